@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+source "https://rubygems.org"
+
+ruby ">= 3.1"
+
+gem "json_schemer", "~> 2.5"
+gem "prawn", "~> 2.5"
+gem "prawn-table", "~> 0.2"
+gem "puma", "~> 6.6"
+gem "rack-protection", "~> 4.2"
+gem "sequel", "~> 5.110"
+gem "sinatra", "~> 4.2"
+gem "sqlite3", "~> 2.0"
+gem "zeitwerk", "~> 2.6.18"
+
+group :development do
+  gem "capybara", "~> 3.40"
+  gem "prop_check", "~> 1.0"
+  gem "rack-test", "~> 2.2"
+  gem "rspec", "~> 3.13"
+  gem "selenium-webdriver", "~> 4.30"
+  gem "simplecov", "~> 0.22", require: false
+  gem "standard", "~> 1.50", require: false
+end

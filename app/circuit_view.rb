@@ -1,0 +1,11 @@
+# frozen_string_literal: true
+
+module App
+  # A stored circuit with what follows from its values.
+  module CircuitView
+    def self.of(row)
+      sheet = Sandbag::Circuit::Sheet.new(row[:sheet])
+      row.slice(:id, :machine_id, :name).merge(sheet: sheet.to_h, figures: Sandbag::Circuit::Summary.new(sheet).to_h)
+    end
+  end
+end

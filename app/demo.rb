@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+require "time"
+require "yaml"
+
+module App
+  # Loads Fell Gate Garage into an empty store, through the same desk as the page.
+  class Demo
+    FOLDER = "#{ROOT}/demo"
+    BY = "R. Tarn"
+    # Firm pulls as shares of the reference force, read after the light ones.
+    SHARES = [0.42, 0.62, 0.82, 1.0].freeze
+    # What a ruler at the bench reads off by, mm, in turn.
+    RULER_MM = [0.05, -0.04, 0.03, -0.05, 0.04, -0.03, 0.05, -0.04].freeze
+
+    # @param now [Time] the jobs' times count back from here
+    def initialize(store, now)
+      @store = store
+      @desk = JobDesk.new(store)
+      @now = now
+    end
+
+    def load
+      YAML.safe_load_file("#{FOLDER}/machines.yml").each { |machine| add_machine(machine) }
+      YAML.safe_load_file("#{FOLDER}/jobs.yml").each { |job| add_job(job) }
+    end
+
+    private
+
+    def add_machine(machine)
+      @store.machines.add(id: machine["id"], name: machine["name"], kind: machine["kind"], note: machine["note"])
+      machine["circuits"].each do |circuit|
+        parts = circuit["parts"].map do |part|
+          part.merge("values" => part["values"].transform_values { |value, source| {"value" => value, "source" => source} })
+        end
+        sheet = Sandbag::Circuit::Sheet.new("kind" => circuit["kind"], "parts" => parts)
+        @store.circuits.add(id: circuit["id"], machine_id: machine["id"], name: circuit["name"], sheet: sheet.to_h)
+      end
+    end
+
+    def add_job(job)
+      opened = @now - job["hours_ago"] * 3600
+      @desk.open(job["id"], job["circuit"], opened.utc.iso8601(3))
+      entries = job["entries"].flat_map { |entry| entry.is_a?(Array) ? [entry] : spelled_out(entry, job["circuit"]) }
+      entries.each_with_index do |(stage, kind, data), index|
+        @desk.add(job["id"], {id: "#{job["id"]}-#{index}", stage: stage, kind: kind, data: data, at: (opened + 30 * index).utc.iso8601(3), by: BY, corrects: nil})
+      end
+    end
+
+    def spelled_out(entry, circuit_id)
+      return [["bleed", "stroke", {}]] * entry["strokes"] if entry["strokes"]
+      sheet = Sandbag::Circuit::Sheet.new(@store.circuits.find(circuit_id)[:sheet])
+      circuit = Sandbag::Circuit::Assembly.build(sheet)
+      forces(sheet, circuit).zip(RULER_MM).map do |force, slip|
+        travel = circuit.travel_mm(circuit.pressure_mpa(force), air_ml: entry["reading_air"]) + slip
+        ["feel", "reading", {"force" => force, "travel" => travel.round(2)}]
+      end
+    end
+
+    def forces(sheet, circuit)
+      reference = Sandbag::Circuit::Reference.force_n(sheet, circuit)
+      light = Sandbag::Feel::LowForces.of(circuit).first(4)
+      light + SHARES.map { |share| (share * reference).round }
+    end
+  end
+end

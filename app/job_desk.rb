@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module App
+  # Opens jobs, takes entries down, and shows a job as its journal tells it.
+  class JobDesk
+    # The id is in use for another entry.
+    class Clash < StandardError; end
+
+    # @param store [Store::All]
+    def initialize(store)
+      @store = store
+    end
+
+    # @return [Hash] the job's view
+    def open(id, circuit_id, at)
+      @store.transaction do
+        @store.circuits.find(circuit_id)
+        job = @store.jobs.open(id: id, circuit_id: circuit_id, at: at)
+        raise Clash, "job #{id} is on another circuit" unless job[:circuit_id] == circuit_id
+      end
+      view(id)
+    end
+
+    # @return [Array(Hash, Boolean)] the job's view, and whether the entry is new
+    def add(job_id, given)
+      fresh = @store.transaction { take_down(@store.jobs.find(job_id), given) }
+      [view(job_id), fresh]
+    end
+
+    def view(id)
+      job = @store.jobs.find(id)
+      state, circuit = state_of(job)
+      {**head(job, circuit), sheet: state.sheet.to_h, **state.to_h}
+    end
+
+    # @return [Array<Hash>] one line for each job
+    def lines(jobs)
+      entries = @store.journals.of_jobs(jobs.map { |job| job[:id] })
+      jobs.map do |job|
+        state, circuit = state_of(job, entries.fetch(job[:id], []))
+        {**head(job, circuit), complaint: state.ask.complaint, **state.to_h.slice(:current, :waits_for, :signed, :stop, :stages)}.compact
+      end
+    end
+
+    # @return [Sandbag::Job::State, Hash] a job's state and its circuit's row
+    def state_of(job, rows = @store.journals.of_job(job[:id]))
+      circuit = @store.circuits.find(job[:circuit_id])
+      entries = rows.map { |row| Sandbag::Job::Entry.new(**row.slice(:id, :stage, :kind, :data, :at, :by, :corrects, :position)) }
+      sheet = Sandbag::Circuit::Sheet.new(job[:sheet] || circuit[:sheet])
+      [Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), sheet), circuit]
+    end
+
+    private
+
+    def head(job, circuit)
+      machine = @store.machines.find(circuit[:machine_id])
+      {id: job[:id], machine: machine.slice(:id, :name, :kind), circuit: circuit.slice(:id, :name).merge(kind: circuit[:sheet]["kind"]),
+       opened_at: job[:opened_at], closed_at: job[:closed_at]}.compact
+    end
+
+    # @return [Boolean] false when the entry was there already
+    def take_down(job, given)
+      known = @store.journals.find(given[:id])
+      return same?(known, job, given) if known
+      state, circuit = state_of(job)
+      entry = Sandbag::Job::Admission.new(state).admit(Sandbag::Job::Entry.new(**given))
+      @store.journals.append(job[:id], entry.to_h)
+      close(job, circuit, state, entry) if entry.kind == "signed"
+      true
+    end
+
+    # A retry carries the same stage and kind to the same job; anything else has borrowed an id.
+    def same?(known, job, given)
+      return false if known.values_at(:job_id, :stage, :kind) == [job[:id], given[:stage], given[:kind]]
+      raise Clash, "entry #{given[:id]} is used otherwise"
+    end
+
+    # The job keeps the circuit as it was; the machine's record takes what was changed.
+    def close(job, circuit, state, entry)
+      @store.jobs.close(job[:id], at: entry.at, sheet: circuit[:sheet])
+      changed = state.sheet.change(state.sheet.parts_of("fluid").first["id"], "changed_on", entry.at[0, 10], "measured")
+      @store.circuits.write_sheet(circuit[:id], changed.to_h)
+    end
+  end
+end

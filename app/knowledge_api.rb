@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module App
+  # /api/knowledge and /api/openapi.json: tables the page words itself by, and the contract itself.
+  class KnowledgeApi < Base
+    get "/knowledge" do
+      json 200, {
+        findings: Sandbag::Knowledge.table("findings"), routes: Sandbag::Knowledge.table("routes"),
+        fluids: Sandbag::Knowledge.table("fluids"), colours: Sandbag::Knowledge.table("fluid_colours"),
+        cautions: Sandbag::Knowledge.table("cautions")
+      }
+    end
+
+    get "/openapi.json" do
+      json 200, contract.document
+    end
+  end
+end

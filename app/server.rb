@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+require "ipaddr"
+require "rack"
+require "rack/protection"
+
+module App
+  # The whole application as one Rack app over one store.
+  module Server
+    HOSTS = ["localhost", IPAddr.new("127.0.0.1"), IPAddr.new("::1")].freeze
+
+    def self.build(store, clock: -> { Time.now })
+      parts = {store: store, contract: Contract.load, clock: clock}
+      Rack::Builder.app do
+        use SecurityHeaders
+        use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS, message: "This host is not served here.\n"
+        use BodyLimit
+        use SameSite
+        map("/api/machines") { run MachinesApi.new(**parts) }
+        map("/api/circuits") { run CircuitsApi.new(**parts) }
+        map("/api/jobs") { run JobsApi.new(**parts) }
+        map("/api/compute") { run ComputeApi.new(**parts) }
+        map("/api") { run KnowledgeApi.new(**parts) }
+        run Page.new
+      end
+    end
+  end
+end

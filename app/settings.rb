@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module App
+  # What the environment may change, read in one place.
+  module Settings
+    HOST = "127.0.0.1"
+
+    def self.port
+      Integer(ENV.fetch("SANDBAG_PORT", "4747"))
+    end
+
+    def self.database
+      ENV.fetch("SANDBAG_DATABASE", "#{ROOT}/var/sandbag.db")
+    end
+  end
+end

@@ -1,0 +1,52 @@
+# What a fresh Debian machine with Ruby 3.1 and Node 20 still lacks. Sourced by every command in bin/; quick when there
+# is nothing to do. Parts: gems, page, browser.
+set -euo pipefail
+root=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
+cd "$root"
+export BUNDLE_GEMFILE="$root/Gemfile"
+
+say() { printf '\033[1m· %s\033[0m\n' "$*" >&2; }
+
+as_root() { if [ "$(id -u)" = 0 ]; then "$@"; else sudo "$@"; fi; }
+
+debian() {
+  local missing=()
+  for package in "$@"; do
+    [ "$(dpkg-query -W -f='${db:Status-Status}' "$package" 2>/dev/null)" = installed ] || missing+=("$package")
+  done
+  [ ${#missing[@]} -eq 0 ] && return
+  say "Debian packages: ${missing[*]}"
+  as_root apt-get update -qq
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}" >&2
+}
+
+setup_gems() {
+  debian build-essential ruby-dev libsqlite3-dev libyaml-dev
+  command -v bundle >/dev/null || debian ruby-bundler
+  [ "$root/var/gems.done" -nt "$root/Gemfile.lock" ] && return
+  say "gems"
+  bundle install --quiet
+  mkdir -p "$root/var" && touch "$root/var/gems.done"
+}
+
+setup_npm() {
+  command -v npm >/dev/null || debian nodejs npm
+  [ "$root/ui/node_modules/.package-lock.json" -nt "$root/ui/package-lock.json" ] && return
+  say "front-end packages"
+  (cd "$root/ui" && npm ci --no-audit --no-fund --loglevel=error)
+  touch "$root/ui/node_modules/.package-lock.json"
+}
+
+setup_page() {
+  setup_npm
+  local stamp="$root/ui/dist/index.html"
+  if [ -f "$stamp" ] && [ -z "$(find "$root/ui/src" "$root/ui/public" "$root/ui/index.html" "$root/ui/package-lock.json" "$root/ui/vite.config.ts" "$root/api/openapi.yaml" -newer "$stamp" -print -quit)" ]; then
+    return
+  fi
+  say "front end"
+  (cd "$root/ui" && npm run --silent contract >&2 && npm run --silent build -- --logLevel warn >&2)
+}
+
+setup_browser() {
+  debian chromium chromium-driver
+}

@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Bleed
+    # The live count of a bleed, folded from the job's entries: strokes, top-ups, bubbles, colour, and starting over when
+    # the port was uncovered.
+    class Count
+      attr_reader :plan, :points, :reservoir, :current_id, :restarts, :total_strokes
+
+      # @param entries [Array<Job::Entry>] the bleed stage's entries still in force, oldest first
+      def self.fold(plan, entries)
+        entries.reduce(new(plan)) { |count, entry| count.apply(entry) }
+      end
+
+      def initialize(plan, points: nil, reservoir: nil, current_id: nil, restarts: [], total_strokes: 0)
+        @plan = plan
+        @points = (points || Count.fresh_points(plan)).freeze
+        @reservoir = reservoir || ReservoirCount.new(plan)
+        @current_id = current_id || next_open_id
+        @restarts = restarts.freeze
+        @total_strokes = total_strokes
+        freeze
+      end
+
+      def self.fresh_points(plan)
+        plan.points.to_h { |point| [point.id, PointCount.new(point, plan.stroke_ml)] }
+      end
+
+      # @return [Count] the count after one more entry; one that names a point this plan no longer has changes nothing
+      def apply(entry)
+        return self if entry.data["point"] && !points.key?(entry.data["point"])
+        case entry.kind
+        when "point" then with(current_id: entry.data["point"])
+        when "stroke" then stroke
+        when "topped_up" then with(reservoir: reservoir.topped_up)
+        when "bubbles" then with_current(&:with_bubbles)
+        when "colour" then with_current { |point| point.with_colour(entry.data["colour"]) }
+        when "point_done" then point_done(entry.data["point"])
+        when "uncovered" then start_over(entry)
+        end
+      end
+
+      def current
+        points[current_id]
+      end
+
+      def started?
+        total_strokes.positive?
+      end
+
+      # Every point ran clean since the port was last uncovered.
+      def finished?
+        points.values.all?(&:done)
+      end
+
+      def to_h
+        {current: current_id, points: points.values.map(&:to_h), reservoir: reservoir.to_h, restarts: restarts,
+         total_strokes: total_strokes, finished: finished?, plan: plan.to_h}.compact
+      end
+
+      private
+
+      def stroke
+        with(reservoir: reservoir.with_stroke, total_strokes: total_strokes + 1,
+          points: points.merge(current_id => current.with_stroke))
+      end
+
+      def point_done(id)
+        changed = points.merge(id => points.fetch(id).finished)
+        following = changed.find { |_, point| !point.done }&.first
+        with(points: changed, current_id: following || id)
+      end
+
+      def start_over(entry)
+        lost = points.values.sum(&:strokes)
+        why = "The port was uncovered: air went in at the master. #{lost} counted strokes start over at every point. A flush is now a bleed."
+        with(points: Count.fresh_points(plan), reservoir: ReservoirCount.new(plan), current_id: plan.points.first.id,
+          restarts: restarts + [{at: entry.at, why: why, strokes: lost}])
+      end
+
+      def with_current
+        with(points: points.merge(current_id => yield(current)))
+      end
+
+      def next_open_id
+        @points.find { |_, point| !point.done }&.first || @points.keys.last
+      end
+
+      def with(**changes)
+        Count.new(plan, points: points, reservoir: reservoir, current_id: current_id, restarts: restarts, total_strokes: total_strokes, **changes)
+      end
+    end
+  end
+end

@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Bleed
+    # What has passed at one point since the count last started. `with_…` give the next count; frozen.
+    class PointCount
+      # Done-criteria of practice 7.4. [default]
+      CLEAN_STROKES = 5
+      CLEAN_ML = 20.0
+
+      attr_reader :strokes, :clean_strokes, :colour
+
+      def initialize(plan_point, stroke_ml, strokes: 0, clean_strokes: 0, colour: nil, done: false)
+        @plan_point = plan_point
+        @stroke_ml = stroke_ml
+        @strokes = strokes
+        @clean_strokes = clean_strokes
+        @colour = colour
+        @done = done
+        freeze
+      end
+
+      # Marked finished, and the criteria still hold: a bubble or a changed circuit opens the point again.
+      def done
+        @done && missing.empty?
+      end
+
+      def with_stroke
+        with(strokes: strokes + 1, clean_strokes: clean_strokes + 1)
+      end
+
+      def with_bubbles
+        with(clean_strokes: 0, done: false)
+      end
+
+      def with_colour(colour)
+        with(colour: colour)
+      end
+
+      def finished
+        with(done: true)
+      end
+
+      def passed_ml
+        strokes * @stroke_ml
+      end
+
+      # Strokes until enough has passed and enough of it without a bubble.
+      def strokes_to_go
+        [@plan_point.strokes - strokes, clean_strokes_wanted - clean_strokes, 0].max
+      end
+
+      # @return [Array<String>] what the done-criteria still lack
+      def missing
+        [
+          ("#{strokes_to_go} #{(strokes_to_go == 1) ? "stroke" : "strokes"} to go" if strokes_to_go.positive?),
+          ("colour not yet as the fresh sample" unless fresh?)
+        ].compact
+      end
+
+      def to_h
+        {id: @plan_point.id, label: @plan_point.label, why: @plan_point.why, planned_strokes: @plan_point.strokes,
+         planned_ml: @plan_point.flush_ml, strokes: strokes, passed_ml: passed_ml, clean_strokes: clean_strokes,
+         strokes_to_go: strokes_to_go, colour: colour, done: done, missing: missing}.compact
+      end
+
+      private
+
+      # five strokes or 20 mL, whichever comes first
+      def clean_strokes_wanted
+        [CLEAN_STROKES, (CLEAN_ML / @stroke_ml).ceil].min
+      end
+
+      def fresh?
+        colour && Knowledge.find("fluid_colours", colour)["fresh"]
+      end
+
+      def with(**changes)
+        PointCount.new(@plan_point, @stroke_ml, strokes: strokes, clean_strokes: clean_strokes, colour: colour, done: @done, **changes)
+      end
+    end
+  end
+end

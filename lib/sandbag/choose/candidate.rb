@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Choose
+    # One cylinder, "bore × offset", tried on a circuit (physics 4).
+    class Candidate
+      WARN_SHARE = 0.8
+
+      attr_reader :circuit, :bore_mm, :push_offset_mm
+
+      # @param circuit [Hydraulics::Circuit] with the fitted cylinder; lever length and stroke are carried over
+      def initialize(circuit, bore_mm:, push_offset_mm:)
+        @bore_mm = bore_mm.to_f
+        @push_offset_mm = push_offset_mm.to_f
+        @circuit = circuit.with(master: circuit.master.with(bore_mm: bore_mm), lever: circuit.lever.with(push_offset_mm: push_offset_mm))
+      end
+
+      # @return [Hash] force_n, travel_mm, stroke_mm, shares of what is available in normal and reserve case, ratios, and
+      #   on a clutch lift_mm
+      def at(pressure_mpa)
+        stroke_mm = working_stroke_mm(pressure_mpa)
+        reserve_mm = reserve_stroke_mm(pressure_mpa)
+        {
+          force_n: circuit.finger_force_n(pressure_mpa),
+          stroke_mm: stroke_mm, travel_mm: lever.travel_mm(stroke_mm),
+          stroke_share: stroke_mm / master.stroke_mm, travel_share: travel_share(stroke_mm),
+          reserve_stroke_share: reserve_mm / master.stroke_mm, reserve_travel_share: travel_share(reserve_mm),
+          force_ratio: circuit.force_ratio, volume_ratio: circuit.volume_ratio, lever_ratio: lever.ratio,
+          lift_mm: circuit.clutch? ? ClutchLift.mm(circuit, master.stroke_mm) : nil
+        }.compact
+      end
+
+      # @param figures [Hash] what `at` returned
+      # @return [Array<String>] why this cylinder cannot be used; empty when it can
+      def rejections(figures, effort_limit_n)
+        [
+          ("bottoms out: needs #{mm(figures[:stroke_mm])} of #{mm(master.stroke_mm)} mm stroke" if figures[:stroke_share] > 1),
+          ("lever reaches the safe gap: #{mm(figures[:travel_mm])} of #{mm(lever.available_travel_mm)} mm" if figures[:travel_share] > 1),
+          ("effort over the limit: #{figures[:force_n].round} N, limit #{effort_limit_n.round} N" if figures[:force_n] > effort_limit_n),
+          ("clutch lift short: #{format("%.2f", figures[:lift_mm])} mm, needs #{format("%.2f", lift_wanted_mm)}" if lift_short?(figures)),
+          ("no reserve: would bottom out or reach the gap with knock-back and air" if no_reserve?(figures))
+        ].compact
+      end
+
+      # @return [Array<String>] what to watch although the cylinder can be used
+      def warnings(figures)
+        return [] unless [figures[:reserve_stroke_share], figures[:reserve_travel_share]].any? { |share| share > WARN_SHARE && share <= 1 }
+        ["little reserve: over #{(WARN_SHARE * 100).round} % used with knock-back and air"]
+      end
+
+      private
+
+      def lever
+        circuit.lever
+      end
+
+      def master
+        circuit.master
+      end
+
+      def working_stroke_mm(pressure_mpa)
+        return circuit.stroke_mm(pressure_mpa) unless circuit.clutch?
+        ClutchLift.stroke_mm(circuit, circuit.slave.lift_needed_mm)
+      end
+
+      def reserve_stroke_mm(pressure_mpa)
+        return circuit.with_knock_back.stroke_mm(pressure_mpa, air_ml: circuit.reserve_air_ml) unless circuit.clutch?
+        air_ml = Hydraulics::VolumeBudget.air_taken_ml(circuit.reserve_air_ml, pressure_mpa)
+        working_stroke_mm(pressure_mpa) + 1000 * air_ml / master.area_mm2
+      end
+
+      def travel_share(stroke_mm)
+        lever.travel_mm(stroke_mm) / lever.available_travel_mm
+      end
+
+      def no_reserve?(figures)
+        fits = figures[:stroke_share] <= 1 && figures[:travel_share] <= 1
+        fits && (figures[:reserve_stroke_share] > 1 || figures[:reserve_travel_share] > 1)
+      end
+
+      def lift_wanted_mm
+        circuit.slave.lift_needed_mm + circuit.slave.lift_margin_mm
+      end
+
+      def lift_short?(figures)
+        figures[:lift_mm] && figures[:lift_mm] < lift_wanted_mm
+      end
+
+      def mm(length)
+        format("%.1f", length)
+      end
+    end
+  end
+end

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Sandbag
+  module Circuit
+    # Reads one typed value by the rules of a knowledge row: its type, dimension and limits.
+    class QuantityReader
+      MOST_PISTONS = 12
+
+      # @param rules [Hash] type, dimension, min, above, max, choices (see knowledge/circuit_fields.yml)
+      # @param name [String] how the value is called in a refusal
+      def initialize(rules, name)
+        @rules = rules
+        @name = name
+      end
+
+      # @return [Float, Array<Float>, String] in the core's unit
+      # Refuses, at pointer "", what is no value of the type or lies outside its limits.
+      def read(typed)
+        case @rules["type"]
+        when "measure" then measure(typed)
+        when "measures" then measures(typed)
+        when "choice" then choice(typed)
+        when "date" then date(typed)
+        end
+      end
+
+      # @return [String] what would be accepted, in words
+      def accepted
+        low = @rules["min"] ? "from #{plain(@rules["min"])}" : "above #{plain(@rules["above"])}"
+        "#{low} to #{plain(@rules["max"])} #{Units.unit(dimension)}".strip
+      end
+
+      private
+
+      def dimension
+        @rules["dimension"].to_sym
+      end
+
+      def measure(typed)
+        raise Refusal.at("", "#{@name} is missing", accepted) if typed.nil? || typed == ""
+        raise Refusal.at("", "#{@name} is not a number", accepted) unless typed.is_a?(String) || typed.is_a?(Numeric)
+        within_limits(Units.parse(typed, dimension), typed)
+      end
+
+      def within_limits(value, typed)
+        low_enough = value <= @rules["max"]
+        high_enough = @rules["min"] ? value >= @rules["min"] : value > @rules["above"]
+        return value if low_enough && high_enough
+        raise Refusal.at("", "#{@name} of #{typed} is out of range", accepted)
+      end
+
+      def measures(typed)
+        pieces = typed.is_a?(String) ? typed.split(/,\s+|[;\/\s]+/) : Array(typed)
+        raise Refusal.at("", "#{@name}: none given", "diameters such as 34 34 30 30") if pieces.empty?
+        raise Refusal.at("", "#{@name}: #{pieces.size} are too many", "up to #{MOST_PISTONS}") if pieces.size > MOST_PISTONS
+        pieces.map { |piece| measure(piece) }
+      end
+
+      def choice(typed)
+        return typed if @rules["choices"].include?(typed)
+        raise Refusal.at("", "#{@name} cannot be “#{typed.to_s[0, 40]}”", @rules["choices"].join(", "))
+      end
+
+      EARLIEST_YEAR = 1970
+
+      def date(typed)
+        return typed if typed == "unknown"
+        match = /\A(\d{4})-(\d\d)-(\d\d)\z/.match(typed.to_s)
+        valid = match && Date.valid_date?(*match.captures.map(&:to_i)) && match[1].to_i >= EARLIEST_YEAR
+        return typed if valid
+        raise Refusal.at("", "#{@name} is not a date", "a date from #{EARLIEST_YEAR} on, such as 2026-03-14, or unknown")
+      end
+
+      def plain(number)
+        number.to_s.delete_suffix(".0")
+      end
+    end
+  end
+end

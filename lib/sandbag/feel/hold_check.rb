@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Feel
+    # Static hold, F04: steady pull for 60 s (practice 8.1, physics 7).
+    module HoldCheck
+      CREEP_LIMIT_MM = 2.0
+
+      # @return [Hash] creep_mm, limit_mm, pass, why
+      def self.of(creep_mm)
+        pass = creep_mm <= CREEP_LIMIT_MM
+        why = pass ? "The lever holds." : "The lever creeps: a seal lets fluid past, or something leaks. No release."
+        {creep_mm: creep_mm, limit_mm: CREEP_LIMIT_MM, pass: pass, why: why}
+      end
+    end
+  end
+end

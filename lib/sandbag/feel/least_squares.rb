@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require "matrix"
+
+module Sandbag
+  module Feel
+    # Linear least squares with every coefficient at zero or above, for the few columns a lever reading has.
+    module LeastSquares
+      # Columns this nearly dependent cannot be told apart: the smallest pivot against the largest.
+      SINGULAR = 1e-12
+
+      # The non-negative solution that leaves the least residual. With n columns the 2ⁿ sets of columns that may be
+      # positive are tried in turn: exact, and certain to end, where n is small.
+      # @param rows [Array<Array<Float>>] one row of the design matrix for each reading
+      # @param values [Array<Float>] what was read
+      # @return [Array<Float>] coefficients, each ≥ 0
+      def self.non_negative(rows, values)
+        columns = (0...rows.first.size).to_a
+        (0..columns.size).flat_map { |size| columns.combination(size).to_a }
+          .filter_map { |active| candidate(rows, values, active) }
+          .min_by { |coefficients| residuals(rows, values, coefficients).sum { |each| each**2 } }
+      end
+
+      # @return [Array<Float>] read minus fitted
+      def self.residuals(rows, values, coefficients)
+        rows.zip(values).map { |row, value| value - row.zip(coefficients).sum { |a, b| a * b } }
+      end
+
+      # Covariance of the coefficients per unit variance of a reading, (XᵀX)⁻¹, all columns free.
+      # @return [Matrix, nil] nil when the rows cannot tell the columns apart
+      def self.covariance(rows)
+        normal = normal_matrix(rows)
+        scale = (0...normal.row_count).map { |index| 1 / Math.sqrt(normal[index, index]) }
+        diagonal = Matrix.diagonal(*scale)
+        scaled = diagonal * normal * diagonal
+        return if scaled.any? { |each| !each.finite? } || scaled.determinant.abs < SINGULAR
+        diagonal * scaled.inverse * diagonal
+      end
+
+      def self.candidate(rows, values, active)
+        coefficients = Array.new(rows.first.size, 0.0)
+        return coefficients if active.empty?
+        picked = rows.map { |row| row.values_at(*active) }
+        covariance = covariance(picked)
+        return unless covariance
+        solved = covariance * Matrix.rows(picked).transpose * Vector.elements(values)
+        return if solved.any?(&:negative?)
+        active.zip(solved.to_a) { |index, value| coefficients[index] = value }
+        coefficients
+      end
+
+      def self.normal_matrix(rows)
+        design = Matrix.rows(rows)
+        design.transpose * design
+      end
+      private_class_method :candidate, :normal_matrix
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Feel
+    # A set of lever readings with all that can be said of them: fit, curves, verdict.
+    class LeverReport
+      attr_reader :fit, :verdict
+
+      # @param marked [Array<Array(Reading, Boolean)>] readings, each with whether it is set aside
+      def initialize(sheet, circuit, marked)
+        @circuit = circuit
+        @marked = marked
+        @reference_mpa = Circuit::Reference.pressure_mpa(sheet, circuit)
+        @used = marked.reject { |_, aside| aside }.map(&:first)
+        @fit = LeverFit.new(circuit, @used) if LeverFit.possible?(circuit, @used)
+        @verdict = Verdict.new(@fit, circuit, @reference_mpa) if @fit
+        freeze
+      end
+
+      # What to read next, in words; nil when there is a verdict.
+      def wanted
+        return if verdict
+        forces = suggested_forces.first(4).map { |force| force.round.to_s }
+        "#{forces.size} more, try #{forces.join(", ")} N"
+      end
+
+      def to_h
+        {readings: readings_view, reference_n: reference_n, expected: curve, fitted: fitted_curve, verdict: verdict&.to_h,
+         wanted: wanted, suggested_n: suggested_forces, take_up_n: @circuit.finger_force_n(0), low_n: LowForces.ceiling_n(@circuit)}.compact
+      end
+
+      private
+
+      # Shares of the reference force read after the light ones.
+      FIRM_SHARES = [0.4, 0.7, 1.0].freeze
+      # A force this near to one already read, N, is not asked for again.
+      SAME_N = 1.5
+
+      def suggested_forces
+        wanted = LowForces.of(@circuit).first(4) + FIRM_SHARES.map { |share| (share * reference_n).round.to_f }
+        wanted.uniq.reject { |force| @used.any? { |reading| (reading.force_n - force).abs < SAME_N } }
+      end
+
+      def reference_n
+        @circuit.finger_force_n(@reference_mpa)
+      end
+
+      def top_n
+        [reference_n, *@used.map(&:force_n)].max
+      end
+
+      def curve
+        Hydraulics::LeverCurve.points(@circuit, up_to_n: top_n)
+      end
+
+      def fitted_curve
+        fit && curve.map { |point| point.merge(travel_mm: fit.travel_mm(point[:force_n])) }
+      end
+
+      def readings_view
+        @marked.map do |reading, aside|
+          place = fit && fit.readings.index(reading)
+          {id: reading.id, force_n: reading.force_n, travel_mm: reading.travel_mm, set_aside: aside,
+           too_light: !@circuit.pressure_mpa(reading.force_n).positive?, residual_mm: place && fit.residuals_mm[place],
+           outlier: !fit.nil? && fit.outliers.include?(reading)}.compact
+        end
+      end
+    end
+  end
+end

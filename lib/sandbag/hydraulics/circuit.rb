@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Hydraulics
+    # One master with its lever, lines and far end, ready to be computed. Frozen.
+    class Circuit
+      # Reserve case (physics 3): running clearance grown by knock-back, and air that came in since.
+      RESERVE_CLEARANCE = 1.5
+
+      attr_reader :kind, :lever, :master, :lines, :calipers, :slave, :vehicle, :fluid_ml, :bulk_modulus_mpa, :reserve_air_ml
+
+      # @param slave [SlaveCylinder, nil] nil on a brake
+      # @param vehicle [Vehicle, nil] nil on a clutch
+      # @param fluid_ml [Float, nil] fluid under pressure; nil sums bore, lines and far end
+      def initialize(kind:, lever:, master:, lines:, calipers:, bulk_modulus_mpa:, reserve_air_ml:, slave: nil, vehicle: nil, fluid_ml: nil)
+        @kind = kind
+        @lever = lever
+        @master = master
+        @lines = lines.freeze
+        @calipers = calipers.freeze
+        @slave = slave
+        @vehicle = vehicle
+        @bulk_modulus_mpa = Measures.finite("bulk_modulus", bulk_modulus_mpa)
+        @reserve_air_ml = Measures.finite("reserve_air", reserve_air_ml)
+        @fluid_ml = fluid_ml || (master.fluid_ml + lines.sum(&:fluid_ml) + far_ends.sum(&:fluid_ml))
+        freeze
+      end
+
+      def clutch?
+        !slave.nil?
+      end
+
+      def far_ends
+        clutch? ? [slave] : calipers
+      end
+
+      def clamp_area_mm2
+        calipers.sum(&:clamp_area_mm2)
+      end
+
+      def swept_area_mm2
+        clutch? ? slave.area_mm2 : calipers.sum(&:swept_area_mm2)
+      end
+
+      # ΣA_c / A_m; on a clutch slave over master.
+      def force_ratio
+        (clutch? ? slave.area_mm2 : clamp_area_mm2) / master.area_mm2
+      end
+
+      # ΣA_v / A_m
+      def volume_ratio
+        swept_area_mm2 / master.area_mm2
+      end
+
+      def pressure_mpa(finger_force_n)
+        master.pressure_mpa(finger_force_n, lever)
+      end
+
+      def finger_force_n(pressure_mpa)
+        master.finger_force_n(pressure_mpa, lever)
+      end
+
+      # @return [VolumeBudget]
+      def budget(air_ml: 0)
+        VolumeBudget.new(gap_ml: calipers.sum(&:gap_ml), hose_ml_mpa: lines.sum(&:swell_ml_mpa),
+          actuator_ml_mpa: calipers.sum(&:stiffness_ml_mpa), fluid_ml: fluid_ml, bulk_modulus_mpa: bulk_modulus_mpa, air_ml: air_ml)
+      end
+
+      # @return [Float] mm of piston travel that holds a pressure
+      def stroke_mm(pressure_mpa, air_ml: 0)
+        master.stroke_for_mm(budget(air_ml: air_ml).volume_ml(pressure_mpa))
+      end
+
+      # @return [Float] mm at the finger that hold a pressure
+      def travel_mm(pressure_mpa, air_ml: 0)
+        lever.travel_mm(stroke_mm(pressure_mpa, air_ml: air_ml))
+      end
+
+      # @return [Float] mm of finger travel that a volume costs
+      def travel_of_volume_mm(volume_ml)
+        lever.ratio * 1000 * volume_ml / master.area_mm2
+      end
+
+      # The same circuit with knock-back clearance; add `reserve_air_ml` when asking it for a stroke.
+      def with_knock_back
+        with(calipers: calipers.map { |caliper| caliper.with_clearance(caliper.clearance_mm * RESERVE_CLEARANCE) })
+      end
+
+      def with(**changes)
+        self.class.new(kind: kind, lever: lever, master: master, lines: lines, calipers: calipers, slave: slave, vehicle: vehicle,
+          fluid_ml: fluid_ml, bulk_modulus_mpa: bulk_modulus_mpa, reserve_air_ml: reserve_air_ml, **changes)
+      end
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Hydraulics
+    # Bar lever or pedal. The finger point is the middle of the two fingers that pull (the pad of the foot on a pedal).
+    # `gap_to_grip_mm` is free travel at the finger from rest to the grip (or pedal stop); `safe_gap_mm` of it must stay.
+    class Lever
+      extend Measures
+
+      measures :finger_to_pivot_mm, :push_offset_mm, :free_play_mm, :gap_to_grip_mm, :safe_gap_mm, :efficiency
+
+      # Pull distance over push offset (physics 1).
+      def ratio
+        finger_to_pivot_mm / push_offset_mm
+      end
+
+      # @return [Float] mm of travel that may be used before the safe gap is reached
+      def available_travel_mm
+        gap_to_grip_mm - safe_gap_mm
+      end
+
+      # @return [Float] mm at the finger for a piston stroke, free play included
+      def travel_mm(stroke_mm)
+        free_play_mm + ratio * stroke_mm
+      end
+    end
+  end
+end

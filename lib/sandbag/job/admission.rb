@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Job
+    # Decides whether an entry may join a journal. The same answer whoever asks: the page, the API or a script.
+    class Admission
+      # @param state [State] the job before the entry
+      def initialize(state)
+        @state = state
+      end
+
+      # @param entry [Entry] as it came in
+      # @return [Entry] with its data read
+      # Refuses what EntryReader refuses, any entry on a signed job, a correction that has nothing to correct, and what the
+      # entry's stage does not admit.
+      def admit(entry)
+        refuse_closed
+        refuse_correction(entry) if entry.corrects || entry.undo?
+        read = EntryReader.read(entry)
+        refuse_stopped(read)
+        stage_of(read)&.admit(read) unless read.undo?
+        read
+      end
+
+      private
+
+      def refuse_closed
+        return unless @state.signed?
+        raise Refusal.at("", "this job is signed off", "a new job on the same circuit")
+      end
+
+      def refuse_correction(entry)
+        target = entry.corrects && @state.journal.find(entry.corrects)
+        raise Refusal.at("corrects", "there is no such entry to take back", "the id of an entry of this job") unless target
+        if @state.journal.corrected?(target.id) || target.undo?
+          raise Refusal.at("corrects", "that entry is already taken back", "an entry still in force")
+        end
+        return if target.stage == entry.stage
+        raise Refusal.at("corrects", "that entry belongs to #{target.stage}", "an entry of #{entry.stage}")
+      end
+
+      def refuse_stopped(entry)
+        return unless @state.stop && entry.stage != "ask"
+        raise Refusal.at("stage", "do not use: #{@state.stop}", "another finding or route under Ask")
+      end
+
+      def stage_of(entry)
+        @state.public_send(entry.stage)
+      end
+    end
+  end
+end

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module Store
+  # Every repository over one database.
+  class All
+    attr_reader :machines, :circuits, :jobs, :journals
+
+    def initialize(database)
+      @database = database
+      @machines = Machines.new(database)
+      @circuits = Circuits.new(database)
+      @jobs = Jobs.new(database)
+      @journals = Journals.new(database)
+    end
+
+    # Everything in the block, or nothing of it. Takes the write lock at once.
+    def transaction(&)
+      @database.transaction(mode: :immediate, &)
+    end
+  end
+end

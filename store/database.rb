@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+require "sequel"
+
+module Store
+  # Opens the one database file and brings it up to the newest schema.
+  module Database
+    MIGRATIONS = "#{__dir__}/migrations"
+    BUSY_TIMEOUT_MS = 5000
+
+    # @param path [String] file, made when absent
+    # @return [Sequel::Database] with foreign keys on, WAL, and every commit on the disc before it is acknowledged
+    def self.open(path)
+      database = Sequel.connect(adapter: "sqlite", database: path, max_connections: 1, timeout: BUSY_TIMEOUT_MS,
+        foreign_keys: true, after_connect: method(:prepare))
+      Sequel.extension :migration
+      Sequel::Migrator.run(database, MIGRATIONS)
+      database
+    end
+
+    def self.prepare(connection)
+      connection.execute_batch("PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL;")
+    end
+    private_class_method :prepare
+  end
+end
