@@ -59,7 +59,7 @@ module Sandbag
 
       def readings_view
         @marked.map do |reading, aside|
-          place = fit && fit.readings.index(reading)
+          place = fit&.readings&.index(reading)
           {id: reading.id, force_n: reading.force_n, travel_mm: reading.travel_mm, set_aside: aside,
            too_light: !@circuit.pressure_mpa(reading.force_n).positive?, residual_mm: place && fit.residuals_mm[place],
            outlier: !fit.nil? && fit.outliers.include?(reading)}.compact

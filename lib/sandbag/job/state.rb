@@ -58,11 +58,12 @@ module Sandbag
       private
 
       def stage_view(id, stage)
-        status = if stage.done? then "done"
-        else
-                   (id == current) ? "current" : "ahead")
-        end
-        {id: id, status: status, waits_for: stage.waits_for, unresolved: stage.unresolved}.compact
+        {id: id, status: status(id, stage), waits_for: stage.waits_for, unresolved: stage.unresolved}.compact
+      end
+
+      def status(id, stage)
+        return "done" if stage.done?
+        (id == current) ? "current" : "ahead"
       end
     end
   end

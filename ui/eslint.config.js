@@ -1,0 +1,10 @@
+import js from "@eslint/js";
+import hooks from "eslint-plugin-react-hooks";
+import ts from "typescript-eslint";
+
+export default ts.config(
+  { ignores: ["dist", "src/app/contract.d.ts"] },
+  js.configs.recommended,
+  ts.configs.recommended,
+  hooks.configs.flat["recommended-latest"],
+);

@@ -1,0 +1,73 @@
+import styled from "styled-components";
+import { space } from "./tokens";
+
+export const Page = styled.main`
+  padding: ${space(4)} ${space(5)} ${space(6)};
+  max-width: 84rem;
+  margin: 0 auto;
+  display: grid;
+  gap: ${space(4)};
+  @media (max-width: 60rem) {
+    padding: ${space(3)};
+  }
+`;
+
+export const Panel = styled.section`
+  background: ${(p) => p.theme.panel};
+  border: 1px solid ${(p) => p.theme.line};
+  border-radius: 0.75rem;
+  padding: ${space(3)};
+  display: grid;
+  gap: ${space(2)};
+  align-content: start;
+  min-width: 0;
+`;
+
+export const Row = styled.div<{ $gap?: number }>`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${(p) => space(p.$gap ?? 1.5)};
+`;
+
+export const Quiet = styled.p`
+  color: ${(p) => p.theme.quiet};
+`;
+
+export const Split = styled.div<{ $left?: string; $right?: string }>`
+  display: grid;
+  gap: ${space(3)};
+  grid-template-columns: minmax(0, ${(p) => p.$left ?? "1fr"}) minmax(0, ${(p) => p.$right ?? "1fr"});
+  align-items: start;
+  @media (max-width: 68rem) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+/** A figure that can be read from two metres, with what it counts beneath. */
+export const Big = styled.p<{ $size?: string }>`
+  font: 700 ${(p) => p.$size ?? "3rem"}/1 "Atkinson Hyperlegible Mono Variable", monospace;
+  letter-spacing: -0.04em;
+`;
+
+export const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  th,
+  td {
+    padding: 0.45rem 0.7rem;
+    text-align: right;
+    border-bottom: 1px solid ${(p) => p.theme.line};
+    vertical-align: baseline;
+  }
+  th {
+    font-weight: 600;
+    color: ${(p) => p.theme.quiet};
+    font-size: 0.9rem;
+  }
+  th:first-child,
+  td:first-child,
+  .words {
+    text-align: left;
+  }
+`;

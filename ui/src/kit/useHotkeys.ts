@@ -1,0 +1,31 @@
+import { useEffect, useRef } from "react";
+
+/** Keys to actions; a key is what `KeyboardEvent.key` says, lower case, with a space for the space bar. */
+export type Hotkeys = Record<string, (() => void) | undefined>;
+
+const TYPING = "input, textarea, select, [contenteditable]";
+
+/**
+ * Listens on the whole page, so that a foot switch that types a key works wherever the focus is; silent while text is
+ * being typed and while a dialog is open. A held key counts once. The space bar acts here and never presses a focused
+ * button as well.
+ */
+export function useHotkeys(hotkeys: Hotkeys): void {
+  const latest = useRef(hotkeys);
+  useEffect(() => {
+    latest.current = hotkeys;
+  });
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      const action = latest.current[event.key.toLowerCase()];
+      const target = event.target as HTMLElement;
+      if (!action || event.ctrlKey || event.altKey || event.metaKey) return;
+      if (target.closest(TYPING) || document.querySelector('[role="dialog"]')) return;
+      event.preventDefault();
+      event.stopPropagation();
+      if (!event.repeat) action();
+    };
+    window.addEventListener("keydown", onKeyDown, { capture: true });
+    return () => window.removeEventListener("keydown", onKeyDown, { capture: true });
+  }, []);
+}

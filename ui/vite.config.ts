@@ -1,0 +1,7 @@
+import react from "@vitejs/plugin-react";
+import { defineConfig } from "vite";
+
+export default defineConfig({
+  plugins: [react()],
+  build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
+});
