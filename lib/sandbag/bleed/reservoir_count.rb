@@ -43,6 +43,15 @@ module Sandbag
         (strokes_to_top_up <= SOON_STROKES && @plan.strokes_per_top_up > SOON_STROKES) ? "soon" : "ok"
       end
 
+      MOST_RUNGS = 200
+
+      # What each further stroke since a top-up will show, so that a page cut off from here still warns in time.
+      # @return [Array<Hash>] by strokes since the top-up, from 0; the last stands for all beyond
+      def self.ladder(plan)
+        rungs = [plan.strokes_to_uncover + 1, MOST_RUNGS].min
+        (0..rungs).map { |strokes| new(plan, strokes_since_top_up: strokes).to_h }
+      end
+
       def to_h
         {left_ml: left_ml, full_ml: @plan.usable_ml, strokes_since_top_up: strokes_since_top_up,
          strokes_to_top_up: strokes_to_top_up, strokes_to_uncover: strokes_to_uncover, warning: warning}

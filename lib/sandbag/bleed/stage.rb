@@ -4,6 +4,8 @@ module Sandbag
   module Bleed
     # Strokes counted, reservoir watched, every point run clean.
     class Stage
+      # Entries that can be taken back without looking at the journal.
+      RECENT = 30
       # Entries after which an earlier lever reading says nothing any more.
       DISTURBING = %w[stroke uncovered].freeze
 
@@ -51,7 +53,7 @@ module Sandbag
       end
 
       def to_h
-        {**count.to_h, last_entry: @entries.last&.id}.compact
+        {**count.to_h, ladder: ReservoirCount.ladder(@plan), recent: @entries.last(RECENT).map { |entry| {id: entry.id, kind: entry.kind} }}
       end
 
       private

@@ -72,7 +72,7 @@ module Sandbag
 
       def to_h
         {**report.to_h, verdict_id: verdict, clutch: @circuit.clutch?, lift: lift&.to_h, hold: hold, passed: passed?, accepted: accepted,
-         stale: stale?, before: before.verdict&.to_h, last_entry: @entries.last&.id}.compact
+         stale: stale?, before: before.verdict&.to_h, recent: @entries.last(Bleed::Stage::RECENT).map { |entry| {id: entry.id, kind: entry.kind} }}.compact
       end
 
       private

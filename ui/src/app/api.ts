@@ -43,7 +43,8 @@ export async function call<Answer>(method: string, path: string, body?: unknown)
   const response = await reach(method, path, body);
   const answer: unknown = await response.json().catch(() => undefined);
   if (response.ok) return answer as Answer;
-  if (response.status >= 500 || !isProblem(answer)) throw new Unreachable(`The server answered ${response.status}.`);
+  if (response.status >= 500 || !isProblem(answer))
+    throw new Unreachable(`The server answered ${response.status}.`);
   throw new Refused(answer);
 }
 

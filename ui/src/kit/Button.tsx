@@ -18,7 +18,8 @@ const Face = styled(AriaButton)<{ $tone: string }>`
   min-height: 3rem;
   padding: 0.45rem 1.1rem;
   border-radius: 0.5rem;
-  border: 2px solid ${(p) => (p.$tone === "plain" ? p.theme.line : p.$tone === "stop" ? p.theme.stop : p.theme.act)};
+  border: 2px solid
+    ${(p) => (p.$tone === "plain" ? p.theme.line : p.$tone === "stop" ? p.theme.stop : p.theme.act)};
   background: ${(p) => (p.$tone === "act" ? p.theme.act : p.$tone === "stop" ? p.theme.stopSoft : p.theme.panel)};
   color: ${(p) => (p.$tone === "act" ? p.theme.onAct : p.$tone === "stop" ? p.theme.stop : p.theme.ink)};
   font-weight: 650;
@@ -44,7 +45,9 @@ export const Key = styled.kbd`
   padding: 0.05em 0.4em;
   border: 1.5px solid currentColor;
   border-radius: 0.3em;
-  font: 600 0.85em/1.35 "Atkinson Hyperlegible Mono Variable", monospace;
+  font:
+    600 0.85em/1.35 "Atkinson Hyperlegible Mono Variable",
+    monospace;
   text-align: center;
 `;
 

@@ -18,7 +18,9 @@ const Word = styled.span<{ $kind: MarkKind }>`
   font-weight: 650;
   color: ${(p) => (p.$kind === "quiet" ? p.theme.quiet : p.theme[p.$kind])};
   background: ${(p) =>
-    ({ good: p.theme.goodSoft, warn: p.theme.warnSoft, stop: p.theme.stopSoft, quiet: p.theme.sunk })[p.$kind]};
+    ({ good: p.theme.goodSoft, warn: p.theme.warnSoft, stop: p.theme.stopSoft, quiet: p.theme.sunk })[
+      p.$kind
+    ]};
 `;
 
 /** A state said three ways: shape, word and colour. */

@@ -46,7 +46,9 @@ export const Split = styled.div<{ $left?: string; $right?: string }>`
 
 /** A figure that can be read from two metres, with what it counts beneath. */
 export const Big = styled.p<{ $size?: string }>`
-  font: 700 ${(p) => p.$size ?? "3rem"}/1 "Atkinson Hyperlegible Mono Variable", monospace;
+  font:
+    700 ${(p) => p.$size ?? "3rem"} / 1 "Atkinson Hyperlegible Mono Variable",
+    monospace;
   letter-spacing: -0.04em;
 `;
 

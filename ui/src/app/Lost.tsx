@@ -1,0 +1,16 @@
+import { Link } from "react-router";
+import { Page, Panel, Quiet } from "../kit/layout";
+import { useTitle } from "../kit/useTitle";
+
+export function Lost() {
+  useTitle("Not found");
+  return (
+    <Page>
+      <Panel>
+        <h1>There is nothing here</h1>
+        <Quiet>The address leads nowhere, or the page broke. What you entered is kept.</Quiet>
+        <Link to="/">Back to the bench</Link>
+      </Panel>
+    </Page>
+  );
+}

@@ -1,0 +1,16 @@
+import { Mark } from "../kit/Mark";
+import { useOutboxState } from "./useOutbox";
+
+/** Whether what was entered has arrived. Quiet while all is well. */
+export function OutboxStatus() {
+  const { waiting, reachable } = useOutboxState();
+  return (
+    <div role="status">
+      {!reachable ? (
+        <Mark kind="warn">{`Server away: ${waiting.length} kept here`}</Mark>
+      ) : waiting.length > 2 ? (
+        <Mark kind="quiet">{`${waiting.length} on the way`}</Mark>
+      ) : null}
+    </div>
+  );
+}

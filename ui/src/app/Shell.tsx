@@ -1,0 +1,86 @@
+import { NavLink, Outlet } from "react-router";
+import styled from "styled-components";
+import { Button } from "../kit/Button";
+import { useBenchLight } from "../kit/useBenchLight";
+import { OutboxStatus } from "./OutboxStatus";
+
+const Bar = styled.header`
+  display: flex;
+  align-items: center;
+  gap: 1.25rem;
+  padding: 0.4rem 1.5rem;
+  background: ${(p) => p.theme.panel};
+  border-bottom: 1px solid ${(p) => p.theme.line};
+  nav {
+    display: flex;
+    gap: 0.25rem;
+    flex: 1;
+  }
+  nav a {
+    display: inline-flex;
+    align-items: center;
+    min-height: 3rem;
+    padding: 0 0.9rem;
+    color: ${(p) => p.theme.ink};
+    text-decoration: none;
+    font-weight: 600;
+    border-bottom: 4px solid transparent;
+  }
+  nav a.active {
+    border-bottom-color: ${(p) => p.theme.fresh};
+  }
+`;
+
+const Name = styled(NavLink)`
+  display: inline-flex;
+  align-items: center;
+  gap: 0.6rem;
+  min-height: 3rem;
+  font-weight: 800;
+  font-size: 1.25rem;
+  letter-spacing: -0.02em;
+  color: ${(p) => p.theme.ink};
+  text-decoration: none;
+`;
+
+const Skip = styled.a`
+  position: absolute;
+  left: -100vw;
+  &:focus {
+    left: 1rem;
+    top: 0.5rem;
+    background: ${(p) => p.theme.panel};
+    padding: 0.7rem 1rem;
+    z-index: 2;
+  }
+`;
+
+export function Shell() {
+  const { name, turn } = useBenchLight();
+  return (
+    <>
+      <Skip href="#main">Skip to the work</Skip>
+      <Bar>
+        <Name to="/">
+          <svg width="22" height="28" viewBox="0 0 22 28" aria-hidden focusable="false">
+            <path d="M4 2h14v9H4z" fill="none" stroke="currentColor" strokeWidth="2.4" />
+            <path d="M11 11v9" stroke="currentColor" strokeWidth="3.4" />
+            <circle cx="11" cy="23" r="3.6" fill="currentColor" />
+          </svg>
+          Sandbag
+        </Name>
+        <nav aria-label="Main">
+          <NavLink to="/" end>
+            Bench
+          </NavLink>
+          <NavLink to="/machines">Machines</NavLink>
+        </nav>
+        <OutboxStatus />
+        <Button onPress={turn}>{name === "light" ? "Dark" : "Light"}</Button>
+      </Bar>
+      <div id="main" tabIndex={-1}>
+        <Outlet />
+      </div>
+    </>
+  );
+}

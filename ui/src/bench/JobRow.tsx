@@ -1,0 +1,70 @@
+import { Link } from "react-router";
+import styled from "styled-components";
+import type { JobLine } from "../app/api";
+import { MiniSpine } from "../drawings/MiniSpine";
+import { stageNames } from "../job/stages";
+import { whenSaid } from "../kit/format";
+import { Mark } from "../kit/Mark";
+
+const Item = styled.li`
+  border-top: 1px solid ${(p) => p.theme.line};
+  a {
+    display: grid;
+    grid-template-columns: minmax(0, 1.5fr) 9.5rem minmax(0, 1fr);
+    gap: 0.4rem 1.5rem;
+    align-items: center;
+    padding: 0.9rem 0.6rem;
+    color: inherit;
+    text-decoration: none;
+    border-radius: 0.4rem;
+  }
+  a:hover {
+    background: ${(p) => p.theme.actSoft};
+  }
+  strong {
+    font-size: 1.15rem;
+    display: block;
+  }
+  small {
+    color: ${(p) => p.theme.quiet};
+    font-size: 0.95rem;
+  }
+`;
+
+const Waits = styled.p`
+  font-weight: 650;
+  small {
+    display: block;
+    font-weight: 400;
+  }
+`;
+
+export function JobRow({ job }: { job: JobLine }) {
+  return (
+    <Item>
+      <Link to={`/jobs/${job.id}/${job.current}`}>
+        <div>
+          <strong>
+            {job.machine.name}, {job.circuit.name.toLowerCase()}
+          </strong>
+          <small>{job.complaint ?? "No complaint written down yet."}</small>
+        </div>
+        <MiniSpine stages={job.stages} stopped={Boolean(job.stop)} />
+        {job.stop ? (
+          <div>
+            <Mark kind="stop">Do not use</Mark> <small>{job.stop}</small>
+          </div>
+        ) : job.signed ? (
+          <div>
+            <Mark kind="good">Signed off</Mark> <small>{whenSaid(job.closed_at ?? job.opened_at)}</small>
+          </div>
+        ) : (
+          <Waits>
+            <small>{stageNames[job.current]} waits for</small>
+            {job.waits_for}
+          </Waits>
+        )}
+      </Link>
+    </Item>
+  );
+}

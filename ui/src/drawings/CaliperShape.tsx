@@ -1,0 +1,84 @@
+import { useTheme } from "styled-components";
+import type { PartView } from "../app/api";
+import { partName } from "../machines/partNames";
+import { numberOf, numbersOf, textOf } from "./partValue";
+
+interface Props {
+  part: PartView;
+  x: number;
+  y: number;
+  isPicked: boolean;
+}
+
+const SCALE = 0.62;
+
+/** A caliper cut across its disc: pistons to scale on the sides they stand, nipples on top. */
+export function CaliperShape({ part, x, y, isPicked }: Props) {
+  const theme = useTheme();
+  const pistons = numbersOf(part, "pistons");
+  const opposed = textOf(part, "build") === "opposed";
+  const near = opposed ? pistons.filter((_, index) => index % 2 === 0) : pistons;
+  const far = opposed ? pistons.filter((_, index) => index % 2 === 1) : [];
+  const height = Math.max(
+    52,
+    near.reduce((sum, piston) => sum + piston * SCALE + 6, 14),
+  );
+  const nipples = numberOf(part, "nipples");
+  return (
+    <g transform={`translate(${x} ${y})`} fontSize="16">
+      <rect
+        x="-54"
+        y={-height / 2}
+        width="108"
+        height={height}
+        rx="9"
+        fill={theme.sunk}
+        stroke={isPicked ? theme.focus : theme.tube}
+        strokeWidth="4"
+      />
+      <rect x="-4" y={-height / 2 - 8} width="8" height={height + 34} fill={theme.line} />
+      <Pistons diameters={near} height={height} left={-44} />
+      {opposed ? (
+        <Pistons diameters={far} height={height} left={14} />
+      ) : (
+        <path d={`M14 ${-height / 2 + 12}v${height - 24}`} stroke={theme.tube} strokeWidth="7" />
+      )}
+      {Array.from({ length: nipples }, (_, index) => (
+        <g key={index} transform={`translate(${index === 0 ? 34 : -34} ${-height / 2})`}>
+          <path d="M0 0v-7M-6-7H6M-4-7v-9h8v9" fill="none" stroke={theme.ink} strokeWidth="3.500" />
+        </g>
+      ))}
+      <text x="66" y={-4} fill={theme.ink}>
+        <tspan fontWeight="650">{partName(part)}</tspan>
+        <tspan x="66" dy="19" fill={theme.quiet}>
+          {pistons.join(" ")}
+        </tspan>
+        <tspan x="66" dy="19" fill={theme.quiet}>
+          {textOf(part, "build")}
+        </tspan>
+      </text>
+    </g>
+  );
+}
+
+function Pistons({ diameters, height, left }: { diameters: number[]; height: number; left: number }) {
+  const theme = useTheme();
+  const total = diameters.reduce((sum, diameter) => sum + diameter * SCALE, 0);
+  const gap = (height - total) / (diameters.length + 1);
+  const tops = diameters.map((_, index) =>
+    diameters.slice(0, index).reduce((sum, diameter) => sum + diameter * SCALE + gap, gap - height / 2),
+  );
+  return diameters.map((diameter, index) => (
+    <rect
+      key={index}
+      x={left}
+      y={tops[index]}
+      width="30"
+      height={diameter * SCALE}
+      rx="2"
+      fill={theme.fresh}
+      stroke={theme.ink}
+      strokeWidth="2.500"
+    />
+  ));
+}

@@ -1,0 +1,111 @@
+import { scaleLinear } from "d3-scale";
+import { line } from "d3-shape";
+import { useTheme } from "styled-components";
+import type { CurvePoint, Feel } from "../app/api";
+import { Axes } from "./Axes";
+
+interface Props {
+  expected: CurvePoint[];
+  fitted?: CurvePoint[] | undefined;
+  readings?: Feel["readings"];
+  /** Finger force at which the verdict is taken. */
+  referenceN?: number;
+}
+
+const WIDTH = 760;
+const HEIGHT = 380;
+const EDGE = { left: 56, right: 20, top: 18, bottom: 46 };
+
+/** Force up, travel across: as a lever is pulled. Dashed what is expected without air, solid what the readings say. */
+export function LeverCurve({ expected, fitted, readings = [], referenceN }: Props) {
+  const theme = useTheme();
+  const all = [...expected, ...(fitted ?? []), ...readings];
+  const forces = all.map((point) => point.force_n);
+  const travels = all.map((point) => point.travel_mm);
+  const x = scaleLinear([0, Math.max(...travels) * 1.06], [EDGE.left, WIDTH - EDGE.right]).nice(6);
+  const y = scaleLinear([0, Math.max(...forces) * 1.06], [HEIGHT - EDGE.bottom, EDGE.top]).nice(5);
+  const path = line<CurvePoint>(
+    (point) => x(point.travel_mm),
+    (point) => y(point.force_n),
+  );
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={described(expected, fitted, readings)}>
+      <Axes
+        x={x}
+        y={y}
+        edge={EDGE}
+        width={WIDTH}
+        height={HEIGHT}
+        xLabel="Lever travel, mm"
+        yLabel="Finger force, N"
+      />
+      {referenceN === undefined ? null : (
+        <g>
+          <path
+            d={`M${EDGE.left} ${y(referenceN)}H${WIDTH - EDGE.right}`}
+            stroke={theme.quiet}
+            strokeDasharray="2 6"
+            strokeWidth="2"
+          />
+          <text
+            x={WIDTH - EDGE.right}
+            y={y(referenceN) - 6}
+            textAnchor="end"
+            fontSize="14"
+            fill={theme.quiet}
+          >
+            reference
+          </text>
+        </g>
+      )}
+      <path d={path(expected) ?? ""} fill="none" stroke={theme.act} strokeWidth="3" strokeDasharray="10 7" />
+      {fitted ? <path d={path(fitted) ?? ""} fill="none" stroke={theme.focus} strokeWidth="4" /> : null}
+      {readings.map((reading) => (
+        <g key={reading.id} transform={`translate(${x(reading.travel_mm)} ${y(reading.force_n)})`}>
+          {reading.set_aside ? (
+            <path d="M-6-6 6 6M6-6-6 6" stroke={theme.quiet} strokeWidth="3" />
+          ) : reading.outlier ? (
+            <path d="M0-9 9 7H-9Z" fill={theme.panel} stroke={theme.stop} strokeWidth="3" />
+          ) : (
+            <circle r="6" fill={theme.panel} stroke={theme.ink} strokeWidth="3" />
+          )}
+        </g>
+      ))}
+      <Legend fitted={Boolean(fitted)} />
+    </svg>
+  );
+}
+
+function Legend({ fitted }: { fitted: boolean }) {
+  const theme = useTheme();
+  return (
+    <g transform={`translate(${EDGE.left + 130} ${EDGE.top + 3})`} fontSize="14" fill={theme.ink} aria-hidden>
+      <path d="M0 0h36" stroke={theme.act} strokeWidth="3" strokeDasharray="10 7" />
+      <text x="44" y="5">
+        expected without air
+      </text>
+      {fitted ? (
+        <g transform="translate(200 0)">
+          <path d="M0 0h36" stroke={theme.focus} strokeWidth="4" />
+          <text x="44" y="5">
+            fitted to the readings
+          </text>
+        </g>
+      ) : null}
+    </g>
+  );
+}
+
+function described(
+  expected: CurvePoint[],
+  fitted: CurvePoint[] | undefined,
+  readings: Feel["readings"],
+): string {
+  const end = expected[expected.length - 1];
+  const fittedEnd = fitted?.[fitted.length - 1];
+  if (!end) return "Lever curve";
+  const first = `Lever curve: without air ${end.travel_mm.toFixed(1)} mm at ${end.force_n.toFixed(0)} N.`;
+  return fittedEnd
+    ? `${first} Fitted to ${readings.length} readings: ${fittedEnd.travel_mm.toFixed(1)} mm.`
+    : first;
+}

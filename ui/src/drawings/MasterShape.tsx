@@ -1,0 +1,90 @@
+import { useTheme } from "styled-components";
+import type { PartView } from "../app/api";
+import { partName } from "../machines/partNames";
+import { numberOf, textOf } from "./partValue";
+import { PartTarget } from "./PartTarget";
+
+interface Props {
+  at: { x: number; y: number };
+  master: PartView | undefined;
+  lever: PartView | undefined;
+  reservoir: PartView | undefined;
+  picked: string | undefined;
+  onPick: (id: string) => void;
+}
+
+const LONGEST_STROKE = 60;
+
+/** Reservoir over the master, its bore and piston to scale of one another, and the lever that pushes it. */
+export function MasterShape({ at, master, lever, reservoir, picked, onPick }: Props) {
+  const theme = useTheme();
+  const bore = 14 + numberOf(master, "bore") * 1.1;
+  const stroke = 70 + Math.min(numberOf(master, "stroke"), LONGEST_STROKE);
+  const tone = (part: PartView | undefined) => (part && part.id === picked ? theme.focus : theme.tube);
+  const target = (part: PartView | undefined) => ({
+    name: part ? partName(part) : "",
+    isPicked: part?.id === picked,
+    onPick: () => part && onPick(part.id),
+  });
+  const remote = textOf(reservoir, "mount") === "remote";
+  const tank = remote ? -150 : -40;
+  return (
+    <g transform={`translate(${at.x} ${at.y})`} fontSize="16">
+      {remote ? (
+        <path d="M-112-62C-80-40-60-60-20-34" fill="none" stroke={theme.tube} strokeWidth="9" />
+      ) : null}
+      <PartTarget {...target(reservoir)}>
+        <path d={`M${tank - 6}-116h92`} stroke={tone(reservoir)} strokeWidth="9" strokeLinecap="round" />
+        <path d={`M${tank}-110h80v56h-80Z`} fill={theme.panel} />
+        <path d={`M${tank}-96h80v42h-80Z`} fill={theme.fresh} />
+        <path d={`M${tank}-110v56h80v-56`} fill="none" stroke={tone(reservoir)} strokeWidth="5" />
+        {remote ? null : <path d="M-12-54v22M6-54v22" stroke={theme.tube} strokeWidth="4" />}
+        <text x={tank - 16} y="-76" textAnchor="end" fill={theme.ink}>
+          {textOf(reservoir, "usable")} mL
+        </text>
+      </PartTarget>
+      <PartTarget {...target(master)}>
+        <rect
+          x={-stroke / 2 - 14}
+          y={-bore / 2 - 12}
+          width={stroke + 28}
+          height={bore + 24}
+          rx="6"
+          fill={theme.sunk}
+          stroke={tone(master)}
+          strokeWidth="4"
+        />
+        <rect x={-stroke / 2} y={-bore / 2} width={stroke} height={bore} fill={theme.fresh} />
+        <rect x={stroke / 2 - 34} y={-bore / 2} width="34" height={bore} fill={theme.tube} />
+        <path d={`M${stroke / 2 - 34} ${-bore / 2}l-8 6v${bore - 12}l8 6Z`} fill={theme.ink} />
+        <path d={`M0 ${bore / 2 + 12}v12`} stroke={theme.tube} strokeWidth="13" />
+        <text x={-stroke / 2 - 28} y="0" textAnchor="end" fill={theme.ink}>
+          <tspan fontWeight="650">
+            {textOf(master, "bore")} × {textOf(lever, "push_offset")}
+          </tspan>
+          <tspan x={-stroke / 2 - 28} dy="19" fill={theme.quiet}>
+            {textOf(master, "stroke")} mm stroke
+          </tspan>
+        </text>
+      </PartTarget>
+      <PartTarget {...target(lever)}>
+        <path d={`M${stroke / 2} 0h26`} stroke={theme.ink} strokeWidth="7" />
+        <path
+          d={`M${stroke / 2 + 30}-26V22q2 34 34 52l30 16`}
+          fill="none"
+          stroke={tone(lever)}
+          strokeWidth="13"
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
+        <circle cx={stroke / 2 + 30} cy="-26" r="8" fill={theme.panel} stroke={theme.ink} strokeWidth="4" />
+        <text x={stroke / 2 + 52} y="-8" fill={theme.ink}>
+          <tspan fontWeight="650">{textOf(lever, "finger_to_pivot")} mm</tspan>
+          <tspan x={stroke / 2 + 52} dy="19" fill={theme.quiet}>
+            to the finger
+          </tspan>
+        </text>
+      </PartTarget>
+    </g>
+  );
+}

@@ -1,0 +1,68 @@
+import { Link } from "react-router";
+import styled from "styled-components";
+import type { Job, Stage } from "../app/api";
+import { useOutbox, useOutboxState } from "../app/useOutbox";
+import { Button } from "../kit/Button";
+import { Row } from "../kit/layout";
+import { Mark } from "../kit/Mark";
+import { Notice } from "../kit/Notice";
+import { stageNames, stageQuestions } from "./stages";
+
+const Head = styled.header`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem 1.5rem;
+  align-items: baseline;
+  justify-content: space-between;
+  p {
+    color: ${(p) => p.theme.quiet};
+  }
+  h1 small {
+    font-size: 1.05rem;
+    font-weight: 400;
+    letter-spacing: 0;
+    color: ${(p) => p.theme.quiet};
+    padding-left: 0.6rem;
+  }
+`;
+
+export function JobHead({ job, stage }: { job: Job; stage: Stage }) {
+  return (
+    <>
+      <Head>
+        <h1>
+          {stageNames[stage]}
+          <small>{stageQuestions[stage]}</small>
+        </h1>
+        <Row>
+          <Link to={`/machines/${job.machine.id}?circuit=${job.circuit.id}`}>
+            {job.machine.name}, {job.circuit.name.toLowerCase()}
+          </Link>
+          {job.signed ? <Mark kind="good">Signed off</Mark> : null}
+        </Row>
+      </Head>
+      {job.stop ? (
+        <Notice tone="stop" live>
+          <strong>Do not use.</strong> {job.stop}
+        </Notice>
+      ) : null}
+      <RefusedEntries jobId={job.id} />
+    </>
+  );
+}
+
+/** What the server would not have: kept, with the reason, until the mechanic has read it. */
+function RefusedEntries({ jobId }: { jobId: string }) {
+  const outbox = useOutbox();
+  const refused = useOutboxState().refused.filter((parcel) => parcel.jobId === jobId);
+  return refused.map((parcel) => (
+    <Notice key={parcel.entry.id} tone="warn" live>
+      <Row>
+        <span>
+          <strong>Not taken down:</strong> {parcel.refused}
+        </span>
+        <Button onPress={() => outbox.discard(parcel.entry.id)}>Understood</Button>
+      </Row>
+    </Notice>
+  ));
+}

@@ -1,0 +1,59 @@
+import styled from "styled-components";
+import { Button } from "../../kit/Button";
+
+interface Props {
+  actions: {
+    stroke: () => void;
+    topUp: () => void;
+    bubbles: () => void;
+    colour: () => void;
+    undo: (() => void) | undefined;
+    uncovered: () => void;
+    finish: (() => void) | undefined;
+  };
+  missing: string[];
+  undoWord: string | undefined;
+}
+
+const Bar = styled.div`
+  display: grid;
+  gap: 0.6rem;
+  grid-template-columns: repeat(auto-fit, minmax(10.5rem, 1fr));
+  > :first-child {
+    min-height: 4.5rem;
+    font-size: 1.35rem;
+    grid-column: 1 / -1;
+  }
+`;
+
+export function BleedActions({ actions, missing, undoWord }: Props) {
+  return (
+    <Bar>
+      <Button tone="act" hotkey="Space" onPress={actions.stroke}>
+        Count a stroke
+      </Button>
+      <Button hotkey="T" onPress={actions.topUp}>
+        Topped up
+      </Button>
+      <Button hotkey="B" onPress={actions.bubbles}>
+        Bubbles
+      </Button>
+      <Button hotkey="C" onPress={actions.colour}>
+        Colour
+      </Button>
+      <Button
+        hotkey="F"
+        isDisabled={!actions.finish || missing.length > 0}
+        onPress={() => actions.finish?.()}
+      >
+        {actions.finish ? "Point finished" : "Finished"}
+      </Button>
+      <Button hotkey="U" isDisabled={!actions.undo} onPress={() => actions.undo?.()}>
+        {undoWord ? `Undo ${undoWord}` : "Undo"}
+      </Button>
+      <Button tone="stop" hotkey="X" onPress={actions.uncovered}>
+        Port uncovered
+      </Button>
+    </Bar>
+  );
+}

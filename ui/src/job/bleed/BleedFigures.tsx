@@ -1,0 +1,61 @@
+import styled from "styled-components";
+import type { Bleed } from "../../app/api";
+import { figure } from "../../kit/format";
+import { Big, Quiet } from "../../kit/layout";
+
+interface Props {
+  bleed: Bleed;
+  point: Bleed["points"][number];
+  waiting: number;
+}
+
+const Pair = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 1rem;
+  align-content: center;
+`;
+
+const Count = styled.div<{ $loud: boolean }>`
+  border-radius: 0.5rem;
+  padding: 0.8rem 1rem;
+  background: ${(p) => (p.$loud ? p.theme.stopSoft : p.theme.sunk)};
+  color: ${(p) => (p.$loud ? p.theme.stop : p.theme.ink)};
+  h3 {
+    font-size: 1.15rem;
+  }
+`;
+
+const Foot = styled.div`
+  grid-column: 1 / -1;
+`;
+
+/** The two numbers of a bleed, for reading at two metres. */
+export function BleedFigures({ bleed, point, waiting }: Props) {
+  const loud = bleed.reservoir.warning === "now" || bleed.reservoir.warning === "stop";
+  return (
+    <Pair>
+      <Count $loud={loud && !bleed.finished} role="group" aria-label="Strokes to the next top-up">
+        <Big $size="clamp(5rem, 13vw, 9.5rem)" data-figure="to-top-up">
+          {bleed.reservoir.strokes_to_top_up}
+        </Big>
+        <h3>{bleed.reservoir.strokes_to_top_up === 0 ? "Top up now" : "to the next top-up"}</h3>
+      </Count>
+      <Count $loud={false} role="group" aria-label={`Strokes still to go at ${point.label}`}>
+        <Big $size="clamp(5rem, 13vw, 9.5rem)" data-figure="to-go">
+          {point.strokes_to_go}
+        </Big>
+        <h3>still to go here</h3>
+      </Count>
+      <Foot>
+        <Quiet>
+          <b data-figure="strokes">{point.strokes}</b> of {point.planned_strokes} strokes at{" "}
+          {point.label.toLowerCase()}, {figure(point.passed_ml, 0)} of {figure(point.planned_ml, 0)} mL; the
+          last {point.clean_strokes} without a bubble ({point.clean_wanted} wanted).{" "}
+          {figure(bleed.plan.stroke_ml, 2)} mL a full stroke.
+          {waiting > 2 ? ` ${waiting} entries still on the way.` : ""}
+        </Quiet>
+      </Foot>
+    </Pair>
+  );
+}

@@ -1,0 +1,160 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import styled from "styled-components";
+import type { Bleed, Job } from "../../app/api";
+import { knowledgeQuery } from "../../app/queries";
+import { useOutboxState } from "../../app/useOutbox";
+import { ReservoirDrawing } from "../../drawings/ReservoirDrawing";
+import { Panel } from "../../kit/layout";
+import { Notice } from "../../kit/Notice";
+import { useHotkeys } from "../../kit/useHotkeys";
+import { Cautions } from "../Cautions";
+import { KeyHelp } from "../KeyHelp";
+import { useEntries } from "../useEntries";
+import { BleedActions } from "./BleedActions";
+import { BleedFigures } from "./BleedFigures";
+import { BleedWarning } from "./BleedWarning";
+import { ColourScale } from "./ColourScale";
+import { Cycle } from "./Cycle";
+import { PointList } from "./PointList";
+import { project } from "./project";
+import type { Projected } from "./project";
+
+const Counter = styled.div`
+  display: grid;
+  grid-template-columns: 11rem minmax(0, 1fr);
+  gap: 1.5rem;
+  align-items: stretch;
+  @media (max-width: 60rem) {
+    grid-template-columns: 8rem minmax(0, 1fr);
+  }
+`;
+
+const UNDO_WORDS: Record<string, string> = {
+  stroke: "stroke",
+  topped_up: "top-up",
+  bubbles: "bubbles",
+  colour: "colour",
+  uncovered: "port uncovered",
+  point: "change of point",
+  point_done: "finished point",
+};
+
+export function BleedStage({ job }: { job: Job }) {
+  const { waiting: parcels } = useOutboxState();
+  if (!job.bleed) return null;
+  const mine = parcels.filter((parcel) => parcel.jobId === job.id && parcel.entry.stage === "bleed");
+  const projected = project(job.bleed, mine);
+  const point = projected.bleed.points.find((each) => each.id === projected.bleed.current);
+  return point ? <BleedCount job={job} {...projected} point={point} /> : null;
+}
+
+interface Counted extends Projected {
+  job: Job;
+  point: Bleed["points"][number];
+}
+
+function BleedCount({ job, bleed, undoable, waiting, point }: Counted) {
+  const { add, undo } = useEntries(job, "bleed");
+  const colours = useQuery(knowledgeQuery).data?.colours ?? [];
+  const [help, setHelp] = useState(false);
+
+  const last = undoable[undoable.length - 1];
+  const nextColour = () => {
+    const at = colours.findIndex((colour) => colour.id === point.colour);
+    const next = colours[(at + 1) % colours.length];
+    if (next) add("colour", { colour: next.id });
+  };
+  const finish = point.done ? undefined : () => add("point_done", { point: point.id });
+  const actions = {
+    stroke: () => add("stroke"),
+    topUp: () => add("topped_up"),
+    bubbles: () => add("bubbles"),
+    colour: nextColour,
+    undo: last ? () => undo(last.id) : undefined,
+    uncovered: () => add("uncovered"),
+    finish,
+  };
+  const open = !job.signed && !job.stop;
+  useHotkeysOfBleed(open ? actions : {}, () => setHelp(true));
+
+  return (
+    <>
+      {bleed.restarts.map((restart) => (
+        <Notice key={restart.at} tone="stop">
+          <strong>Count started over.</strong> {restart.why}
+        </Notice>
+      ))}
+      {bleed.finished ? (
+        <Notice tone="good" live>
+          <strong>Every point ran clean.</strong> Close all nipples, set the level, then{" "}
+          <Link to={`/jobs/${job.id}/feel`}>check the lever in Feel</Link>.
+        </Notice>
+      ) : (
+        <BleedWarning reservoir={bleed.reservoir} />
+      )}
+      <Panel>
+        <PointList
+          points={bleed.points}
+          current={bleed.current}
+          onPick={(id) => add("point", { point: id })}
+          isDisabled={!open}
+        />
+        <Counter>
+          <ReservoirDrawing
+            reservoir={bleed.reservoir}
+            topUpMl={bleed.plan.strokes_per_top_up * bleed.plan.stroke_ml}
+          />
+          <BleedFigures bleed={bleed} point={point} waiting={waiting} />
+        </Counter>
+        <Cycle />
+        <ColourScale
+          colours={colours}
+          value={point.colour}
+          onChange={(colour) => add("colour", { colour })}
+        />
+        {open ? (
+          <BleedActions
+            actions={actions}
+            missing={point.missing}
+            undoWord={last ? UNDO_WORDS[last.kind] : undefined}
+          />
+        ) : null}
+      </Panel>
+      <Cautions stage="bleed" leave={job.sheet.kind === "clutch_hand" ? ["C10", "C13"] : []} />
+      <KeyHelp isOpen={help} onClose={() => setHelp(false)} keys={KEYS} />
+    </>
+  );
+}
+
+const KEYS: [string, string][] = [
+  [
+    "Space",
+    "Count one stroke: pump, hold, open, close, release. A foot switch that types a space works too.",
+  ],
+  ["T", "Topped up to the mark"],
+  ["B", "Bubbles seen in the clear hose"],
+  ["C", "Colour: one step towards fresh"],
+  ["F", "Finish this point"],
+  ["U", "Undo the last entry"],
+  ["X", "The port was uncovered: start over"],
+  ["?", "This list"],
+];
+
+type Actions = Partial<
+  Record<"stroke" | "topUp" | "bubbles" | "colour" | "undo" | "uncovered" | "finish", () => void>
+>;
+
+function useHotkeysOfBleed(actions: Actions, help: () => void) {
+  useHotkeys({
+    " ": actions.stroke,
+    t: actions.topUp,
+    b: actions.bubbles,
+    c: actions.colour,
+    u: actions.undo,
+    x: actions.uncovered,
+    f: actions.finish,
+    "?": help,
+  });
+}

@@ -1,0 +1,61 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import type { Job } from "../../app/api";
+import { knowledgeQuery } from "../../app/queries";
+import { Choice } from "../../kit/Choice";
+import { figure } from "../../kit/format";
+import { Big, Panel, Quiet, Table } from "../../kit/layout";
+import { Mark } from "../../kit/Mark";
+import { useEntries } from "../useEntries";
+
+export function FluidPanel({ job }: { job: Job }) {
+  const { data } = useQuery(knowledgeQuery);
+  const { add } = useEntries(job, "choose");
+  const choose = job.choose;
+  const [read, setRead] = useState<string | undefined>(undefined);
+  if (!data || !choose) return null;
+  const stamped = read ?? (choose.stamped === "unknown" ? undefined : choose.stamped);
+  const family = data.fluids.find((fluid) => fluid.id === stamped)?.family;
+  return (
+    <Panel>
+      <h2>Fluid</h2>
+      <Choice
+        label="Class stamped on the cap"
+        hint="Read it off the cap or the body. It decides."
+        options={data.fluids.map(({ id, label }) => ({ id, label }))}
+        value={stamped}
+        onChange={setRead}
+      />
+      {stamped ? (
+        <Choice
+          label="Fluid that goes in"
+          hint={`Sealed and fresh, ${family ?? ""} only.`}
+          options={data.fluids
+            .filter((fluid) => fluid.family === family)
+            .map(({ id, label }) => ({ id, label }))}
+          value={stamped === choose.stamped ? choose.fluid : undefined}
+          onChange={(fluid) => add("fluid", { fluid, stamped })}
+        />
+      ) : (
+        <Mark kind="warn">Class not known: no top-up</Mark>
+      )}
+      <div>
+        <Big>
+          {figure(choose.need.total_ml, 0)}
+          <small> mL</small>
+        </Big>
+        <Quiet>of fluid to have on the bench</Quiet>
+      </div>
+      <Table aria-label="What the fluid is for">
+        <tbody>
+          {choose.need.lines.map((line) => (
+            <tr key={line.label}>
+              <td>{line.label}</td>
+              <td>{figure(line.ml, 0)} mL</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </Panel>
+  );
+}

@@ -1,0 +1,46 @@
+import { useState } from "react";
+import type { Job } from "../../app/api";
+import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
+import { whenSaid } from "../../kit/format";
+import { Quiet } from "../../kit/layout";
+import { Mark } from "../../kit/Mark";
+
+interface Props {
+  job: Job;
+  close: NonNullable<Job["close"]>;
+  onSign: (name: string) => void;
+}
+
+export function Signature({ job, close, onSign }: Props) {
+  const [name, setName] = useState("");
+  if (job.signed) {
+    return (
+      <>
+        <h2>Signed off</h2>
+        <p>
+          <Mark kind="good">{close.signed_by ?? ""}</Mark>
+        </p>
+        <Quiet>
+          {close.signed_at ? whenSaid(close.signed_at) : ""}. Look at joints and level again after 24 h.
+        </Quiet>
+      </>
+    );
+  }
+  const unmet = close.gates.filter((gate) => !gate.met).length;
+  return (
+    <>
+      <h2>Who signs</h2>
+      <EntryField label="Name" value={name} onFinish={setName} />
+      <Button tone="act" isDisabled={!close.ready || name.trim() === ""} onPress={() => onSign(name.trim())}>
+        Sign and release
+      </Button>
+      {close.ready ? null : (
+        <Quiet>
+          {unmet === 1 ? "One gate is" : `${unmet} gates are`} not met. Until then the machine is not to be
+          used.
+        </Quiet>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+import { useRef, useState } from "react";
+import type { FormEvent } from "react";
+import { Form, Input, Label, TextField } from "react-aria-components";
+import styled from "styled-components";
+import type { Feel } from "../../app/api";
+import { Button } from "../../kit/Button";
+import { InputBox } from "../../kit/EntryField";
+import { figure } from "../../kit/format";
+
+interface Props {
+  feel: Feel;
+  onRead: (force: string, travel: string) => void;
+}
+
+const Line = styled(Form)`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto;
+  gap: 0.8rem;
+  align-items: end;
+  label {
+    font-weight: 650;
+  }
+`;
+
+const Next = styled.p`
+  font-size: 1.35rem;
+  b {
+    font:
+      700 1.9rem/1 "Atkinson Hyperlegible Mono Variable",
+      monospace;
+  }
+`;
+
+/** Force, Enter, travel, Enter: also for a gauge that types. */
+export function ReadingEntry({ feel, onRead }: Props) {
+  const [force, setForce] = useState("");
+  const [travel, setTravel] = useState("");
+  const forceField = useRef<HTMLInputElement>(null);
+  const travelField = useRef<HTMLInputElement>(null);
+  const next = feel.suggested_n[0];
+  const take = (event: FormEvent) => {
+    event.preventDefault();
+    if (force.trim() === "") return forceField.current?.focus();
+    if (travel.trim() === "") return travelField.current?.focus();
+    onRead(force, travel);
+    setForce("");
+    setTravel("");
+    forceField.current?.focus();
+  };
+  return (
+    <>
+      <Next>
+        {next === undefined ? (
+          "Enough forces. More readings make the error smaller."
+        ) : (
+          <>
+            Next: pull <b>{figure(next, 0)} N</b> at the finger and read the travel.
+          </>
+        )}
+      </Next>
+      <Line onSubmit={take}>
+        <TextField name="force" value={force} onChange={setForce}>
+          <Label>Force at the finger</Label>
+          <InputBox>
+            <Input ref={forceField} inputMode="decimal" autoComplete="off" />
+            <span>N</span>
+          </InputBox>
+        </TextField>
+        <TextField name="travel" value={travel} onChange={setTravel}>
+          <Label>Lever travel there</Label>
+          <InputBox>
+            <Input ref={travelField} inputMode="decimal" autoComplete="off" />
+            <span>mm</span>
+          </InputBox>
+        </TextField>
+        <Button tone="act" type="submit" hotkey="N">
+          Take reading
+        </Button>
+      </Line>
+    </>
+  );
+}

@@ -1,0 +1,57 @@
+import type { Feel } from "../../app/api";
+import { Button } from "../../kit/Button";
+import { figure } from "../../kit/format";
+import { Row, Table } from "../../kit/layout";
+import { Mark } from "../../kit/Mark";
+
+interface Props {
+  readings: Feel["readings"];
+  isOpen: boolean;
+  onSetAside: (id: string) => void;
+  onUndo: (id: string) => void;
+}
+
+export function ReadingList({ readings, isOpen, onSetAside, onUndo }: Props) {
+  if (readings.length === 0) return null;
+  const sorted = [...readings].sort((a, b) => a.force_n - b.force_n);
+  return (
+    <Table aria-label="Readings">
+      <thead>
+        <tr>
+          <th scope="col">Force</th>
+          <th scope="col">Travel</th>
+          <th scope="col">Off the curve</th>
+          <th scope="col" className="words">
+            Note
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {sorted.map((reading) => (
+          <tr key={reading.id}>
+            <td>{figure(reading.force_n, 1)} N</td>
+            <td>{figure(reading.travel_mm, 1)} mm</td>
+            <td>{reading.residual_mm === undefined ? "" : `${figure(reading.residual_mm, 2)} mm`}</td>
+            <td className="words">
+              <Row $gap={1}>
+                {reading.set_aside ? <Mark kind="quiet">set aside</Mark> : null}
+                {reading.too_light ? <Mark kind="warn">lighter than the return spring</Mark> : null}
+                {reading.outlier ? <Mark kind="stop">far off the curve</Mark> : null}
+                {isOpen && reading.outlier ? (
+                  <Button
+                    onPress={() => onSetAside(reading.id)}
+                  >{`Set aside ${figure(reading.force_n, 0)} N`}</Button>
+                ) : null}
+                {isOpen ? (
+                  <Button
+                    onPress={() => onUndo(reading.id)}
+                  >{`Take back ${figure(reading.force_n, 0)} N`}</Button>
+                ) : null}
+              </Row>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}

@@ -1,0 +1,122 @@
+import { useState } from "react";
+import styled from "styled-components";
+import type { Feel, Verdict } from "../../app/api";
+import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
+import { figure } from "../../kit/format";
+import { Big, Panel, Quiet, Table } from "../../kit/layout";
+import { Mark } from "../../kit/Mark";
+import type { MarkKind } from "../../kit/Mark";
+import { Notice } from "../../kit/Notice";
+
+interface Props {
+  feel: Feel;
+  onAccept: ((reason: string) => void) | undefined;
+}
+
+const WORDS: Record<Verdict["verdict"], [MarkKind, string]> = {
+  pass: ["good", "Pass"],
+  marginal: ["warn", "Marginal"],
+  bleed_again: ["stop", "Bleed again"],
+  cant_tell: ["warn", "Can't tell"],
+};
+
+const Word = styled.p<{ $kind: MarkKind }>`
+  font-size: 2.6rem;
+  line-height: 1.05;
+  font-weight: 800;
+  letter-spacing: -0.02em;
+  color: ${(p) => (p.$kind === "quiet" ? p.theme.quiet : p.theme[p.$kind])};
+`;
+
+export function VerdictPanel({ feel, onAccept }: Props) {
+  const id = feel.verdict_id;
+  const said = feel.lift ?? feel.verdict;
+  if (!id || !said) {
+    return (
+      <Panel>
+        <h2>Verdict</h2>
+        <Word $kind="quiet">Not yet</Word>
+        <Quiet>{feel.clutch ? "Measure the lift at the slave." : `Readings: ${feel.wanted ?? ""}.`}</Quiet>
+      </Panel>
+    );
+  }
+  const [kind, word] = WORDS[id];
+  return (
+    <Panel>
+      <div role="status">
+        <Mark kind={kind}>Verdict</Mark>
+        <Word $kind={kind}>{word}</Word>
+        <p>{said.why}</p>
+      </div>
+      {feel.verdict && !feel.clutch ? <AirFigures verdict={feel.verdict} before={feel.before} /> : null}
+      {id === "marginal" && !feel.passed && onAccept ? <Accepting onAccept={onAccept} /> : null}
+      {feel.accepted ? <Notice tone="warn">Accepted as marginal: {feel.accepted}</Notice> : null}
+    </Panel>
+  );
+}
+
+function AirFigures({ verdict, before }: { verdict: Verdict; before: Verdict | undefined }) {
+  return (
+    <>
+      <div>
+        <Big>
+          {figure(verdict.air_ml, 2)} <small>± {figure(verdict.air_error_ml ?? 0, 2)} mL</small>
+        </Big>
+        <Quiet>trapped air, with its standard error</Quiet>
+      </div>
+      {verdict.soft ? (
+        <Notice tone="warn">
+          Softer than this circuit should be, by more than half. That points to hose, caliper or tapered pads,
+          not air.
+        </Notice>
+      ) : null}
+      <Table aria-label="What the readings say">
+        <tbody>
+          <tr>
+            <td>Lever that the air costs</td>
+            <td>
+              {figure(verdict.cost_mm, 1)} ± {figure(verdict.cost_error_mm ?? 0, 1)} mm
+            </td>
+          </tr>
+          <tr>
+            <td>Passes under, bleed again over</td>
+            <td>
+              {figure(verdict.pass_mm, 2)}, {figure(verdict.again_mm, 2)} mm
+            </td>
+          </tr>
+          <tr>
+            <td>Stiffness against expected</td>
+            <td>
+              {figure(verdict.stiffness_ml_mpa, 3)}, {figure(verdict.expected_stiffness_ml_mpa, 3)} mL/MPa
+            </td>
+          </tr>
+          <tr>
+            <td>Dead volume: free play, port, pad gap</td>
+            <td>{figure(verdict.dead_volume_ml, 2)} mL</td>
+          </tr>
+          {before ? (
+            <tr>
+              <td>Air before this bleed</td>
+              <td>
+                {figure(before.air_ml, 2)} ± {figure(before.air_error_ml ?? 0, 2)} mL
+              </td>
+            </tr>
+          ) : null}
+        </tbody>
+      </Table>
+    </>
+  );
+}
+
+function Accepting({ onAccept }: { onAccept: (reason: string) => void }) {
+  const [reason, setReason] = useState("");
+  return (
+    <>
+      <EntryField label="Accept it as marginal, because" value={reason} onFinish={setReason} />
+      <Button isDisabled={reason.trim() === ""} onPress={() => onAccept(reason)}>
+        Accept with this reason
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,7 @@
+import { useEffect } from "react";
+
+export function useTitle(title: string): void {
+  useEffect(() => {
+    document.title = `${title} · Sandbag`;
+  }, [title]);
+}

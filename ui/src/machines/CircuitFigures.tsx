@@ -1,0 +1,37 @@
+import type { CircuitFigures as Figures } from "../app/api";
+import { LeverCurve } from "../drawings/LeverCurve";
+import { figure } from "../kit/format";
+import { Quiet, Table } from "../kit/layout";
+
+export function CircuitFigures({ figures }: { figures: Figures }) {
+  return (
+    <>
+      <Table aria-label="Lever at four pulls">
+        <thead>
+          <tr>
+            <th scope="col">Pull</th>
+            <th scope="col">Pressure</th>
+            <th scope="col">Stroke</th>
+            <th scope="col">Lever travel</th>
+          </tr>
+        </thead>
+        <tbody>
+          {figures.loads.map((load) => (
+            <tr key={load.force_n}>
+              <td>{figure(load.force_n, 0)} N</td>
+              <td>{figure(load.pressure_mpa, 2)} MPa</td>
+              <td>{figure(load.stroke_mm, 2)} mm</td>
+              <td>{figure(load.travel_mm, 1)} mm</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      <Quiet>
+        Lever ratio {figure(figures.lever_ratio, 2)}, volume ratio {figure(figures.volume_ratio, 1)}, force
+        ratio {figure(figures.force_ratio, 1)}, {figure(figures.stroke_ml, 2)} mL a stroke.{" "}
+        {figure(figures.reference.force_n, 0)} N is the {figures.reference.why}.
+      </Quiet>
+      <LeverCurve expected={figures.curve} referenceN={figures.reference.force_n} />
+    </>
+  );
+}

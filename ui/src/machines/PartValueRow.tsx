@@ -1,0 +1,68 @@
+import styled from "styled-components";
+import type { CircuitChange, PartValue } from "../app/api";
+import { EntryField } from "../kit/EntryField";
+import { size } from "../kit/format";
+import { Picker } from "../kit/Picker";
+import { choiceName, SOURCES } from "./partNames";
+
+interface Props {
+  value: PartValue;
+  error: string | undefined;
+  onChange: (typed: CircuitChange["value"], source: CircuitChange["source"]) => void;
+}
+
+type Source = NonNullable<CircuitChange["source"]>;
+
+const Line = styled.li`
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(9.5rem, 1fr);
+  gap: 0.3rem 0.8rem;
+  align-items: end;
+  small {
+    grid-column: 1 / -1;
+    color: ${(p) => p.theme.quiet};
+    font-size: 0.95rem;
+  }
+`;
+
+export function PartValueRow({ value, error, onChange }: Props) {
+  const source = (value.source === "default" ? "measured" : value.source) as Source;
+  const sources = Object.entries(SOURCES).map(([id, label]) => ({ id, label }));
+  const changeSource = (id: string) =>
+    id === "default" ? onChange(null, undefined) : onChange(value.value, id as Source);
+  return (
+    <Line data-field={value.field}>
+      {value.type === "choice" ? (
+        <Picker
+          label={value.label}
+          options={(value.choices ?? []).map((id) => ({ id, label: choiceName(id) }))}
+          value={String(value.value)}
+          onChange={(typed) => onChange(typed, source)}
+        />
+      ) : (
+        <EntryField
+          key={JSON.stringify(value.value)}
+          label={value.label}
+          unit={value.unit}
+          value={shown(value.value)}
+          error={error}
+          onFinish={(typed) => onChange(typed, source)}
+        />
+      )}
+      <Picker
+        label={`Source of ${value.label.toLowerCase()}`}
+        isLabelHidden
+        options={sources}
+        value={value.source}
+        onChange={changeSource}
+      />
+      {value.note ? <small>{value.note}</small> : null}
+    </Line>
+  );
+}
+
+function shown(value: PartValue["value"]): string {
+  if (value === null) return "";
+  if (Array.isArray(value)) return value.map(size).join(" ");
+  return typeof value === "number" ? size(value) : value;
+}

@@ -1,0 +1,61 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import styled from "styled-components";
+import { call, Refused, worded } from "../app/api";
+import type { Circuit, CircuitChange, PartView } from "../app/api";
+import { Panel, Quiet } from "../kit/layout";
+import { Notice } from "../kit/Notice";
+import { Picker } from "../kit/Picker";
+import { PartValueRow } from "./PartValueRow";
+import { partName } from "./partNames";
+
+interface Props {
+  machineId: string;
+  circuit: Circuit;
+  part: PartView;
+  onPick: (id: string) => void;
+}
+
+const Rows = styled.ul`
+  display: grid;
+  gap: 0.9rem;
+`;
+
+/** Every value of one part with its source; a changed one is stored and everything that follows is worked out again. */
+export function PartValues({ machineId, circuit, part, onPick }: Props) {
+  const queryClient = useQueryClient();
+  const change = useMutation({
+    mutationFn: (changed: CircuitChange) =>
+      call<Circuit>("PATCH", `/circuits/${circuit.id}`, { changes: [changed] }),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: ["machine", machineId] }),
+  });
+  const refused = change.error instanceof Refused ? change.error.problem.errors[0] : undefined;
+  const refusedField = change.variables?.field;
+  return (
+    <Panel>
+      <Picker
+        label="Part"
+        isLabelHidden
+        options={circuit.figures.parts.map((each) => ({ id: each.id, label: partName(each) }))}
+        value={part.id}
+        onChange={onPick}
+      />
+      {change.error && !refused ? <Notice tone="warn">{change.error.message}</Notice> : null}
+      <Rows>
+        {part.values.map((value) => (
+          <PartValueRow
+            key={value.field}
+            value={value}
+            error={refused && refusedField === value.field ? worded(refused) : undefined}
+            onChange={(typed, source) =>
+              change.mutate({ part: part.id, field: value.field, value: typed, source })
+            }
+          />
+        ))}
+      </Rows>
+      <Quiet>
+        Sizes may be typed with their unit: 5/8, 11/16 in, 0.55 in, 17,5. An emptied field goes back to its
+        default.
+      </Quiet>
+    </Panel>
+  );
+}

@@ -1,0 +1,36 @@
+import type { PartView } from "../app/api";
+
+const NAMES: Record<PartView["part"], string> = {
+  lever: "Lever",
+  master: "Master cylinder",
+  reservoir: "Reservoir",
+  line: "Hose",
+  caliper: "Caliper",
+  slave: "Clutch slave",
+  vehicle: "Machine to stop",
+  target: "What is wanted",
+  fluid: "Fluid",
+};
+
+export const partName = (part: PartView): string => part.label ?? NAMES[part.part];
+
+export const SOURCES: Record<string, string> = {
+  service_info: "service information",
+  part_marking: "part marking",
+  measured: "measured",
+  shop_setting: "shop setting",
+  estimate: "estimate",
+  default: "trade default",
+};
+
+const CHOICES: Record<string, string> = {
+  dot3: "DOT 3",
+  dot4: "DOT 4",
+  dot51: "DOT 5.1",
+  dot5: "DOT 5",
+  iso6: "ISO class 6",
+  iso7: "ISO class 7",
+  abs: "ABS",
+};
+
+export const choiceName = (id: string): string => CHOICES[id] ?? id.replaceAll("_", " ");
