@@ -12,7 +12,7 @@ module Sandbag
         @circuit = Assembly.build(sheet)
       end
 
-      # @return [Hash] parts with values, ratios, working point, loads, curve
+      # @return [Hash] parts with values, ratios, working point, loads, the curve of a brake, the lift of a clutch
       def to_h
         reference_n = Reference.force_n(@sheet, @circuit)
         {
@@ -24,16 +24,30 @@ module Sandbag
           fluid_ml: @circuit.fluid_ml,
           stroke_ml: @circuit.master.volume_per_stroke_ml,
           reference: {force_n: reference_n, pressure_mpa: @circuit.pressure_mpa(reference_n), why: Reference.why(@sheet)},
-          loads: LOADS.map { |share| load_view(reference_n * share) },
-          curve: Hydraulics::LeverCurve.points(@circuit, up_to_n: reference_n * LOADS.last)
+          **(@circuit.clutch? ? clutch_view(reference_n) : brake_view(reference_n))
         }
       end
 
       private
 
-      def load_view(force_n)
-        pressure_mpa = @circuit.pressure_mpa(force_n)
-        {force_n: force_n, pressure_mpa: pressure_mpa, stroke_mm: @circuit.stroke_mm(pressure_mpa), travel_mm: @circuit.travel_mm(pressure_mpa)}
+      def brake_view(reference_n)
+        loads = LOADS.map do |share|
+          pressure_mpa = @circuit.pressure_mpa(reference_n * share)
+          load_view(reference_n * share, pressure_mpa, @circuit.stroke_mm(pressure_mpa))
+        end
+        {loads: loads, curve: Hydraulics::LeverCurve.points(@circuit, up_to_n: reference_n * LOADS.last)}
+      end
+
+      # A clutch has one load that matters: the one that frees it.
+      def clutch_view(reference_n)
+        slave = @circuit.slave
+        stroke_mm = Choose::ClutchLift.stroke_mm(@circuit, slave.lift_needed_mm)
+        {loads: [load_view(reference_n, slave.release_pressure_mpa, stroke_mm)], curve: [],
+         lift: {needed_mm: slave.lift_needed_mm, margin_mm: slave.lift_margin_mm, full_stroke_mm: Choose::ClutchLift.mm(@circuit, @circuit.master.stroke_mm)}}
+      end
+
+      def load_view(force_n, pressure_mpa, stroke_mm)
+        {force_n: force_n, pressure_mpa: pressure_mpa, stroke_mm: stroke_mm, travel_mm: @circuit.lever.travel_mm(stroke_mm)}
       end
 
       def part_view(part)

@@ -5,6 +5,8 @@ module Sandbag
     # Lever readings, hold test and, on a clutch, lift. Only what was taken after the last stroke counts; what was taken
     # before the first is the comparison.
     class Stage
+      MEASURED = %w[reading lift hold].freeze
+
       # @param bleed [Bleed::Stage]
       def initialize(entries, sheet, bleed)
         @sheet = sheet
@@ -100,9 +102,10 @@ module Sandbag
         entry.data["reason"] if entry && last_reading && entry.position > last_reading.position
       end
 
+      # Measured between the first stroke and the last, and not since.
       def stale?
-        measured = ->(entries) { entries.any? { |entry| %w[reading lift hold].include?(entry.kind) } }
-        measured.call(@entries) && !measured.call(@fresh)
+        measured = @entries.select { |entry| MEASURED.include?(entry.kind) && entry.position > @bleed.first_disturbed.to_i }
+        measured.any? && measured.none? { |entry| @fresh.include?(entry) }
       end
     end
   end

@@ -21,6 +21,9 @@ const Item = styled.li`
   a:hover {
     background: ${(p) => p.theme.actSoft};
   }
+  small {
+    display: block;
+  }
   strong {
     font-size: 1.15rem;
     display: block;

@@ -9,8 +9,8 @@ export function HoseShape({ hose, isPicked }: { hose: Hose; isPicked: boolean })
   const kind = textOf(part, "kind");
   const bend = (to.y - from.y) * 0.55;
   const path = `M${from.x} ${from.y}C${from.x} ${from.y + bend} ${to.x} ${to.y - bend} ${to.x} ${to.y}`;
-  const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
   const toLeft = to.x < from.x;
+  const label = { x: to.x + (toLeft ? -18 : 18), y: to.y - 32 };
   return (
     <>
       <path d={path} fill="none" stroke="transparent" strokeWidth="34" />
@@ -26,15 +26,9 @@ export function HoseShape({ hose, isPicked }: { hose: Hose; isPicked: boolean })
           opacity="0.75"
         />
       ) : null}
-      <text
-        x={middle.x + (toLeft ? -18 : 18)}
-        y={middle.y}
-        textAnchor={toLeft ? "end" : "start"}
-        fontSize="16"
-        fill={theme.ink}
-      >
+      <text x={label.x} y={label.y} textAnchor={toLeft ? "end" : "start"} fontSize="16" fill={theme.ink}>
         <tspan fontWeight="650">{textOf(part, "length")} mm</tspan>
-        <tspan x={middle.x + (toLeft ? -18 : 18)} dy="19" fill={theme.quiet}>
+        <tspan x={label.x} dy="19" fill={theme.quiet}>
           {kind.replace("_", " ")}, {textOf(part, "bore")} mm bore
         </tspan>
       </text>

@@ -12,8 +12,8 @@ interface Props {
   referenceN?: number;
 }
 
-const WIDTH = 760;
-const HEIGHT = 380;
+const WIDTH = 580;
+const HEIGHT = 320;
 const EDGE = { left: 56, right: 20, top: 18, bottom: 46 };
 
 /** Force up, travel across: as a lever is pulled. Dashed what is expected without air, solid what the readings say. */
@@ -22,7 +22,10 @@ export function LeverCurve({ expected, fitted, readings = [], referenceN }: Prop
   const all = [...expected, ...(fitted ?? []), ...readings];
   const forces = all.map((point) => point.force_n);
   const travels = all.map((point) => point.travel_mm);
-  const x = scaleLinear([0, Math.max(...travels) * 1.06], [EDGE.left, WIDTH - EDGE.right]).nice(6);
+  const x = scaleLinear(
+    [Math.max(0, Math.min(...travels) - 2), Math.max(...travels) + 1],
+    [EDGE.left, WIDTH - EDGE.right],
+  ).nice(6);
   const y = scaleLinear([0, Math.max(...forces) * 1.06], [HEIGHT - EDGE.bottom, EDGE.top]).nice(5);
   const path = line<CurvePoint>(
     (point) => x(point.travel_mm),
@@ -79,13 +82,13 @@ export function LeverCurve({ expected, fitted, readings = [], referenceN }: Prop
 function Legend({ fitted }: { fitted: boolean }) {
   const theme = useTheme();
   return (
-    <g transform={`translate(${EDGE.left + 130} ${EDGE.top + 3})`} fontSize="14" fill={theme.ink} aria-hidden>
+    <g transform={`translate(${EDGE.left + 14} ${EDGE.top + 40})`} fontSize="14" fill={theme.ink} aria-hidden>
       <path d="M0 0h36" stroke={theme.act} strokeWidth="3" strokeDasharray="10 7" />
       <text x="44" y="5">
         expected without air
       </text>
       {fitted ? (
-        <g transform="translate(200 0)">
+        <g transform="translate(0 24)">
           <path d="M0 0h36" stroke={theme.focus} strokeWidth="4" />
           <text x="44" y="5">
             fitted to the readings

@@ -70,7 +70,7 @@ export function MasterShape({ at, master, lever, reservoir, picked, onPick }: Pr
       <PartTarget {...target(lever)}>
         <path d={`M${stroke / 2} 0h26`} stroke={theme.ink} strokeWidth="7" />
         <path
-          d={`M${stroke / 2 + 30}-26V22q2 34 34 52l30 16`}
+          d={`M${stroke / 2 + 30}-26V8q4 20 34 24l52 6`}
           fill="none"
           stroke={tone(lever)}
           strokeWidth="13"
@@ -78,7 +78,7 @@ export function MasterShape({ at, master, lever, reservoir, picked, onPick }: Pr
           strokeLinejoin="round"
         />
         <circle cx={stroke / 2 + 30} cy="-26" r="8" fill={theme.panel} stroke={theme.ink} strokeWidth="4" />
-        <text x={stroke / 2 + 52} y="-8" fill={theme.ink}>
+        <text x={stroke / 2 + 52} y="-22" fill={theme.ink}>
           <tspan fontWeight="650">{textOf(lever, "finger_to_pivot")} mm</tspan>
           <tspan x={stroke / 2 + 52} dy="19" fill={theme.quiet}>
             to the finger

@@ -12,13 +12,18 @@ interface Props {
   onPick: (key: string) => void;
 }
 
-const WIDTH = 720;
-const HEIGHT = 300;
+const WIDTH = 600;
+const HEIGHT = 290;
 const EDGE = { left: 58, right: 24, top: 18, bottom: 46 };
 
 const Dot = styled.g`
   cursor: pointer;
 `;
+
+/** Room a label takes; of two dots nearer than this only the first is named. */
+const LABEL = { width: 74, height: 17 };
+
+const isFirst = (row: SizingRow, picked: string | undefined) => row.fitted || sizeKey(row) === picked;
 
 /** Finger effort up, lever travel across; the wanted box; the fitted cylinder as a square, rejected ones crossed. */
 export function SizingPlot({ sizing, rows, picked, onPick }: Props) {
@@ -38,7 +43,16 @@ export function SizingPlot({ sizing, rows, picked, onPick }: Props) {
     [Math.max(0, Math.min(...efforts) - 10), Math.max(...efforts) + 10],
     [HEIGHT - EDGE.bottom, EDGE.top],
   ).nice(5);
-  const labelled = rows.filter((row) => row.fitted || sizeKey(row) === picked || row.rejected.length === 0);
+  const ranked = [...rows].sort((a, b) => Number(isFirst(b, picked)) - Number(isFirst(a, picked)));
+  const labelled = ranked.filter((row, index) =>
+    ranked
+      .slice(0, index)
+      .every(
+        (other) =>
+          Math.abs(x(other.travel_mm) - x(row.travel_mm)) > LABEL.width ||
+          Math.abs(y(other.force_n) - y(row.force_n)) > LABEL.height,
+      ),
+  );
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}

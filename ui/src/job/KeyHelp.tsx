@@ -1,10 +1,10 @@
 import { Dialog, Heading, Modal, ModalOverlay } from "react-aria-components";
+import { Fragment, useState } from "react";
 import styled from "styled-components";
+import { useHotkeys } from "../kit/useHotkeys";
 import { Button, Key } from "../kit/Button";
 
 interface Props {
-  isOpen: boolean;
-  onClose: () => void;
   keys: [key: string, does: string][];
 }
 
@@ -36,25 +36,33 @@ const Sheet = styled(Dialog)`
   }
 `;
 
-export function KeyHelp({ isOpen, onClose, keys }: Props) {
+/** The keys of a stage, opened with ? or its button. */
+export function KeyHelp({ keys }: Props) {
+  const [isOpen, setOpen] = useState(false);
+  useHotkeys({ "?": () => setOpen(true) });
   return (
-    <Veil isOpen={isOpen} onOpenChange={onClose} isDismissable>
-      <Modal>
-        <Sheet>
-          <Heading slot="title">Keys of this stage</Heading>
-          <dl>
-            {keys.map(([key, does]) => (
-              <div key={key} style={{ display: "contents" }}>
-                <dt>
-                  <Key>{key}</Key>
-                </dt>
-                <dd>{does}</dd>
-              </div>
-            ))}
-          </dl>
-          <Button onPress={onClose}>Back to work</Button>
-        </Sheet>
-      </Modal>
-    </Veil>
+    <div>
+      <Button hotkey="?" onPress={() => setOpen(true)}>
+        Keys of this stage
+      </Button>
+      <Veil isOpen={isOpen} onOpenChange={setOpen} isDismissable>
+        <Modal>
+          <Sheet>
+            <Heading slot="title">Keys of this stage</Heading>
+            <dl>
+              {[...keys, ["?", "This list"] as const].map(([key, does]) => (
+                <Fragment key={key}>
+                  <dt>
+                    <Key>{key}</Key>
+                  </dt>
+                  <dd>{does}</dd>
+                </Fragment>
+              ))}
+            </dl>
+            <Button onPress={() => setOpen(false)}>Back to work</Button>
+          </Sheet>
+        </Modal>
+      </Veil>
+    </div>
   );
 }

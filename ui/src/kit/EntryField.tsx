@@ -18,6 +18,7 @@ interface Props {
 
 const Frame = styled(TextField)<{ $hidden: boolean }>`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 0.25rem;
   label {
     ${(p) => (p.$hidden ? "position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%);" : "")}
@@ -25,9 +26,10 @@ const Frame = styled(TextField)<{ $hidden: boolean }>`
   }
 `;
 
-export const InputBox = styled.div`
+export const InputBox = styled.div<{ $words?: boolean }>`
   display: flex;
-  align-items: baseline;
+  align-items: center;
+  min-width: 0;
   min-height: 3rem;
   border: 2px solid ${(p) => p.theme.line};
   border-radius: 0.5rem;
@@ -43,7 +45,7 @@ export const InputBox = styled.div`
     border: 0;
     background: transparent;
     outline-offset: 4px;
-    font-family: "Atkinson Hyperlegible Mono Variable", monospace;
+    font-family: ${(p) => (p.$words ? "inherit" : '"Atkinson Hyperlegible Mono Variable", monospace')};
   }
   span {
     color: ${(p) => p.theme.quiet};
@@ -79,7 +81,7 @@ export function EntryField(props: Props) {
       {...(props.name ? { name: props.name } : {})}
     >
       <Label>{props.label}</Label>
-      <InputBox>
+      <InputBox $words={!props.unit && props.inputMode !== "decimal"}>
         <Input inputMode={props.inputMode ?? "text"} autoComplete="off" onKeyDown={onKeyDown} />
         {props.unit ? <span>{props.unit}</span> : null}
       </InputBox>

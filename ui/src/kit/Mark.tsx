@@ -16,6 +16,7 @@ const Word = styled.span<{ $kind: MarkKind }>`
   padding: 0.2rem 0.7rem 0.2rem 0.55rem;
   border-radius: 2rem;
   font-weight: 650;
+  white-space: nowrap;
   color: ${(p) => (p.$kind === "quiet" ? p.theme.quiet : p.theme[p.$kind])};
   background: ${(p) =>
     ({ good: p.theme.goodSoft, warn: p.theme.warnSoft, stop: p.theme.stopSoft, quiet: p.theme.sunk })[

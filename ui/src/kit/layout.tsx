@@ -18,6 +18,7 @@ export const Panel = styled.section`
   border-radius: 0.75rem;
   padding: ${space(3)};
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: ${space(2)};
   align-content: start;
   min-width: 0;
@@ -50,6 +51,11 @@ export const Big = styled.p<{ $size?: string }>`
     700 ${(p) => p.$size ?? "3rem"} / 1 "Atkinson Hyperlegible Mono Variable",
     monospace;
   letter-spacing: -0.04em;
+  small {
+    font-size: 0.5em;
+    letter-spacing: 0;
+    white-space: nowrap;
+  }
 `;
 
 export const Table = styled.table`
@@ -58,9 +64,17 @@ export const Table = styled.table`
   th,
   td {
     padding: 0.45rem 0.7rem;
+    @media (max-width: 60rem) {
+      padding: 0.45rem 0.35rem;
+    }
     text-align: right;
     border-bottom: 1px solid ${(p) => p.theme.line};
     vertical-align: baseline;
+    white-space: nowrap;
+  }
+  .words,
+  tbody:first-child td:first-child {
+    white-space: normal;
   }
   th {
     font-weight: 600;

@@ -6,7 +6,7 @@ import { Quiet, Table } from "../kit/layout";
 export function CircuitFigures({ figures }: { figures: Figures }) {
   return (
     <>
-      <Table aria-label="Lever at four pulls">
+      <Table aria-label="Lever under load">
         <thead>
           <tr>
             <th scope="col">Pull</th>
@@ -31,7 +31,14 @@ export function CircuitFigures({ figures }: { figures: Figures }) {
         ratio {figure(figures.force_ratio, 1)}, {figure(figures.stroke_ml, 2)} mL a stroke.{" "}
         {figure(figures.reference.force_n, 0)} N is the {figures.reference.why}.
       </Quiet>
-      <LeverCurve expected={figures.curve} referenceN={figures.reference.force_n} />
+      {figures.lift ? (
+        <Quiet>
+          Slave lift at full stroke {figure(figures.lift.full_stroke_mm, 2)} mm; needed{" "}
+          {figure(figures.lift.needed_mm, 2)} with a margin of {figure(figures.lift.margin_mm, 2)} mm.
+        </Quiet>
+      ) : (
+        <LeverCurve expected={figures.curve} referenceN={figures.reference.force_n} />
+      )}
     </>
   );
 }

@@ -18,11 +18,18 @@ interface Props {
 const Bar = styled.div`
   display: grid;
   gap: 0.6rem;
-  grid-template-columns: repeat(auto-fit, minmax(10.5rem, 1fr));
+  grid-template-columns: repeat(6, minmax(0, 1fr));
+  @media (max-width: 74rem) {
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+  }
   > :first-child {
     min-height: 4.5rem;
     font-size: 1.35rem;
     grid-column: 1 / -1;
+  }
+  > :not(:first-child) {
+    padding-inline: 0.5rem;
+    line-height: 1.15;
   }
 `;
 

@@ -1,5 +1,4 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
 import type { Bleed, Job } from "../../app/api";
@@ -58,7 +57,6 @@ interface Counted extends Projected {
 function BleedCount({ job, bleed, undoable, waiting, point }: Counted) {
   const { add, undo } = useEntries(job, "bleed");
   const colours = useQuery(knowledgeQuery).data?.colours ?? [];
-  const [help, setHelp] = useState(false);
 
   const last = undoable[undoable.length - 1];
   const nextColour = () => {
@@ -77,7 +75,7 @@ function BleedCount({ job, bleed, undoable, waiting, point }: Counted) {
     finish,
   };
   const open = !job.signed && !job.stop;
-  useHotkeysOfBleed(open ? actions : {}, () => setHelp(true));
+  useHotkeysOfBleed(open ? actions : {});
 
   return (
     <>
@@ -108,12 +106,6 @@ function BleedCount({ job, bleed, undoable, waiting, point }: Counted) {
           />
           <BleedFigures bleed={bleed} point={point} waiting={waiting} />
         </Counter>
-        <Cycle />
-        <ColourScale
-          colours={colours}
-          value={point.colour}
-          onChange={(colour) => add("colour", { colour })}
-        />
         {open ? (
           <BleedActions
             actions={actions}
@@ -121,9 +113,15 @@ function BleedCount({ job, bleed, undoable, waiting, point }: Counted) {
             undoWord={last ? UNDO_WORDS[last.kind] : undefined}
           />
         ) : null}
+        <ColourScale
+          colours={colours}
+          value={point.colour}
+          onChange={(colour) => add("colour", { colour })}
+        />
+        <Cycle />
       </Panel>
       <Cautions stage="bleed" leave={job.sheet.kind === "clutch_hand" ? ["C10", "C13"] : []} />
-      <KeyHelp isOpen={help} onClose={() => setHelp(false)} keys={KEYS} />
+      <KeyHelp keys={KEYS} />
     </>
   );
 }
@@ -139,14 +137,13 @@ const KEYS: [string, string][] = [
   ["F", "Finish this point"],
   ["U", "Undo the last entry"],
   ["X", "The port was uncovered: start over"],
-  ["?", "This list"],
 ];
 
 type Actions = Partial<
   Record<"stroke" | "topUp" | "bubbles" | "colour" | "undo" | "uncovered" | "finish", () => void>
 >;
 
-function useHotkeysOfBleed(actions: Actions, help: () => void) {
+function useHotkeysOfBleed(actions: Actions) {
   useHotkeys({
     " ": actions.stroke,
     t: actions.topUp,
@@ -155,6 +152,5 @@ function useHotkeysOfBleed(actions: Actions, help: () => void) {
     u: actions.undo,
     x: actions.uncovered,
     f: actions.finish,
-    "?": help,
   });
 }

@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { Job } from "../../app/api";
 import { knowledgeQuery } from "../../app/queries";
 import { Choice } from "../../kit/Choice";
+import { Picker } from "../../kit/Picker";
 import { figure } from "../../kit/format";
 import { Big, Panel, Quiet, Table } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
@@ -19,17 +20,26 @@ export function FluidPanel({ job }: { job: Job }) {
   return (
     <Panel>
       <h2>Fluid</h2>
-      <Choice
+      <div>
+        <Big>
+          {figure(choose.need.total_ml, 0)}
+          <small> mL</small>
+        </Big>
+        <Quiet>of fluid to have on the bench</Quiet>
+      </div>
+      <Picker
         label="Class stamped on the cap"
-        hint="Read it off the cap or the body. It decides."
-        options={data.fluids.map(({ id, label }) => ({ id, label }))}
-        value={stamped}
+        options={[
+          ...(stamped ? [] : [{ id: "unknown", label: "not read yet" }]),
+          ...data.fluids.map(({ id, label }) => ({ id, label })),
+        ]}
+        value={stamped ?? "unknown"}
         onChange={setRead}
       />
       {stamped ? (
         <Choice
           label="Fluid that goes in"
-          hint={`Sealed and fresh, ${family ?? ""} only.`}
+          hint="Sealed and fresh. A higher class of the same family may go in if the service information does not forbid it."
           options={data.fluids
             .filter((fluid) => fluid.family === family)
             .map(({ id, label }) => ({ id, label }))}
@@ -39,13 +49,6 @@ export function FluidPanel({ job }: { job: Job }) {
       ) : (
         <Mark kind="warn">Class not known: no top-up</Mark>
       )}
-      <div>
-        <Big>
-          {figure(choose.need.total_ml, 0)}
-          <small> mL</small>
-        </Big>
-        <Quiet>of fluid to have on the bench</Quiet>
-      </div>
       <Table aria-label="What the fluid is for">
         <tbody>
           {choose.need.lines.map((line) => (

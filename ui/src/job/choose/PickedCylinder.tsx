@@ -43,9 +43,10 @@ export function PickedCylinder({ job, row, onTake }: Props) {
         <strong>
           {size(row.bore_mm)} × {size(row.push_offset_mm)} mm
         </strong>
-        {row.rejected.length > 0 ? <Mark kind="stop">{row.rejected.join("; ")}</Mark> : null}
+        {row.rejected.length > 0 ? <Mark kind="stop">Rejected</Mark> : null}
         {isChosen ? <Mark kind="good">Taken</Mark> : null}
       </Row>
+      {row.rejected.length > 0 ? <p>{row.rejected.join("; ")}</p> : null}
       <p>
         {figure(row.force_n, 1)} N and {figure(row.travel_mm, 1)} mm
         {row.fitted

@@ -2,7 +2,7 @@ import styled from "styled-components";
 import type { SizingRow } from "../../app/api";
 import { change, figure, size } from "../../kit/format";
 import { Table } from "../../kit/layout";
-import { Mark } from "../../kit/Mark";
+import { Mark, Sign } from "../../kit/Mark";
 import { sizeKey } from "./SizingPanel";
 
 interface Props {
@@ -15,6 +15,14 @@ const Line = styled.tr<{ $picked: boolean; $rejected: boolean }>`
   background: ${(p) => (p.$picked ? p.theme.actSoft : "transparent")};
   td {
     color: ${(p) => (p.$rejected ? p.theme.quiet : "inherit")};
+  }
+`;
+
+const Rejected = styled.span`
+  color: ${(p) => p.theme.stop};
+  font-weight: 600;
+  svg {
+    vertical-align: -0.15em;
   }
 `;
 
@@ -76,8 +84,18 @@ export function SizingTable({ rows, picked, onPick }: Props) {
 }
 
 function RowWords({ row }: { row: SizingRow }) {
-  if (row.fitted)
-    return <Mark kind={row.rejected.length > 0 ? "warn" : "quiet"}>{row.rejected[0] ?? "fitted now"}</Mark>;
-  if (row.rejected.length > 0) return <Mark kind="stop">{row.rejected.join("; ")}</Mark>;
-  return <>{[row.felt, ...row.warnings].join("; ")}</>;
+  const rejected =
+    row.rejected.length > 0 ? (
+      <Rejected>
+        <Sign kind="stop" /> {row.rejected.join("; ")}
+      </Rejected>
+    ) : null;
+  if (row.fitted) {
+    return (
+      <>
+        <Mark kind="quiet">fitted now</Mark> {rejected}
+      </>
+    );
+  }
+  return rejected ?? <>{[row.felt, ...row.warnings].join("; ")}</>;
 }

@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { Link } from "react-router";
 import type { Feel, Job } from "../../app/api";
 import { LeverCurve } from "../../drawings/LeverCurve";
@@ -18,19 +17,19 @@ export function FeelStage({ job }: { job: Job }) {
   return job.feel ? <LeverCheck job={job} feel={job.feel} /> : null;
 }
 
+const PEDALS: string[] = ["brake_foot", "brake_kart"];
+
 const focusOn = (name: string) => () =>
   document.querySelector<HTMLInputElement>(`input[name="${name}"]`)?.focus();
 
 function LeverCheck({ job, feel }: { job: Job; feel: Feel }) {
   const { add, undo } = useEntries(job, "feel");
-  const [help, setHelp] = useState(false);
   const open = !job.signed && !job.stop;
   const last = feel.recent[feel.recent.length - 1];
   useHotkeys({
     n: focusOn(feel.clutch ? "lift" : "force"),
     h: focusOn("creep"),
     u: open && last ? () => undo(last.id) : undefined,
-    "?": () => setHelp(true),
   });
   const done = job.stages.find((stage) => stage.id === "feel")?.status === "done";
   return (
@@ -48,7 +47,11 @@ function LeverCheck({ job, feel }: { job: Job; feel: Feel }) {
           ) : (
             <>
               {open ? (
-                <ReadingEntry feel={feel} onRead={(force, travel) => add("reading", { force, travel })} />
+                <ReadingEntry
+                  feel={feel}
+                  point={PEDALS.includes(job.sheet.kind) ? "pedal pad" : "finger"}
+                  onRead={(force, travel) => add("reading", { force, travel })}
+                />
               ) : null}
               <LeverCurve
                 expected={feel.expected}
@@ -72,7 +75,7 @@ function LeverCheck({ job, feel }: { job: Job; feel: Feel }) {
         </div>
       </Split>
       <Cautions stage="feel" />
-      <KeyHelp isOpen={help} onClose={() => setHelp(false)} keys={KEYS} />
+      <KeyHelp keys={KEYS} />
     </>
   );
 }
@@ -82,5 +85,4 @@ const KEYS: [string, string][] = [
   ["Enter", "Next field; after the last one the reading is taken down"],
   ["H", "Hold test: puts the cursor in its field"],
   ["U", "Undo the last entry"],
-  ["?", "This list"],
 ];

@@ -9,6 +9,8 @@ import { figure } from "../../kit/format";
 
 interface Props {
   feel: Feel;
+  /** Where the hand or foot pulls: finger or pedal pad. */
+  point: string;
   onRead: (force: string, travel: string) => void;
 }
 
@@ -32,12 +34,13 @@ const Next = styled.p`
 `;
 
 /** Force, Enter, travel, Enter: also for a gauge that types. */
-export function ReadingEntry({ feel, onRead }: Props) {
+export function ReadingEntry({ feel, point, onRead }: Props) {
   const [force, setForce] = useState("");
   const [travel, setTravel] = useState("");
   const forceField = useRef<HTMLInputElement>(null);
   const travelField = useRef<HTMLInputElement>(null);
-  const next = feel.suggested_n[0];
+  const settled = feel.verdict_id !== undefined && feel.verdict_id !== "cant_tell";
+  const next = settled ? undefined : feel.suggested_n[0];
   const take = (event: FormEvent) => {
     event.preventDefault();
     if (force.trim() === "") return forceField.current?.focus();
@@ -51,16 +54,16 @@ export function ReadingEntry({ feel, onRead }: Props) {
     <>
       <Next>
         {next === undefined ? (
-          "Enough forces. More readings make the error smaller."
+          "The verdict stands. More readings make its error smaller."
         ) : (
           <>
-            Next: pull <b>{figure(next, 0)} N</b> at the finger and read the travel.
+            Next: pull <b>{figure(next, 0)} N</b> at the {point} and read the travel.
           </>
         )}
       </Next>
       <Line onSubmit={take}>
         <TextField name="force" value={force} onChange={setForce}>
-          <Label>Force at the finger</Label>
+          <Label>Force at the {point}</Label>
           <InputBox>
             <Input ref={forceField} inputMode="decimal" autoComplete="off" />
             <span>N</span>

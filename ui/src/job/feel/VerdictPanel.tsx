@@ -5,7 +5,7 @@ import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { figure } from "../../kit/format";
 import { Big, Panel, Quiet, Table } from "../../kit/layout";
-import { Mark } from "../../kit/Mark";
+import { Sign } from "../../kit/Mark";
 import type { MarkKind } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
 
@@ -45,8 +45,10 @@ export function VerdictPanel({ feel, onAccept }: Props) {
   return (
     <Panel>
       <div role="status">
-        <Mark kind={kind}>Verdict</Mark>
-        <Word $kind={kind}>{word}</Word>
+        <h2>Verdict</h2>
+        <Word $kind={kind}>
+          <Sign kind={kind} size={32} /> {word}
+        </Word>
         <p>{said.why}</p>
       </div>
       {feel.verdict && !feel.clutch ? <AirFigures verdict={feel.verdict} before={feel.before} /> : null}
@@ -74,25 +76,25 @@ function AirFigures({ verdict, before }: { verdict: Verdict; before: Verdict | u
       <Table aria-label="What the readings say">
         <tbody>
           <tr>
-            <td>Lever that the air costs</td>
+            <td>Lever it costs</td>
             <td>
               {figure(verdict.cost_mm, 1)} ± {figure(verdict.cost_error_mm ?? 0, 1)} mm
             </td>
           </tr>
           <tr>
-            <td>Passes under, bleed again over</td>
+            <td>Pass under, again over</td>
             <td>
               {figure(verdict.pass_mm, 2)}, {figure(verdict.again_mm, 2)} mm
             </td>
           </tr>
           <tr>
-            <td>Stiffness against expected</td>
+            <td>Stiffness, expected</td>
             <td>
               {figure(verdict.stiffness_ml_mpa, 3)}, {figure(verdict.expected_stiffness_ml_mpa, 3)} mL/MPa
             </td>
           </tr>
           <tr>
-            <td>Dead volume: free play, port, pad gap</td>
+            <td>Dead volume</td>
             <td>{figure(verdict.dead_volume_ml, 2)} mL</td>
           </tr>
           {before ? (

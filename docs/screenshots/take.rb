@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+# Takes the pictures in this folder afresh from the demonstration data: bin/screenshots [name …]. With a folder in
+# SHOTS, takes them there, in the theme THEME and the size SIZE (WIDTHxHEIGHT).
+require_relative "../../app/boot"
+require_relative "../../spec/support/served"
+require_relative "../../spec/support/browser"
+require "fileutils"
+
+VIEWS = {
+  "bench" => "/", "machines" => "/machines", "machine" => "/machines/ridgeline", "machine-clutch" => "/machines/scree",
+  "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask", "choose" => "/jobs/job-tourer-front/choose",
+  "bleed" => "/jobs/job-tourer-front/bleed", "feel" => "/jobs/job-kart/feel", "close" => "/jobs/job-kart/close",
+  "signed" => "/jobs/job-bicycle/close"
+}.freeze
+
+width, height = ENV.fetch("SIZE", "1280x800").split("x").map(&:to_i)
+folder = ENV.fetch("SHOTS", __dir__)
+wanted = ARGV.empty? ? VIEWS.keys : ARGV
+served = Served.new
+session = Browser.register(width: width, height: height)
+session.visit(served.url)
+session.driver.browser.manage.window.resize_to(width, height)
+inner = session.evaluate_script("innerHeight")
+session.driver.browser.manage.window.resize_to(width, height * 2 - inner)
+session.execute_script("localStorage.setItem('sandbag.light', arguments[0])", ENV.fetch("THEME", "light"))
+wanted.each do |name|
+  session.visit(served.url + VIEWS.fetch(name))
+  session.has_css?("h1") || warn("#{name}: no heading")
+  sleep 0.7
+  session.execute_script("scrollTo(0, Number(arguments[0]))", ENV.fetch("SCROLL", "0"))
+  session.save_screenshot("#{folder}/#{name}.png")
+  session.driver.browser.logs.get(:browser).each { |line| warn "#{name}: #{line.message}" }
+end
+session.quit
+served.remove

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+require "net/http"
+require "socket"
+require "tmpdir"
+
+# Sandbag in a process of its own, as a mechanic has it: on a database file, on a port of this machine. Can be killed and
+# started again on the same file.
+class Served
+  BOOT_SECONDS = 20
+
+  attr_reader :port, :database
+
+  def initialize(demo: true)
+    @folder = Dir.mktmpdir("sandbag")
+    @database = "#{@folder}/sandbag.db"
+    @port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
+    system(environment, RbConfig.ruby, "#{ROOT}/demo/load.rb", exception: true) if demo
+    start
+  end
+
+  def url
+    "http://127.0.0.1:#{port}"
+  end
+
+  def start
+    @pid = spawn(environment, "bundle", "exec", "puma", "--config", "app/puma.rb", "config.ru", chdir: ROOT, out: "#{@folder}/log", err: %i[child out])
+    deadline = Time.now + BOOT_SECONDS
+    until answering?
+      raise "the server did not start:\n#{File.read("#{@folder}/log")}" if Time.now > deadline
+      sleep 0.05
+    end
+    self
+  end
+
+  # @param signal [String] KILL leaves it no time for anything
+  def stop(signal = "TERM")
+    return unless @pid
+    Process.kill(signal, @pid)
+    Process.wait(@pid)
+    @pid = nil
+  end
+
+  def remove
+    stop
+    FileUtils.rm_rf(@folder)
+  end
+
+  private
+
+  def environment
+    {"SANDBAG_PORT" => port.to_s, "SANDBAG_DATABASE" => database}
+  end
+
+  def answering?
+    Net::HTTP.get_response(URI("#{url}/api/knowledge")).is_a?(Net::HTTPOK)
+  rescue SystemCallError
+    false
+  end
+end
