@@ -40,7 +40,7 @@ export function LeverCurve({ expected, fitted, readings = [], referenceN }: Prop
         width={WIDTH}
         height={HEIGHT}
         xLabel="Lever travel, mm"
-        yLabel="Finger force, N"
+        yLabel="Force, N"
       />
       {referenceN === undefined ? null : (
         <g>

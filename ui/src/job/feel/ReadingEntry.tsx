@@ -63,14 +63,14 @@ export function ReadingEntry({ feel, point, onRead }: Props) {
       </Next>
       <Line onSubmit={take}>
         <TextField name="force" value={force} onChange={setForce}>
-          <Label>Force at the {point}</Label>
+          <Label>Force</Label>
           <InputBox>
             <Input ref={forceField} inputMode="decimal" autoComplete="off" />
             <span>N</span>
           </InputBox>
         </TextField>
         <TextField name="travel" value={travel} onChange={setTravel}>
-          <Label>Lever travel there</Label>
+          <Label>Travel</Label>
           <InputBox>
             <Input ref={travelField} inputMode="decimal" autoComplete="off" />
             <span>mm</span>

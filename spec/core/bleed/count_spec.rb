@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+RSpec.describe Sandbag::Bleed::Count do
+  let(:plan) { Sandbag::Bleed::Plan.new(sheet(twin_disc_plain), opened: false) }
+
+  def count(*kinds)
+    entries = kinds.flatten.map do |kind|
+      kind, data = kind if kind.is_a?(Hash)
+      kind, data = kind.to_a.first if kind.is_a?(Hash)
+      Sandbag::Job::Entry.new(id: "x", stage: "bleed", kind: kind.to_s, data: data || {}, at: "2026-03-14T09:00:00Z", by: "spec")
+    end
+    described_class.fold(plan, entries)
+  end
+
+  def strokes(number)
+    ["stroke"] * number
+  end
+
+  def colour(id)
+    {"colour" => {"colour" => id}}
+  end
+
+  it "counts strokes at the point in hand and down to the end" do
+    expect(count(strokes(3)).current.to_h).to include(id: "right_caliper", strokes: 3, strokes_to_go: 7)
+  end
+
+  it "counts down to the next top-up and starts again after it" do
+    expect(count.reservoir.strokes_to_top_up).to eq 4
+    expect(count(strokes(3)).reservoir.to_h).to include(strokes_to_top_up: 1, warning: "soon")
+    expect(count(strokes(3), "topped_up").reservoir.to_h).to include(strokes_to_top_up: 4, warning: "ok", left_ml: 28.0)
+  end
+
+  it "warns before the port is uncovered, never after" do
+    warned = (0..12).map { |number| [number, count(strokes(number)).reservoir] }
+    warned.each do |number, reservoir|
+      expect(reservoir.warning).to eq("stop"), "after #{number}" if reservoir.left_ml < plan.stroke_ml
+      expect(%w[now stop]).to include(reservoir.warning) if number >= 4
+    end
+    expect(warned.map { |_, reservoir| reservoir.left_ml }).to all(be >= 0)
+  end
+
+  it "conserves fluid: what passed the points left the reservoir" do
+    after = count(strokes(5))
+    expect(after.points.values.sum(&:passed_ml) + after.reservoir.left_ml).to be_within(1e-9).of(28)
+  end
+
+  it "wants five strokes without a bubble after the last one seen" do
+    expect(count(strokes(9), "bubbles").current.strokes_to_go).to eq 5
+    expect(count(strokes(9), "bubbles", strokes(2)).current.strokes_to_go).to eq 3
+  end
+
+  it "is finished only when enough has passed, the last of it clean and fresh" do
+    point = {"point_done" => {"point" => "right_caliper"}}
+    expect(count(strokes(10)).current.missing).to eq ["colour not yet as the fresh sample"]
+    expect(count(strokes(10), colour("amber")).current.missing).not_to be_empty
+    done = count(strokes(10), colour("as_fresh"), point)
+    expect(done.points["right_caliper"].done).to be true
+    expect(done.current_id).to eq "left_caliper"
+    expect(done.finished?).to be false
+  end
+
+  it "opens a finished point again when a bubble is seen there" do
+    back = count(strokes(10), colour("as_fresh"), {"point_done" => {"point" => "right_caliper"}}, {"point" => {"point" => "right_caliper"}}, "bubbles")
+    expect(back.points["right_caliper"].done).to be false
+  end
+
+  it "starts over at every point when the port was uncovered, and says why" do
+    after = count(strokes(10), colour("as_fresh"), {"point_done" => {"point" => "right_caliper"}}, strokes(2), "uncovered")
+    expect(after.points.values.map(&:strokes)).to eq [0, 0]
+    expect(after.points.values.map(&:done)).to eq [false, false]
+    expect(after.current_id).to eq "right_caliper"
+    expect(after.restarts.first).to include(strokes: 12)
+    expect(after.restarts.first[:why]).to include("uncovered").and include("start over")
+  end
+
+  it "lets an entry about a point that is no longer there change nothing" do
+    expect(count(strokes(2), {"point" => {"point" => "gone"}}).to_h).to eq count(strokes(2)).to_h
+  end
+
+  it "sends a ladder that says the same as counting would" do
+    ladder = Sandbag::Bleed::ReservoirCount.ladder(plan)
+    ladder.each_with_index { |rung, number| expect(rung).to eq count(strokes(number)).reservoir.to_h }
+    expect(ladder.last[:warning]).to eq "stop"
+  end
+end

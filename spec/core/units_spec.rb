@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+RSpec.describe Sandbag::Units do
+  def mm(typed)
+    described_class.parse(typed, :length)
+  end
+
+  {"19" => 19.0, "17,5" => 17.5, "17.5" => 17.5, " 17.46 mm" => 17.46, "5/8" => 15.875, "11/16 in" => 17.4625, "0.55\"" => 13.97,
+   "0.55 in" => 13.97, "1 1/4" => 31.75, "1-1/4 in" => 31.75, "2 cm" => 20.0, ".5 in" => 12.7, "-3" => -3.0}.each do |typed, value|
+    it "reads a length of #{typed} as #{value} mm" do
+      expect(mm(typed)).to be_within(1e-12).of(value)
+    end
+  end
+
+  it "reads torque, pressure, force and volume in the units mechanics use" do
+    expect(described_class.parse("70 in-lb", :torque)).to be_within(1e-4).of(7.9089)
+    expect(described_class.parse("25 lb-ft", :torque)).to be_within(1e-3).of(33.895)
+    expect(described_class.parse("361 psi", :pressure)).to be_within(1e-3).of(2.489)
+    expect(described_class.parse("25 bar", :pressure)).to eq 2.5
+    expect(described_class.parse("10 kgf", :force)).to be_within(1e-9).of(98.0665)
+    expect(described_class.parse("2 fl oz", :volume)).to be_within(1e-4).of(59.1471)
+  end
+
+  it "refuses what is no number, saying what would be accepted" do
+    ["", "abc", "12.7.3", "1,234.5", "3 furlong", "1/0", "1/00", "NaN", "Infinity", "1e308", "0x1A", "1_000", "9" * 41].each do |typed|
+      found = problems { mm(typed) }
+      expect(found.size).to eq(1), "#{typed} was read"
+      expect(found.first.accepted).to include("mm")
+    end
+  end
+
+  it "refuses a number that is not finite" do
+    [Float::NAN, Float::INFINITY, -Float::INFINITY, Complex(1, 1)].each do |number|
+      expect(problems { mm(number) }.map(&:message)).to eq ["that is not a finite number"]
+    end
+  end
+
+  it "goes round from one unit to the other and back" do
+    for_all(value: 0.001..5000.0) do |value:|
+      described_class::DIMENSIONS.each do |dimension, units|
+        units.each_key do |unit|
+          there = described_class.convert(value, dimension, unit)
+          back = described_class.parse("#{format("%.15f", there)} #{unit}", dimension)
+          expect(back).to be_within(1e-9 * [value, 1].max + 1e-9).of(value)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+# Shorthand for properties: numbers in a range, given to a block that must hold for all of them.
+module Properties
+  STEPS = 10_000
+
+  # @param ranges [Hash{Symbol => Range}] name => range of Floats
+  def for_all(**ranges, &block)
+    numbers = ranges.transform_values do |range|
+      PropCheck::Generators.choose(0..STEPS).map { |step| range.begin + (range.end - range.begin) * step / STEPS.to_f }
+    end
+    PropCheck.forall(**numbers).with_config(n_runs: 60, &block)
+  end
+
+  # The problems of what the block refuses.
+  def problems
+    yield
+    []
+  rescue Sandbag::Refusal => refusal
+    refusal.problems
+  end
+
+  def refusal_at(&block)
+    problems(&block).map(&:pointer)
+  end
+end
