@@ -13,7 +13,7 @@ module App
       parts = {store: store, contract: Contract.load, clock: clock}
       Rack::Builder.app do
         use SecurityHeaders
-        use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS, message: "This host is not served here.\n"
+        use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS, message: "This host is not served here.\n", logging: false
         use BodyLimit
         use SameSite
         map("/api/machines") { run MachinesApi.new(**parts) }

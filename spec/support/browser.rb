@@ -16,6 +16,7 @@ module Browser
       service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
       Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: service)
     end
+    Capybara.enable_aria_label = true
     Capybara.run_server = false
     Capybara.default_max_wait_time = PATIENCE_SECONDS
     Capybara::Session.new(:chromium)

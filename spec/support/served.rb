@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "fileutils"
 require "net/http"
 require "socket"
 require "tmpdir"
@@ -15,8 +16,16 @@ class Served
     @folder = Dir.mktmpdir("sandbag")
     @database = "#{@folder}/sandbag.db"
     @port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
-    system(environment, RbConfig.ruby, "#{ROOT}/demo/load.rb", exception: true) if demo
+    FileUtils.cp(Served.demo_database, @database) if demo
     start
+  end
+
+  # The demonstration, loaded once and copied for each server.
+  def self.demo_database
+    @demo_database ||= "#{Dir.mktmpdir("sandbag-demo")}/demo.db".tap do |path|
+      system({"SANDBAG_DATABASE" => path}, RbConfig.ruby, "#{ROOT}/demo/load.rb", exception: true)
+      at_exit { FileUtils.rm_rf(File.dirname(path)) }
+    end
   end
 
   def url

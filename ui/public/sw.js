@@ -2,7 +2,11 @@
 // The network always comes first: nothing old is shown while the server answers.
 const SHELF = "sandbag-1";
 
-self.addEventListener("install", () => self.skipWaiting());
+self.addEventListener("install", (event) => {
+  self.skipWaiting();
+  event.waitUntil(keepPage());
+});
+
 self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
 
 self.addEventListener("fetch", (event) => {
@@ -12,6 +16,14 @@ self.addEventListener("fetch", (event) => {
   if (url.pathname.startsWith("/assets/")) event.respondWith(shelfFirst(request));
   else event.respondWith(networkFirst(request, request.mode === "navigate" ? "/" : request));
 });
+
+// The page that registers this worker was fetched without it: fetch it again, with its scripts and styles.
+async function keepPage() {
+  const page = await fetch("/");
+  const assets = (await page.clone().text()).match(/\/assets\/[\w.-]+/g) ?? [];
+  await keep("/", page);
+  await Promise.all(assets.map(async (asset) => keep(asset, await fetch(asset))));
+}
 
 async function shelfFirst(request) {
   return (await caches.match(request)) ?? keep(request, await fetch(request));

@@ -3,8 +3,13 @@ import "@fontsource-variable/atkinson-hyperlegible-mono";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { App } from "./app/App";
+import { queryClient } from "./app/server";
 
-if ("serviceWorker" in navigator && import.meta.env.PROD) void navigator.serviceWorker.register("/sw.js");
+if ("serviceWorker" in navigator && import.meta.env.PROD) {
+  // answers fetched before the worker took over are fetched again, so that it has them when the server is away
+  navigator.serviceWorker.addEventListener("controllerchange", () => void queryClient.invalidateQueries());
+  void navigator.serviceWorker.register("/sw.js");
+}
 
 const root = document.getElementById("root");
 if (!root) throw new Error("the page has no root");

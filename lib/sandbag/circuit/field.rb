@@ -10,7 +10,10 @@ module Sandbag
 
       # @return [Array<Field>] the fields of a kind of part on a kind of circuit
       def self.of(part, circuit_kind)
-        all.select { |field| field.part == part && field.applies_to?(circuit_kind) }
+        @of ||= Hash.new do |fields, key|
+          fields[key] = all.select { |field| field.part == key[0] && field.applies_to?(key[1]) }.freeze
+        end
+        @of[[part, circuit_kind]]
       end
 
       attr_reader :part, :name, :label, :note

@@ -23,6 +23,7 @@ module Sandbag
         check_parts
         @topology = Topology.new(@parts)
         @topology.check
+        @values = @parts.to_h { |part| [part["id"], resolve(part).freeze] }.freeze
         freeze
       end
 
@@ -37,15 +38,7 @@ module Sandbag
 
       # @return [Hash{String => Value}] every value of a part: entered, or its default, or nil where there is no default
       def values(part)
-        entered = part["values"]
-        keys = {"circuit_kind" => kind}
-        Field.of(part["part"], kind).to_h do |field|
-          given = entered[field.name]
-          value = given ? given["value"] : field.default(keys)
-          keys[field.name] = value
-          keys["build"] = caliper_build(keys) if keys.key?("pistons")
-          [field.name, Value.new(field, value, given ? given["source"] : Source::DEFAULT)]
-        end
+        @values.fetch(part["id"])
       end
 
       # @return [Object] one value of a part that stands once on the circuit
@@ -70,6 +63,18 @@ module Sandbag
       end
 
       private
+
+      def resolve(part)
+        entered = part["values"]
+        keys = {"circuit_kind" => kind}
+        Field.of(part["part"], kind).to_h do |field|
+          given = entered[field.name]
+          value = given ? given["value"] : field.default(keys)
+          keys[field.name] = value
+          keys["build"] = caliper_build(keys) if keys.key?("pistons")
+          [field.name, Value.new(field, value, given ? given["source"] : Source::DEFAULT)]
+        end
+      end
 
       def kinds
         Knowledge.table("circuit_kinds").map { |row| row["id"] }

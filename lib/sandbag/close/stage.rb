@@ -11,14 +11,12 @@ module Sandbag
       def initialize(entries, job)
         @entries = entries
         @job = job
+        @gates = Knowledge.table("gates").reject { |row| row["only_opened"] && !job.ask.opened? }.map { |row| gate_view(row) }.freeze
         freeze
       end
 
       # @return [Array<Hash>] id, label, detail, settled, met, why, caution of every gate that applies
-      def gates
-        rows = Knowledge.table("gates").reject { |row| row["only_opened"] && !@job.ask.opened? }
-        rows.map { |row| gate_view(row) }
-      end
+      attr_reader :gates
 
       def signature
         @entries.reverse.find { |entry| entry.kind == "signed" }

@@ -1,19 +1,20 @@
 import { useTheme } from "styled-components";
 import type { PartView } from "../app/api";
-import { partName } from "../machines/partNames";
+import { PartLabel } from "./PartLabel";
 import { numberOf, numbersOf, textOf } from "./partValue";
 
 interface Props {
   part: PartView;
   x: number;
   y: number;
+  lines: string[];
   isPicked: boolean;
 }
 
 const SCALE = 0.62;
 
 /** A caliper cut across its disc: pistons to scale on the sides they stand, nipples on top. */
-export function CaliperShape({ part, x, y, isPicked }: Props) {
+export function CaliperShape({ part, x, y, lines, isPicked }: Props) {
   const theme = useTheme();
   const pistons = numbersOf(part, "pistons");
   const opposed = textOf(part, "build") === "opposed";
@@ -25,7 +26,7 @@ export function CaliperShape({ part, x, y, isPicked }: Props) {
   );
   const nipples = numberOf(part, "nipples");
   return (
-    <g transform={`translate(${x} ${y})`} fontSize="16">
+    <g transform={`translate(${x} ${y})`}>
       <rect
         x="-54"
         y={-height / 2}
@@ -48,15 +49,7 @@ export function CaliperShape({ part, x, y, isPicked }: Props) {
           <path d="M0 0v-7M-6-7H6M-4-7v-9h8v9" fill="none" stroke={theme.ink} strokeWidth="3.500" />
         </g>
       ))}
-      <text x="66" y={-4} fill={theme.ink}>
-        <tspan fontWeight="650">{partName(part)}</tspan>
-        <tspan x="66" dy="19" fill={theme.quiet}>
-          {pistons.join(" ")}
-        </tspan>
-        <tspan x="66" dy="19" fill={theme.quiet}>
-          {textOf(part, "build")}
-        </tspan>
-      </text>
+      <PartLabel x={66} y={-4} lines={lines} />
     </g>
   );
 }

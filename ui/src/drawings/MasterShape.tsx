@@ -1,14 +1,14 @@
 import { useTheme } from "styled-components";
 import type { PartView } from "../app/api";
 import { partName } from "../machines/partNames";
+import { labelLines } from "./partLabel";
+import { PartLabel } from "./PartLabel";
 import { numberOf, textOf } from "./partValue";
 import { PartTarget } from "./PartTarget";
 
 interface Props {
   at: { x: number; y: number };
-  master: PartView | undefined;
-  lever: PartView | undefined;
-  reservoir: PartView | undefined;
+  parts: PartView[];
   picked: string | undefined;
   onPick: (id: string) => void;
 }
@@ -16,20 +16,25 @@ interface Props {
 const LONGEST_STROKE = 60;
 
 /** Reservoir over the master, its bore and piston to scale of one another, and the lever that pushes it. */
-export function MasterShape({ at, master, lever, reservoir, picked, onPick }: Props) {
+export function MasterShape({ at, parts, picked, onPick }: Props) {
   const theme = useTheme();
+  const [master, lever, reservoir] = (["master", "lever", "reservoir"] as const).map((kind) =>
+    parts.find((part) => part.part === kind),
+  );
+  const lines = (part: PartView | undefined) => (part ? labelLines(part, parts) : []);
   const bore = 14 + numberOf(master, "bore") * 1.1;
   const stroke = 70 + Math.min(numberOf(master, "stroke"), LONGEST_STROKE);
   const tone = (part: PartView | undefined) => (part && part.id === picked ? theme.focus : theme.tube);
   const target = (part: PartView | undefined) => ({
     name: part ? partName(part) : "",
+    lines: lines(part),
     isPicked: part?.id === picked,
     onPick: () => part && onPick(part.id),
   });
   const remote = textOf(reservoir, "mount") === "remote";
   const tank = remote ? -150 : -40;
   return (
-    <g transform={`translate(${at.x} ${at.y})`} fontSize="16">
+    <g transform={`translate(${at.x} ${at.y})`}>
       {remote ? (
         <path d="M-112-62C-80-40-60-60-20-34" fill="none" stroke={theme.tube} strokeWidth="9" />
       ) : null}
@@ -39,9 +44,7 @@ export function MasterShape({ at, master, lever, reservoir, picked, onPick }: Pr
         <path d={`M${tank}-96h80v42h-80Z`} fill={theme.fresh} />
         <path d={`M${tank}-110v56h80v-56`} fill="none" stroke={tone(reservoir)} strokeWidth="5" />
         {remote ? null : <path d="M-12-54v22M6-54v22" stroke={theme.tube} strokeWidth="4" />}
-        <text x={tank - 16} y="-76" textAnchor="end" fill={theme.ink}>
-          {textOf(reservoir, "usable")} mL
-        </text>
+        <PartLabel x={tank - 16} y={-76} anchor="end" lines={lines(reservoir)} />
       </PartTarget>
       <PartTarget {...target(master)}>
         <rect
@@ -58,14 +61,7 @@ export function MasterShape({ at, master, lever, reservoir, picked, onPick }: Pr
         <rect x={stroke / 2 - 34} y={-bore / 2} width="34" height={bore} fill={theme.tube} />
         <path d={`M${stroke / 2 - 34} ${-bore / 2}l-8 6v${bore - 12}l8 6Z`} fill={theme.ink} />
         <path d={`M0 ${bore / 2 + 12}v12`} stroke={theme.tube} strokeWidth="13" />
-        <text x={-stroke / 2 - 28} y="0" textAnchor="end" fill={theme.ink}>
-          <tspan fontWeight="650">
-            {textOf(master, "bore")} × {textOf(lever, "push_offset")}
-          </tspan>
-          <tspan x={-stroke / 2 - 28} dy="19" fill={theme.quiet}>
-            {textOf(master, "stroke")} mm stroke
-          </tspan>
-        </text>
+        <PartLabel x={-stroke / 2 - 28} y={0} anchor="end" lines={lines(master)} />
       </PartTarget>
       <PartTarget {...target(lever)}>
         <path d={`M${stroke / 2} 0h26`} stroke={theme.ink} strokeWidth="7" />
@@ -78,12 +74,7 @@ export function MasterShape({ at, master, lever, reservoir, picked, onPick }: Pr
           strokeLinejoin="round"
         />
         <circle cx={stroke / 2 + 30} cy="-26" r="8" fill={theme.panel} stroke={theme.ink} strokeWidth="4" />
-        <text x={stroke / 2 + 52} y="-22" fill={theme.ink}>
-          <tspan fontWeight="650">{textOf(lever, "finger_to_pivot")} mm</tspan>
-          <tspan x={stroke / 2 + 52} dy="19" fill={theme.quiet}>
-            to the finger
-          </tspan>
-        </text>
+        <PartLabel x={stroke / 2 + 52} y={-22} lines={lines(lever)} />
       </PartTarget>
     </g>
   );

@@ -3,6 +3,8 @@ import styled from "styled-components";
 
 interface Props {
   name: string;
+  /** What is written beside the part; read out after its name. */
+  lines: string[];
   isPicked: boolean;
   onPick: () => void;
   children: ReactNode;
@@ -14,7 +16,7 @@ const Target = styled.g`
 `;
 
 /** A part of a drawing that can be picked by touch, or by Tab and Enter. */
-export function PartTarget({ name, isPicked, onPick, children }: Props) {
+export function PartTarget({ name, lines, isPicked, onPick, children }: Props) {
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key !== "Enter" && event.key !== " ") return;
     event.preventDefault();
@@ -25,7 +27,7 @@ export function PartTarget({ name, isPicked, onPick, children }: Props) {
       role="button"
       tabIndex={0}
       aria-pressed={isPicked}
-      aria-label={name}
+      aria-label={lines[0] === name ? lines.join(" ") : `${name}: ${lines.join(" ")}`}
       onClick={onPick}
       onKeyDown={onKeyDown}
     >

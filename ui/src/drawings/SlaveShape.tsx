@@ -1,21 +1,22 @@
 import { useTheme } from "styled-components";
 import type { PartView } from "../app/api";
-import { partName } from "../machines/partNames";
-import { numberOf, textOf } from "./partValue";
+import { PartLabel } from "./PartLabel";
+import { numberOf } from "./partValue";
 
 interface Props {
   part: PartView;
   x: number;
   y: number;
+  lines: string[];
   isPicked: boolean;
 }
 
 /** A clutch slave with its piston and pushrod. */
-export function SlaveShape({ part, x, y, isPicked }: Props) {
+export function SlaveShape({ part, x, y, lines, isPicked }: Props) {
   const theme = useTheme();
   const bore = 18 + numberOf(part, "bore");
   return (
-    <g transform={`translate(${x} ${y})`} fontSize="16">
+    <g transform={`translate(${x} ${y})`}>
       <rect
         x="-52"
         y={-bore / 2 - 10}
@@ -30,12 +31,7 @@ export function SlaveShape({ part, x, y, isPicked }: Props) {
       <rect x="2" y={-bore / 2} width="32" height={bore} fill={theme.tube} />
       <path d="M34 0h62" stroke={theme.ink} strokeWidth="9" strokeLinecap="round" />
       <path d={`M-30 ${-bore / 2 - 10}v-8M-36 ${-bore / 2 - 18}h12`} stroke={theme.ink} strokeWidth="3.500" />
-      <text x="-66" y="-4" textAnchor="end" fill={theme.ink}>
-        <tspan fontWeight="650">{partName(part)}</tspan>
-        <tspan x="-66" dy="19" fill={theme.quiet}>
-          {textOf(part, "bore")} mm bore
-        </tspan>
-      </text>
+      <PartLabel x={-66} y={-4} anchor="end" lines={lines} />
     </g>
   );
 }

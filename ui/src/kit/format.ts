@@ -6,7 +6,7 @@ export function figure(value: number, decimals: number): string {
 
 /** A figure as short as it can be said, for sizes such as 17.46 or 20. */
 export function size(value: number): string {
-  return String(Number(value.toFixed(3)));
+  return String(Number(value.toFixed(4)));
 }
 
 export function change(percent: number): string {

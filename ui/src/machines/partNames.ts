@@ -15,7 +15,7 @@ const NAMES: Record<PartView["part"], string> = {
 export const partName = (part: PartView): string => part.label ?? NAMES[part.part];
 
 export const SOURCES: Record<string, string> = {
-  service_info: "service information",
+  service_info: "service info",
   part_marking: "part marking",
   measured: "measured",
   shop_setting: "shop setting",

@@ -21,8 +21,9 @@ const Count = styled.div<{ $loud: boolean }>`
   padding: 0.8rem 1rem;
   background: ${(p) => (p.$loud ? p.theme.stopSoft : p.theme.sunk)};
   color: ${(p) => (p.$loud ? p.theme.stop : p.theme.ink)};
-  h3 {
+  p:last-child {
     font-size: 1.15rem;
+    font-weight: 700;
   }
 `;
 
@@ -39,13 +40,13 @@ export function BleedFigures({ bleed, point, waiting }: Props) {
         <Big $size="clamp(5rem, 13vw, 9.5rem)" data-figure="to-top-up">
           {bleed.reservoir.strokes_to_top_up}
         </Big>
-        <h3>{bleed.reservoir.strokes_to_top_up === 0 ? "Top up now" : "to the next top-up"}</h3>
+        <p>{bleed.reservoir.strokes_to_top_up === 0 ? "Top up now" : "to the next top-up"}</p>
       </Count>
       <Count $loud={false} role="group" aria-label={`Strokes still to go at ${point.label}`}>
         <Big $size="clamp(5rem, 13vw, 9.5rem)" data-figure="to-go">
           {point.strokes_to_go}
         </Big>
-        <h3>still to go here</h3>
+        <p>still to go here</p>
       </Count>
       <Foot>
         <Quiet>

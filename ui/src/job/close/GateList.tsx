@@ -71,7 +71,7 @@ export function GateList({ gates, isOpen, onConfirm }: Props) {
           </div>
           {isOpen && gate.settled === "confirmed" ? (
             <Confirm
-              aria-label={`${gate.label}: ${gate.met ? "confirmed" : "confirm"}`}
+              aria-label={`${gate.label}: ${gate.met ? "Confirmed" : "I have checked"}`}
               isSelected={gate.met}
               onChange={(met) => onConfirm(gate.id, met)}
             >

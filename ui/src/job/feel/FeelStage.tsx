@@ -83,6 +83,7 @@ function LeverCheck({ job, feel }: { job: Job; feel: Feel }) {
 const KEYS: [string, string][] = [
   ["N", "New reading: puts the cursor in the first field"],
   ["Enter", "Next field; after the last one the reading is taken down"],
+  ["Esc", "Leaves a field, so that the other keys work again"],
   ["H", "Hold test: puts the cursor in its field"],
   ["U", "Undo the last entry"],
 ];

@@ -1,5 +1,5 @@
 import { useRef, useState } from "react";
-import type { FormEvent } from "react";
+import type { FormEvent, KeyboardEvent } from "react";
 import { Form, Input, Label, TextField } from "react-aria-components";
 import styled from "styled-components";
 import type { Feel } from "../../app/api";
@@ -33,6 +33,10 @@ const Next = styled.p`
   }
 `;
 
+function leaveOnEscape(event: KeyboardEvent) {
+  if (event.key === "Escape" && event.target instanceof HTMLElement) event.target.blur();
+}
+
 /** Force, Enter, travel, Enter: also for a gauge that types. */
 export function ReadingEntry({ feel, point, onRead }: Props) {
   const [force, setForce] = useState("");
@@ -65,14 +69,14 @@ export function ReadingEntry({ feel, point, onRead }: Props) {
         <TextField name="force" value={force} onChange={setForce}>
           <Label>Force</Label>
           <InputBox>
-            <Input ref={forceField} inputMode="decimal" autoComplete="off" />
+            <Input ref={forceField} onKeyDown={leaveOnEscape} inputMode="decimal" autoComplete="off" />
             <span>N</span>
           </InputBox>
         </TextField>
         <TextField name="travel" value={travel} onChange={setTravel}>
           <Label>Travel</Label>
           <InputBox>
-            <Input ref={travelField} inputMode="decimal" autoComplete="off" />
+            <Input ref={travelField} onKeyDown={leaveOnEscape} inputMode="decimal" autoComplete="off" />
             <span>mm</span>
           </InputBox>
         </TextField>

@@ -1,0 +1,3 @@
+# frozen_string_literal: true
+
+run ->(_env) { [200, {"content-type" => "text/plain"}, ["hello"]] }

@@ -1,0 +1,124 @@
+# frozen_string_literal: true
+
+RSpec.describe App::JobsApi, :api do
+  before do
+    add_circuit("front", twin_disc_plain)
+    ask(:post, "/jobs", {id: "job", circuit_id: "front"})
+  end
+
+  it "opens a job on a circuit and lists it with what it waits for" do
+    expect(last_response.status).to eq 201
+    line = ask(:get, "/jobs")["items"].first
+    expect(line).to include("id" => "job", "current" => "ask", "signed" => false)
+    expect(line["waits_for"]).to start_with("a finding")
+  end
+
+  it "opens it once when asked twice, and not on another circuit under the same id" do
+    ask(:post, "/jobs", {id: "job", circuit_id: "front"})
+    expect(last_response.status).to eq 201
+    expect(ask(:get, "/jobs")["items"].size).to eq 1
+    add_circuit("rear", bicycle_plain)
+    ask(:post, "/jobs", {id: "job", circuit_id: "rear"})
+    expect(last_response.status).to eq 409
+  end
+
+  it "stores a retried entry once" do
+    entry("job", "bleed", "stroke", {}, id: "s1")
+    expect(last_response.status).to eq 201
+    again = entry("job", "bleed", "stroke", {}, id: "s1")
+    expect(last_response.status).to eq 200
+    expect(again.dig("bleed", "total_strokes")).to eq 1
+    expect(ask(:get, "/jobs/job/entries")["items"].size).to eq 1
+  end
+
+  it "refuses an entry id that was used for something else" do
+    entry("job", "bleed", "stroke", {}, id: "s1")
+    entry("job", "bleed", "topped_up", {}, id: "s1")
+    expect(last_response.status).to eq 409
+  end
+
+  it "keeps the mechanic's time and name" do
+    entry("job", "bleed", "stroke", {}, id: "s1", at: "2026-03-14T08:00:00Z", by: "R. Tarn")
+    expect(ask(:get, "/jobs/job/entries")["items"].first).to include("at" => "2026-03-14T08:00:00Z", "by" => "R. Tarn", "position" => 1)
+  end
+
+  it "undoes by a correcting entry" do
+    entry("job", "bleed", "stroke", {}, id: "s1")
+    after = entry("job", "bleed", "undo", {}, corrects: "s1")
+    expect(after.dig("bleed", "total_strokes")).to eq 0
+    expect(ask(:get, "/jobs/job/entries")["items"].size).to eq 2
+  end
+
+  it "answers a refusal with where, what and what would do, and stores nothing" do
+    found = entry("job", "choose", "fluid", {"fluid" => "mineral", "stamped" => "dot4"})
+    expect(last_response.status).to eq 422
+    expect(last_response.media_type).to eq "application/problem+json"
+    expect(found["errors"].first).to include("pointer" => "data/fluid", "accepted" => "dot4, iso6, dot51, iso7")
+    expect(ask(:get, "/jobs/job/entries")["items"]).to be_empty
+  end
+
+  it "cannot be talked into signing over unmet gates" do
+    found = entry("job", "close", "signed", {"name" => "R"})
+    expect(last_response.status).to eq 422
+    expect(pointers(found)).to include("gates/feel", "gates/leak", "gates/function")
+  end
+
+  describe "a job that is signed" do
+    before do
+      worked = JobInMemory.new(sheet(twin_disc_plain)).tap do |each|
+        each.bled(fluid: "dot4")
+        each.add("choose", "cylinder", {"bore" => 19, "push_offset" => 18})
+        each.read_lever(air_ml: 0.02)
+        each.add("feel", "hold", {"creep" => 0.4})
+        each.confirm("leak", "level", "caps", "function")
+      end
+      worked.entries.each { |given| entry("job", given.stage, given.kind, given.data, id: given.id) }
+      entry("job", "close", "signed", {"name" => "R. Tarn"}, at: "2026-03-14T10:00:00Z")
+    end
+
+    it "moves from the open to the closed list" do
+      expect(ask(:get, "/jobs")["items"]).to be_empty
+      expect(ask(:get, "/jobs?state=closed")["items"].first).to include("id" => "job", "signed" => true, "closed_at" => "2026-03-14T10:00:00Z")
+    end
+
+    it "writes what was changed into the machine's record" do
+      now = sheet(ask(:get, "/circuits/front")["sheet"])
+      expect(now.value("lever", "push_offset")).to eq 18.0
+      expect(now.value("fluid", "changed_on")).to eq "2026-03-14"
+    end
+
+    it "keeps its own figures when the circuit is changed later" do
+      before = ask(:get, "/jobs/job")["feel"]
+      ask(:patch, "/circuits/front", {changes: [{part: "master", field: "bore", value: 22}]})
+      expect(ask(:get, "/jobs/job")["feel"]).to eq before
+    end
+
+    it "gives its card as a PDF with the verdict on it" do
+      header "Host", "127.0.0.1"
+      get "/api/jobs/job/card.pdf"
+      expect(last_response.media_type).to eq "application/pdf"
+      expect(last_response.body).to start_with("%PDF-").and end_with("%%EOF\n")
+    end
+
+    it "takes nothing more" do
+      entry("job", "bleed", "stroke")
+      expect(last_response.status).to eq 422
+    end
+  end
+
+  it "gives a card for an open job that says not to use it, whatever letters the complaint holds" do
+    entry("job", "ask", "complaint", {"text" => "Žluťoučký kůň – ブレーキ 🏍 <b>&amp;"})
+    header "Host", "127.0.0.1"
+    get "/api/jobs/job/card.pdf"
+    expect(last_response.status).to eq 200
+    expect(last_response.body).to start_with("%PDF-")
+  end
+
+  it "pages its lists" do
+    expect(pointers(ask(:get, "/jobs?limit=0"))).to eq ["limit"]
+    expect(pointers(ask(:get, "/jobs?limit=abc"))).to eq ["limit"]
+    expect(pointers(ask(:get, "/jobs?state=lost"))).to eq ["state"]
+    ask(:post, "/jobs", {id: "job2", circuit_id: "front"})
+    expect(ask(:get, "/jobs?limit=1")).to have_key("next")
+  end
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+RSpec.describe "Bleeding by foot switch", :browser do
+  before { open_page "/jobs/job-tourer-front/bleed" }
+
+  it "counts down, warns in time, tops up, and undoes" do
+    expect(figure("to-top-up")).to eq 1
+    press :space
+    expect(session).to have_css("[role=alert]", text: "Top up now, nipple shut.")
+    press "t"
+    expect(session).to have_css("[data-figure='to-top-up']", text: "4")
+    expect(session).not_to have_css("[role=alert]")
+    press :space, "u"
+    expect(session).to have_css("[data-figure='to-top-up']", text: "4")
+    press "b"
+    expect(session).to have_css("[data-figure='to-go']", text: "5")
+  end
+
+  it "starts over when the port was uncovered, and takes a slip of the key back" do
+    press "x"
+    expect(session).to have_content("Count started over.")
+    expect(session).to have_css("[data-figure='to-go']", text: "10")
+    press "u"
+    expect(session).not_to have_content("Count started over.")
+    expect(session).to have_css("[data-figure='strokes']", text: "7")
+  end
+
+  it "counts once however long the switch is held, and not while words are typed" do
+    [false, true, true, true].each do |repeat|
+      session.execute_script("document.body.dispatchEvent(new KeyboardEvent('keydown', {key: ' ', repeat: arguments[0], bubbles: true}))", repeat)
+    end
+    expect(session).to have_css("[data-figure='strokes']", text: "8")
+    session.visit("#{served.url}/jobs/job-clutch/ask")
+    session.fill_in "What the rider feels, in their own words", with: "drags u x t b\n"
+    expect(api("/jobs/job-clutch")["ask"]["complaint"]).to eq "drags u x t b"
+  end
+
+  it "shows its keys on ?" do
+    press "?"
+    expect(session).to have_css("[role=dialog]", text: "A foot switch that types a space works too")
+    press :space
+    press :escape
+    expect(session).not_to have_css("[role=dialog]")
+    expect(figure("strokes")).to eq 7
+  end
+
+  it "keeps five strokes through a dead server and a reload, and sends each once" do
+    before = api("/jobs/job-tourer-front/entries")["items"].size
+    wait_for_worker
+    served.stop("KILL")
+    press :space, :space, :space, :space, :space
+    expect(session).to have_css("[data-figure='strokes']", text: "12")
+    expect(session).to have_content("Server away: 5 kept here")
+    session.refresh
+    expect(session).to have_css("[data-figure='strokes']", text: "12")
+    served.start
+    expect(session).not_to have_content("Server away", wait: 12)
+    expect(session).to have_css("[data-figure='strokes']", text: "12")
+    items = api("/jobs/job-tourer-front/entries")["items"]
+    expect(items.size).to eq before + 5
+    expect(items.last(5).map { |entry| entry["kind"] }.uniq).to eq ["stroke"]
+    session.refresh
+    expect(session).to have_css("[data-figure='strokes']", text: "12")
+    expect(api("/jobs/job-tourer-front/entries")["items"].size).to eq before + 5
+  end
+
+  # Until the page has everything it needs to be without a server.
+  def wait_for_worker
+    script = "const done = arguments[0]; caches.match('/api/jobs/job-tourer-front').then(found => done(Boolean(found)))"
+    session.document.synchronize(8, errors: [RuntimeError]) { session.evaluate_async_script(script) || raise("not kept yet") }
+  end
+
+  it "shows what the server would not have, and keeps it until it was read" do
+    session.execute_script(<<~JS)
+      localStorage.setItem("sandbag.outbox.bad", JSON.stringify({jobId: "job-tourer-front", order: 1,
+        entry: {id: "bad", stage: "bleed", kind: "point_done", data: {point: "caliper_left"}}}))
+    JS
+    press :space
+    expect(session).to have_content("Not taken down: not finished: 9 strokes to go")
+    session.click_button "Understood"
+    expect(session).not_to have_content("Not taken down")
+  end
+end

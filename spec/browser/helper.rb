@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+require "capybara/rspec"
+
+# A browser and a server for each example, driven as a mechanic would.
+module AtTheBench
+  include Capybara::RSpecMatchers
+
+  AXE = "#{ROOT}/ui/node_modules/axe-core/axe.min.js"
+
+  attr_reader :served, :session
+
+  # Opens an address and waits for its heading.
+  def open_page(path)
+    session.visit(served.url + path)
+    expect(session).to have_css("h1")
+  end
+
+  # Types keys wherever the focus is, as a foot switch does.
+  def press(*keys)
+    keys.each { |key| session.active_element.send_keys(key) }
+  end
+
+  def figure(name)
+    session.find("[data-figure='#{name}']").text.to_i
+  end
+
+  def theme(name)
+    session.execute_script("localStorage.setItem('sandbag.light', arguments[0])", name)
+  end
+
+  # @return [Array<String>] what axe finds wrong on the page as it stands
+  def axe_violations
+    session.execute_script(File.read(AXE))
+    found = session.evaluate_async_script("const done = arguments[0]; axe.run(document, {resultTypes: ['violations']}).then(r => done(r.violations))")
+    found.flat_map { |violation| violation["nodes"].map { |node| "#{violation["id"]}: #{node["html"][0, 160]} #{node["failureSummary"]}" } }
+  end
+
+  def browser_faults
+    session.driver.browser.logs.get(:browser).map(&:message).reject { |message| message.include?("net::ERR_CONNECTION_REFUSED") }
+  end
+
+  def api(path)
+    JSON.parse(Net::HTTP.get(URI("#{served.url}/api#{path}")))
+  end
+end
+
+RSpec.configure do |config|
+  config.include AtTheBench, :browser
+  config.around(:each, :browser) do |example|
+    @served = Served.new
+    width, height = example.metadata.fetch(:window, [1280, 800])
+    @session = Browser.register(width: width, height: height)
+    @session.driver.browser.manage.window.resize_to(width, height)
+    example.run
+    if example.exception
+      FileUtils.mkdir_p("#{ROOT}/var/failed")
+      @session.save_screenshot("#{ROOT}/var/failed/#{example.full_description.gsub(/\W+/, "-")[0, 80]}.png")
+    end
+  ensure
+    @session&.quit
+    @served&.remove
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+RSpec.describe "A machine's circuit", :browser do
+  before { open_page "/machines/ridgeline" }
+
+  it "is worked out again when a value is typed, in whatever unit" do
+    expect(session).to have_content("105 N is the force for 8.0 m/s²")
+    session.fill_in "Bore", with: "11/16 in\n"
+    expect(session).to have_field("Bore", with: "17.4625")
+    expect(session).to have_content("89 N is the force for 8.0 m/s²")
+    expect(sheet(api("/circuits/ridgeline-front")["sheet"]).value("master", "bore")).to be_within(1e-9).of(17.4625)
+  end
+
+  it "says no by name, keeps what was typed, and stores nothing" do
+    session.fill_in "Bore", with: "41\n"
+    expect(session).to have_content("Bore of 41 is out of range. Accepted: from 5 to 40 mm.")
+    expect(session).to have_field("Bore", with: "41")
+    expect(sheet(api("/circuits/ridgeline-front")["sheet"]).value("master", "bore")).to eq 19.0
+  end
+
+  it "opens a part from the drawing, by keyboard too" do
+    part = session.find("g[role=button][aria-label^='Left caliper']")
+    part.send_keys(:enter)
+    expect(session).to have_field("Pistons", with: "34 34 30 30")
+    session.find("g[role=button][aria-label^='Right hose']").send_keys(:space)
+    expect(session).to have_field("Length", with: "850")
+  end
+
+  it "goes back to the default when a value is emptied" do
+    session.fill_in "Full stroke", with: "", fill_options: {clear: :backspace}
+    press :tab
+    expect(session).to have_field("Full stroke", with: "13")
+    expect(session.find("li[data-field='stroke']")).to have_content("trade default")
+  end
+end
+
+RSpec.describe "Choosing a cylinder", :browser do
+  it "takes the user's own size, shows what it changes, and wants the rider's agreement for a great change" do
+    open_page "/jobs/job-tourer-front/choose"
+    session.fill_in "Try another, bore × offset", with: "5/8 x 19\n"
+    session.click_button "15.875 × 19"
+    expect(session).to have_content("needs the rider's agreement")
+    expect(session).to have_button("Take it, as agreed", disabled: true)
+    session.fill_in "The lever changes by over a quarter. The rider's agreement, in words", with: "tried it, wants it\n"
+    session.click_button "Take it, as agreed"
+    expect(session).to have_content("Taken")
+    expect(api("/jobs/job-tourer-front").dig("choose", "cylinder")).to eq("bore" => 15.875, "push_offset" => 19.0, "agreed" => "tried it, wants it")
+  end
+end
+
+RSpec.describe "A clutch", :browser do
+  it "is judged by its lift" do
+    open_page "/jobs/job-clutch/feel"
+    session.fill_in "Measured lift (key N)", with: "1,7\n"
+    expect(session).to have_css("[role=status]", text: "Bleed again")
+    session.fill_in "Measured lift (key N)", with: "2.3\n"
+    expect(session).to have_css("[role=status]", text: "Pass")
+  end
+end
+
+RSpec.describe "A stopped job", :browser do
+  it "says do not use, and goes no further" do
+    open_page "/jobs/job-tourer-rear/bleed"
+    expect(session).to have_current_path("/jobs/job-tourer-rear/ask")
+    expect(session).to have_content("Do not use.")
+    expect(session).not_to have_link("Bleed")
+  end
+end

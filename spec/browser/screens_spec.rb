@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+RSpec.describe "Every screen", :browser do
+  screens = {
+    "bench" => "/", "machines" => "/machines", "a brake" => "/machines/ridgeline", "a clutch" => "/machines/scree", "ask" => "/jobs/job-clutch/ask",
+    "a stopped job" => "/jobs/job-tourer-rear/ask", "choose" => "/jobs/job-tourer-front/choose", "bleed" => "/jobs/job-tourer-front/bleed",
+    "feel" => "/jobs/job-kart/feel", "feel of a clutch" => "/jobs/job-clutch/feel", "close" => "/jobs/job-kart/close",
+    "a signed job" => "/jobs/job-bicycle/close", "nothing" => "/nowhere"
+  }.freeze
+
+  it "has nothing for axe to find, in either theme, and no fault in the console" do
+    open_page "/"
+    found = %w[light dark].flat_map do |name|
+      theme(name)
+      screens.flat_map do |screen, path|
+        open_page path
+        axe_violations.map { |violation| "#{screen}, #{name}: #{violation}" }
+      end
+    end
+    expect(found).to be_empty, found.join("\n")
+    expect(browser_faults).to be_empty
+  end
+
+  it "fits a narrow tablet without scrolling sideways", window: [820, 1100] do
+    screens.each do |screen, path|
+      open_page path
+      expect(session.evaluate_script("document.documentElement.scrollWidth <= innerWidth")).to be(true), screen
+    end
+  end
+
+  it "has targets of at least 48 px where a glove aims" do
+    open_page "/jobs/job-tourer-front/bleed"
+    heights = session.evaluate_script("[...document.querySelectorAll('main button, main [role=radio], main label')].map(e => e.getBoundingClientRect().height)")
+    expect(heights).not_to be_empty
+    expect(heights.min).to be >= 48
+  end
+end

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+
+RSpec.describe Store::Database do
+  around { |example| Dir.mktmpdir { |folder| @folder = folder and example.run } }
+
+  let(:database) { described_class.open("#{@folder}/a.db") }
+
+  after { database.disconnect }
+
+  it "commits to the disc before it says so, with foreign keys on" do
+    pragma = ->(name) { database.fetch("PRAGMA #{name}").single_value }
+    expect(pragma["journal_mode"]).to eq "wal"
+    expect(pragma["synchronous"]).to eq 2
+    expect(pragma["foreign_keys"]).to eq 1
+  end
+
+  it "has only strict tables: text in a number column is refused" do
+    names = database.fetch("SELECT name FROM pragma_table_list WHERE strict = 0 AND schema = 'main' AND name NOT LIKE 'sqlite%'").select_map(:name)
+    expect(names).to eq ["schema_info"]
+    row = {id: "e", job_id: "j", position: "first", stage: "ask", kind: "k", data: "{}", at: "t", by: "b"}
+    expect { database[:entries].insert(row) }.to raise_error(Sequel::ConstraintViolation)
+  end
+
+  it "goes down and up again" do
+    Sequel::Migrator.run(database, Store::Database::MIGRATIONS, target: 0)
+    expect(database.tables).to eq [:schema_info]
+    Sequel::Migrator.run(database, Store::Database::MIGRATIONS)
+    expect(database.tables).to include(:machines, :circuits, :jobs, :entries)
+  end
+end
+
+RSpec.describe Store::All do
+  subject(:store) { described_class.new(Store::Database.open(":memory:")) }
+
+  before do
+    store.machines.add(id: "m", name: "Scree", kind: "motorcycle")
+    store.circuits.add(id: "c", machine_id: "m", name: "Clutch", sheet: {"kind" => "clutch_hand"})
+    store.jobs.open(id: "j", circuit_id: "c", at: "2026-03-14T09:00:00Z")
+  end
+
+  def entry(id, data = {})
+    {id: id, stage: "bleed", kind: "stroke", data: data, at: "2026-03-14T09:00:00Z", by: "R", corrects: nil}
+  end
+
+  it "gives entries back as they came, in order, with their place" do
+    store.journals.append("j", entry("b", {"force" => 0.1 + 0.2, "text" => "größer"}))
+    store.journals.append("j", entry("a"))
+    found = store.journals.of_job("j")
+    expect(found.map { |row| row.values_at(:id, :position) }).to eq [["b", 1], ["a", 2]]
+    expect(found.first[:data]).to eq("force" => 0.1 + 0.2, "text" => "größer")
+  end
+
+  it "takes an entry id once, whatever the job" do
+    store.journals.append("j", entry("a"))
+    expect { store.journals.append("j", entry("a")) }.to raise_error(Sequel::UniqueConstraintViolation)
+  end
+
+  it "opens a job once however often it is asked" do
+    expect(store.jobs.open(id: "j", circuit_id: "c", at: "2027-01-01T00:00:00Z")[:opened_at]).to eq "2026-03-14T09:00:00Z"
+  end
+
+  it "keeps no journal for a job that is not there, nor a circuit without its machine" do
+    expect { store.journals.append("nope", entry("a")) }.to raise_error(Sequel::ForeignKeyConstraintViolation)
+    expect { store.circuits.add(id: "d", machine_id: "nope", name: "x", sheet: {}) }.to raise_error(Sequel::ForeignKeyConstraintViolation)
+  end
+
+  it "says what is missing" do
+    expect { store.machines.find("x") }.to raise_error(Store::Missing, "there is no machine “x”")
+    expect { store.circuits.find("x") }.to raise_error(Store::Missing)
+    expect { store.jobs.find("x") }.to raise_error(Store::Missing)
+  end
+
+  it "keeps all of a transaction or nothing" do
+    expect do
+      store.transaction do
+        store.journals.append("j", entry("a"))
+        raise Sandbag::Refusal.at("", "no")
+      end
+    end.to raise_error(Sandbag::Refusal)
+    expect(store.journals.of_job("j")).to be_empty
+  end
+
+  it "pages jobs newest first and machines by name" do
+    store.jobs.open(id: "k", circuit_id: "c", at: "2026-03-15T09:00:00Z")
+    expect(store.jobs.page(open: true, limit: 1).map { |job| job[:id] }).to eq ["k"]
+    expect(store.jobs.page(open: true, limit: 5, before: "2026-03-15T09:00:00Z").map { |job| job[:id] }).to eq ["j"]
+    store.machines.add(id: "n", name: "Alder", kind: "kart")
+    expect(store.machines.page(limit: 1).map { |machine| machine[:name] }).to eq ["Alder"]
+    expect(store.machines.page(limit: 5, after: "Alder").map { |machine| machine[:name] }).to eq ["Scree"]
+  end
+end

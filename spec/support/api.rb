@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require "rack/test"
+
+# The whole Rack app over an empty database in memory, every JSON answer checked against the contract.
+module Api
+  include Rack::Test::Methods
+
+  CONTRACT = App::Contract.load
+
+  def store
+    @store ||= Store::All.new(Store::Database.open(":memory:"))
+  end
+
+  def app
+    @app ||= App::Server.build(store, clock: -> { Time.utc(2026, 3, 14, 9, 26, 0) })
+  end
+
+  def add_circuit(id, plain, machine: "m-#{id}")
+    store.machines.add(id: machine, name: machine, kind: "motorcycle")
+    store.circuits.add(id: id, machine_id: machine, name: "Front brake", sheet: sheet(plain).to_h)
+  end
+
+  # Sends a request and returns the parsed answer; fails when the answer is not what the contract says.
+  def ask(method, path, body = nil, raw: nil, headers: {})
+    header "Host", "127.0.0.1"
+    headers.each { |name, value| header(name, value) }
+    header "Content-Type", headers.fetch("Content-Type", "application/json") if body || raw
+    custom_request(method.to_s.upcase, "/api#{path}", {}, {input: raw || (body && JSON.generate(body)) || ""})
+    headers.each_key { |name| header(name, nil) }
+    answer = JSON.parse(last_response.body)
+    faults = faults_of(method, path, answer)
+    raise "the answer breaks the contract: #{faults.join("; ")}" if faults.any?
+    answer
+  end
+
+  def entry(job_id, stage, kind, data = {}, id: SecureRandom.uuid, **more)
+    ask(:post, "/jobs/#{job_id}/entries", {id: id, stage: stage, kind: kind, data: data, **more})
+  end
+
+  def pointers(answer)
+    answer.fetch("errors").map { |error| error["pointer"] }
+  end
+
+  private
+
+  def faults_of(method, path, answer)
+    operation_id, _ = CONTRACT.operations.find do |_, operation|
+      pattern = operation.path.gsub(/\{\w+\}/, "[^/]+")
+      operation.method == method.to_s && path.sub(/\?.*/, "").match?(/\A#{pattern}\z/)
+    end
+    return CONTRACT.response_faults("getJob", 422, answer) unless operation_id
+    CONTRACT.response_faults(operation_id, last_response.status, answer)
+  end
+end
+
+RSpec.configure { |config| config.include Api, :api }
