@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "sinatra/base"
+require "date"
 require "json"
 
 module App
@@ -64,10 +65,26 @@ module App
         Problem.body(status, problems)
       end
 
+      # What the block refuses, pointed into the body at a member.
+      def at(pointer)
+        yield
+      rescue Sandbag::Refusal => refusal
+        raise refusal.under(pointer)
+      end
+
       def page_limit
         text = params.fetch("limit", PAGE.to_s)
         return text.to_i if text.match?(/\A\d{1,3}\z/) && text.to_i.between?(1, LONGEST_PAGE)
         raise Sandbag::Refusal.at("limit", "limit of #{text[0, 20]} cannot be served", "1 to #{LONGEST_PAGE}")
+      end
+
+      # @return [Sandbag::Shop]
+      def shop
+        Sandbag::Shop.new(store.settings.read("shop") || {})
+      end
+
+      def today
+        @clock.call.to_date
       end
 
       def now

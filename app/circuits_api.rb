@@ -4,7 +4,7 @@ module App
   # /api/circuits
   class CircuitsApi < Base
     get "/:id" do |id|
-      json 200, CircuitView.of(store.circuits.find(id))
+      json 200, CircuitView.of(store.circuits.find(id), today)
     end
 
     patch "/:id" do |id|
@@ -14,11 +14,32 @@ module App
         sheet = changes.reduce(Sandbag::Circuit::Sheet.new(row[:sheet])) do |changed, change|
           changed.change(change["part"], change["field"], change["value"], change["source"] || "measured")
         end
-        changed = CircuitView.of(row.merge(sheet: sheet.to_h))
+        changed = CircuitView.of(row.merge(sheet: sheet.to_h), today)
         store.circuits.write_sheet(id, sheet.to_h)
         changed
       end
       json 200, view
+    end
+
+    put "/:id" do |id|
+      body = body_for("replaceCircuit")
+      sheet = at("sheet") { Sandbag::Circuit::Sheet.new(body["sheet"]) }
+      view = store.transaction do
+        row = store.circuits.find(id)
+        refuse_other_kind(row, sheet)
+        replaced = CircuitView.of(row.merge(name: body["name"], sheet: sheet.to_h), today)
+        store.circuits.rename(id, body["name"])
+        store.circuits.write_sheet(id, sheet.to_h)
+        replaced
+      end
+      json 200, view
+    end
+
+    helpers do
+      def refuse_other_kind(row, sheet)
+        return if row[:sheet]["kind"] == sheet.kind
+        raise Sandbag::Refusal.at("sheet/kind", "a circuit stays of its kind", row[:sheet]["kind"])
+      end
     end
   end
 end

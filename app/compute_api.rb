@@ -9,9 +9,21 @@ module App
 
     post "/sizings" do
       body = body_for("computeSizing")
-      sheet = sheet_of(body)
-      sizing = body["candidates"] ? Sandbag::Choose::Sizing.new(sheet, sizes: sizes(sheet, body["candidates"])) : Sandbag::Choose::Sizing.new(sheet)
-      json 200, sizing.to_h
+      sizing = SizingRequest.new(sheet_of(body), body).sizing.to_h
+      next json(200, sizing) unless request.preferred_type("application/json", "text/csv").to_s == "text/csv"
+      content_type "text/csv"
+      SizingCsv.of(sizing)
+    end
+
+    post "/lever-curves" do
+      body = body_for("computeLeverCurves")
+      json 200, {curves: Sandbag::Choose::LeverCurves.of(SizingRequest.new(sheet_of(body), body).options)}
+    end
+
+    post "/explanations" do
+      body = body_for("computeExplanation")
+      option = SizingRequest.new(sheet_of(body), "candidates" => [body.fetch("candidate", {})]).options.first
+      json 200, {items: Sandbag::Choose::Explanation.new(option).items.map(&:to_h)}
     end
 
     post "/bleed-plans" do
@@ -28,16 +40,7 @@ module App
 
     helpers do
       def sheet_of(body)
-        Sandbag::Circuit::Sheet.new(body["sheet"])
-      rescue Sandbag::Refusal => refusal
-        raise refusal.under("sheet")
-      end
-
-      def sizes(sheet, candidates)
-        fields = {"bore" => "master", "push_offset" => "lever"}.map { |name, part| Sandbag::Circuit::Field.of(part, sheet.kind).find { |field| field.name == name } }
-        candidates.each_with_index.map do |candidate, index|
-          fields.map { |field| at("candidates/#{index}/#{field.name}") { field.read(candidate[field.name]) } }
-        end
+        at("sheet") { Sandbag::Circuit::Sheet.new(body["sheet"]) }
       end
 
       def readings(rows)
@@ -48,12 +51,6 @@ module App
           end
           Sandbag::Feel::Reading.new(id: index.to_s, force_n: force, travel_mm: travel)
         end
-      end
-
-      def at(pointer)
-        yield
-      rescue Sandbag::Refusal => refusal
-        raise refusal.under(pointer)
       end
     end
   end

@@ -7,6 +7,8 @@ module App
       json 200, {
         findings: Sandbag::Knowledge.table("findings"), routes: Sandbag::Knowledge.table("routes"),
         fluids: Sandbag::Knowledge.table("fluids"), colours: Sandbag::Knowledge.table("fluid_colours"),
+        machine_kinds: Sandbag::Knowledge.table("machine_kinds"), ratio_bands: Sandbag::Knowledge.table("ratio_bands"),
+        templates: Sandbag::Knowledge.table("circuit_templates").map { |row| row.slice("id", "label", "kind", "note") },
         cautions: Sandbag::Knowledge.table("cautions")
       }
     end

@@ -19,6 +19,8 @@ module App
         map("/api/machines") { run MachinesApi.new(**parts) }
         map("/api/circuits") { run CircuitsApi.new(**parts) }
         map("/api/jobs") { run JobsApi.new(**parts) }
+        map("/api/shop") { run ShopApi.new(**parts) }
+        map("/api/comparisons") { run ComparisonsApi.new(**parts) }
         map("/api/compute") { run ComputeApi.new(**parts) }
         map("/api") { run KnowledgeApi.new(**parts) }
         run Page.new

@@ -3,7 +3,7 @@
 module Store
   # Every repository over one database.
   class All
-    attr_reader :machines, :circuits, :jobs, :journals
+    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons
 
     def initialize(database)
       @database = database
@@ -11,6 +11,8 @@ module Store
       @circuits = Circuits.new(database)
       @jobs = Jobs.new(database)
       @journals = Journals.new(database)
+      @settings = Settings.new(database)
+      @comparisons = Comparisons.new(database)
     end
 
     # Everything in the block, or nothing of it. Takes the write lock at once.

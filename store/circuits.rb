@@ -26,6 +26,14 @@ module Store
       @circuits.where(id: id).update(sheet: JSON.generate(sheet))
     end
 
+    def rename(id, name)
+      @circuits.where(id: id).update(name: name)
+    end
+
+    def include?(id)
+      !@circuits.where(id: id).empty?
+    end
+
     private
 
     def read(row)

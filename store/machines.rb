@@ -11,14 +11,25 @@ module Store
       @machines.insert(id: id, name: name, kind: kind, note: note)
     end
 
-    # @return [Array<Hash>] in order of name, after the name given
-    def page(limit:, after: nil)
-      rows = after ? @machines.where { name > after } : @machines
-      rows.order(:name).limit(limit).all
+    # @return [Array<Hash>] in order of name, after the name given; retired ones only when asked for
+    def page(limit:, after: nil, retired: false)
+      rows = retired ? @machines : @machines.where(retired_at: nil)
+      rows = rows.where { name > after } if after
+      rows.order(:name).limit(limit).map(&:compact)
+    end
+
+    # @param changes [Hash] name, kind, note, retired_at
+    def change(id, changes)
+      @machines.where(id: id).update(changes) if changes.any?
+      find(id)
+    end
+
+    def include?(id)
+      !@machines.where(id: id).empty?
     end
 
     def find(id)
-      @machines.first(id: id) || raise(Missing.new("machine", id))
+      @machines.first(id: id)&.compact || raise(Missing.new("machine", id))
     end
   end
 end

@@ -13,6 +13,8 @@ module Sandbag
     DIMENSIONS = {
       length: {"mm" => 1, "cm" => 10, "m" => 1000, "in" => INCH_MM, "inch" => INCH_MM, "\"" => INCH_MM},
       metres: {"m" => 1, "mm" => Rational(1, 1000), "cm" => Rational(1, 100), "in" => INCH_MM / 1000, "\"" => INCH_MM / 1000},
+      area: {"mm²" => 1, "mm2" => 1, "cm2" => 100, "cm²" => 100},
+      angle: {"°" => 1, "deg" => 1},
       volume: {"mL" => 1, "ml" => 1, "cc" => 1, "cm3" => 1, "l" => 1000, "fl oz" => FLUID_OUNCE_ML},
       force: {"N" => 1, "n" => 1, "kgf" => Rational(980_665, 100_000), "kg" => Rational(980_665, 100_000), "lbf" => POUND_N, "lb" => POUND_N},
       pressure: {"MPa" => 1, "mpa" => 1, "bar" => Rational(1, 10), "kpa" => Rational(1, 1000), "psi" => PSI_MPA},

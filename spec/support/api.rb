@@ -17,7 +17,7 @@ module Api
   end
 
   def add_circuit(id, plain, machine: "m-#{id}")
-    store.machines.add(id: machine, name: machine, kind: "motorcycle")
+    store.machines.add(id: machine, name: machine, kind: "road")
     store.circuits.add(id: id, machine_id: machine, name: "Front brake", sheet: sheet(plain).to_h)
   end
 

@@ -7,60 +7,68 @@ module Sandbag
       MOST_CANDIDATES = 300
 
       # @param sheet [Circuit::Sheet]
-      # @param sizes [Array<Array(Float, Float)>] bore and push offset of each candidate, mm
-      def initialize(sheet, sizes: Sizing.usual(sheet.kind))
-        raise Refusal.at("candidates", "#{sizes.size} candidates are too many", "up to #{MOST_CANDIDATES}") if sizes.size > MOST_CANDIDATES
+      # @param sizes [Array<Array(Float, Float)>] bore and push offset of each plain candidate, mm
+      # @param options [Array<Option>] further candidates, with changes to other parts too
+      def initialize(sheet, sizes: Sizing.usual(sheet.kind), options: [], school: School.new)
+        count = sizes.size + options.size
+        raise Refusal.at("candidates", "#{count} candidates are too many", "up to #{MOST_CANDIDATES}") if count > MOST_CANDIDATES
         @sheet = sheet
         @circuit = Circuit::Assembly.build(sheet)
+        @school = school
         @target = sheet.values(sheet.parts_of("target").first).transform_values(&:value)
-        @pressure_mpa = Circuit::Reference.pressure_mpa(sheet, @circuit)
-        @fitted_size = [@circuit.master.bore_mm, @circuit.lever.push_offset_mm]
-        @sizes = ([@fitted_size] + sizes.map { |size| size.map(&:to_f) }).uniq
+        @fitted = Option.cylinder(sheet, @circuit, @circuit.master.bore_mm, @circuit.lever.push_offset_mm)
+        @options = ([@fitted] + sizes.map { |size| Option.cylinder(sheet, @circuit, *size) } + options).uniq(&:key)
       end
 
       # @return [Array<Array>] the sizes usually compared on a kind of circuit
       def self.usual(kind)
-        Knowledge.table("cylinders").select { |row| row["kinds"].include?(kind) }.flat_map { |row| row["sizes"] }
+        cylinders(kind)["sizes"]
       end
 
-      # @return [Hash] pressure_mpa, why, target, and rows: fitted first, then usable ones nearest the wanted effort and
-      #   travel first, then rejected ones
+      # @return [Array<Array>] every usual bore with every usual push offset
+      def self.grid(kind)
+        cylinders(kind)["bores"].product(cylinders(kind)["offsets"])
+      end
+
+      def self.cylinders(kind)
+        Knowledge.table("cylinders").find { |row| row["kinds"].include?(kind) }
+      end
+      private_class_method :cylinders
+
+      # @return [Hash] pressure_mpa, why, target, and rows: fitted first, then usable ones nearest to what is wanted, then
+      #   rejected ones
       def to_h
-        rows = @sizes.map { |size| row(size) }
+        rows = @options.map { |option| row(option) }
         front = ParetoFront.of(rows.select { |each| each[:rejected].empty? }) { |each| [each[:force_n], each[:travel_mm]] }
-        rows.each { |each| each[:front] = front.include?(each) }
-        {pressure_mpa: @pressure_mpa, why: Circuit::Reference.why(@sheet), target: target_view, rows: rank(rows)}
+        on_front = front.to_h { |each| [each[:key], true] }
+        rows.each { |each| each[:front] = on_front.key?(each[:key]) }
+        {pressure_mpa: @fitted.pressure_mpa, why: Circuit::Reference.why(@sheet), school: @school.id, target: target_view, rows: rank(rows)}
       end
 
       # @return [Hash] the row of one cylinder
       def row_of(bore_mm, push_offset_mm)
-        row([bore_mm.to_f, push_offset_mm.to_f])
+        row(Option.cylinder(@sheet, @circuit, bore_mm, push_offset_mm))
       end
 
       private
 
-      def row(size)
-        candidate = Candidate.new(@circuit, bore_mm: size[0], push_offset_mm: size[1])
-        figures = candidate.at(@pressure_mpa)
-        {bore_mm: size[0], push_offset_mm: size[1], fitted: size == @fitted_size, **figures, **change(figures),
+      def row(option)
+        candidate = option.candidate
+        figures = candidate.at(option.pressure_mpa)
+        {key: option.key, label: option.label, bore_mm: option.bore_mm, push_offset_mm: option.push_offset_mm,
+         fitted: option.key == @fitted.key, **figures, **change(figures), band: School.band_of(figures[:volume_ratio])["id"],
          rejected: candidate.rejections(figures, @target["effort_limit"]), warnings: candidate.warnings(figures),
-         distance: distance(figures)}
+         distance: @school.distance(figures, @target)}.compact
       end
 
       def fitted_figures
-        @fitted_figures ||= Candidate.new(@circuit, bore_mm: @fitted_size[0], push_offset_mm: @fitted_size[1]).at(@pressure_mpa)
+        @fitted_figures ||= @fitted.candidate.at(@fitted.pressure_mpa)
       end
 
       def change(figures)
         effort, travel = %i[force_n travel_mm].map { |key| 100 * (figures[key] / fitted_figures[key] - 1) }
         band = ChangeBand.of([effort.abs, travel.abs].max)
         {effort_change_percent: effort, travel_change_percent: travel, felt: band["verdict"], agreement_needed: band["agree"]}
-      end
-
-      # Distance to the wanted effort and travel, each scaled by its tolerance.
-      def distance(figures)
-        Math.hypot((figures[:force_n] - @target["effort"]) / @target["effort_tolerance"],
-          (figures[:travel_mm] - @target["travel"]) / @target["travel_tolerance"])
       end
 
       def rank(rows)

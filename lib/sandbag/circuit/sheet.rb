@@ -7,6 +7,7 @@ module Sandbag
     #
     # The plain form (`to_h`) is
     #   {"kind" => "brake_hand", "parts" => [{"id", "part", "label", "from", "values" => {field => {"value", "source"}}}]}
+    # where a part may also carry "defaults" => {field => value}: what its template knew better than the catalogue.
     class Sheet
       # A resolved value. `source` is one of Source::ENTERED or Source::DEFAULT.
       Value = Struct.new(:field, :value, :source)
@@ -69,7 +70,7 @@ module Sandbag
         keys = {"circuit_kind" => kind}
         Field.of(part["part"], kind).to_h do |field|
           given = entered[field.name]
-          value = given ? given["value"] : field.default(keys)
+          value = given ? given["value"] : part["defaults"].fetch(field.name) { field.default(keys) }
           keys[field.name] = value
           keys["build"] = caliper_build(keys) if keys.key?("pistons")
           [field.name, Value.new(field, value, given ? given["source"] : Source::DEFAULT)]
@@ -90,7 +91,21 @@ module Sandbag
           field = known_field(part["part"], name, part["id"])
           [name, read_value(field, entered, "parts/#{part["id"]}/#{name}")]
         end
-        part.slice("id", "part", "label", "from").merge("values" => values.freeze).freeze
+        part.slice("id", "part", "label", "from").merge("defaults" => read_defaults(part).freeze, "values" => values.freeze).freeze
+      end
+
+      def read_defaults(part)
+        (part["defaults"] || {}).to_h do |name, value|
+          pointer = "parts/#{part["id"]}/#{name}"
+          [name, at(pointer) { known_field(part["part"], name, part["id"]).read(value) }]
+        end
+      end
+
+      # A refusal of one value, pointing at it.
+      def at(pointer)
+        yield
+      rescue Refusal => refusal
+        raise refusal.problems.first.pointer.empty? ? refusal.under(pointer) : refusal
       end
 
       def known_field(part, name, id)
@@ -104,9 +119,7 @@ module Sandbag
         unless Source::ENTERED.include?(source)
           raise Refusal.at(pointer, "#{source} is not a source", Source::ENTERED.join(", "))
         end
-        {"value" => field.read(entered["value"]), "source" => source}.freeze
-      rescue Refusal => refusal
-        raise refusal.problems.first.pointer.empty? ? refusal.under(pointer) : refusal
+        at(pointer) { {"value" => field.read(entered["value"]), "source" => source}.freeze }
       end
 
       def check_parts

@@ -7,8 +7,10 @@ module Sandbag
       # Shares of the reference force at which the lever is computed.
       LOADS = [0.25, 0.5, 1.0, 1.5].freeze
 
-      def initialize(sheet)
+      # @param today [Date, nil] for the age of the fluid; nil leaves it unknown
+      def initialize(sheet, today: nil)
         @sheet = sheet
+        @today = today
         @circuit = Assembly.build(sheet)
       end
 
@@ -23,12 +25,40 @@ module Sandbag
           volume_ratio: @circuit.volume_ratio,
           fluid_ml: @circuit.fluid_ml,
           stroke_ml: @circuit.master.volume_per_stroke_ml,
+          fluid_age_years: age_years, fluid_look: FluidAge.look(age_years),
+          heights: heights_view, junctions: junctions, pockets: pockets, questions: NearMiss.questions(@sheet),
           reference: {force_n: reference_n, pressure_mpa: @circuit.pressure_mpa(reference_n), why: Reference.why(@sheet)},
           **(@circuit.clutch? ? clutch_view(reference_n) : brake_view(reference_n))
-        }
+        }.compact
       end
 
       private
+
+      def age_years
+        FluidAge.years(@sheet.value("fluid", "changed_on"), @today)
+      end
+
+      def heights_view
+        heights = Heights.new(@sheet)
+        {master_mm: heights.master_mm, lines: heights.lines, high_spots: heights.high_spots}
+      end
+
+      # Where hoses part: at the master by a stacked banjo, further out by a splitter. Washers are hose ends + 1.
+      def junctions
+        @sheet.parts_of("line").group_by { |line| line["from"] }.filter_map do |from, lines|
+          next if lines.size < 2
+          {at: from, kind: (from == Topology::ROOT) ? "stacked banjo" : "splitter", hoses: lines.size, washers: lines.size + 1}
+        end
+      end
+
+      # Bleed ports that are not at the top of their cavity, and the air that stays there.
+      def pockets
+        @sheet.parts_of("caliper").filter_map do |part|
+          angle, radius, depth = @sheet.values(part).values_at("port_angle", "cavity_radius", "cavity_depth").map(&:value)
+          next unless angle.positive?
+          {part: part["id"], angle_deg: angle, air_ml: Hydraulics::PortPocket.volume_ml(radius, depth, angle)}
+        end
+      end
 
       def brake_view(reference_n)
         loads = LOADS.map do |share|
@@ -54,7 +84,7 @@ module Sandbag
         values = @sheet.values(part).values.map do |value|
           field = value.field
           {field: field.name, label: field.label, type: field.type, unit: field.unit, choices: field.choices,
-           value: value.value, source: value.source, note: field.note}.compact
+           source: value.source, note: field.note}.compact.merge(value: value.value)
         end
         {id: part["id"], part: part["part"], label: part["label"], from: part["from"], values: values}.compact
       end

@@ -1,3 +1,4 @@
+import { Fragment } from "react";
 import { useTheme } from "styled-components";
 
 interface Props {
@@ -12,17 +13,20 @@ const LINE_HEIGHT = 19;
 /** The lines beside a part; the first is bold. */
 export function PartLabel({ x, y, lines, anchor = "start" }: Props) {
   const theme = useTheme();
+  // the space between the lines is not drawn; it parts the words for a screen reader
   return lines.map((line, index) => (
-    <text
-      key={line}
-      x={x}
-      y={y + index * LINE_HEIGHT}
-      textAnchor={anchor}
-      fontSize="16"
-      fill={index === 0 ? theme.ink : theme.quiet}
-      fontWeight={index === 0 ? 650 : 400}
-    >
-      {line}
-    </text>
+    <Fragment key={line}>
+      {" "}
+      <text
+        x={x}
+        y={y + index * LINE_HEIGHT}
+        textAnchor={anchor}
+        fontSize="16"
+        fill={index === 0 ? theme.ink : theme.quiet}
+        fontWeight={index === 0 ? 650 : 400}
+      >
+        {line}
+      </text>
+    </Fragment>
   ));
 }

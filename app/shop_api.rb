@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module App
+  # /api/shop
+  class ShopApi < Base
+    get "/" do
+      json 200, shop_view(shop)
+    end
+
+    put "/" do
+      set = Sandbag::Shop.new(body_for("changeShop"))
+      store.transaction { store.settings.write("shop", set.to_h) }
+      json 200, shop_view(set)
+    end
+
+    helpers do
+      def shop_view(shop)
+        shop.to_h.merge(display: shop.display, offered: Sandbag::Shop::UNITS.transform_values(&:keys))
+      end
+    end
+  end
+end

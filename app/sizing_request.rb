@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module App
+  # What a sizing was asked, as it came over the wire, turned into what the core takes.
+  class SizingRequest
+    FIELDS = {"bore" => "master", "push_offset" => "lever"}.freeze
+
+    # @param sheet [Sandbag::Circuit::Sheet]
+    # @param body [Hash] candidates, grid, school, band
+    def initialize(sheet, body)
+      @sheet = sheet
+      @body = body
+    end
+
+    # @return [Sandbag::Choose::Sizing]
+    def sizing
+      Sandbag::Choose::Sizing.new(@sheet, sizes: sizes, options: options, school: school)
+    end
+
+    # @return [Array<Sandbag::Choose::Option>]
+    def options
+      (@body["candidates"] || []).each_with_index.map do |candidate, index|
+        at("candidates/#{index}") { option(candidate) }
+      end
+    end
+
+    private
+
+    # Plain cylinders: the whole grid, or the usual ones when nothing else was asked for.
+    def sizes
+      return Sandbag::Choose::Sizing.grid(@sheet.kind) if @body["grid"]
+      @body["candidates"] ? [] : Sandbag::Choose::Sizing.usual(@sheet.kind)
+    end
+
+    def school
+      Sandbag::Choose::School.new(**{id: @body["school"], band: @body["band"]}.compact)
+    end
+
+    def option(candidate)
+      changes = (candidate["changes"] || []).map { |change| change.values_at("part", "field", "value") }
+      size = FIELDS.to_h { |name, part| [:"#{name}_mm", candidate[name] && read(name, part, candidate[name])] }
+      Sandbag::Choose::Option.new(@sheet, changes: changes, label: candidate["label"], key: candidate["key"], **size)
+    end
+
+    def read(name, part, typed)
+      field = Sandbag::Circuit::Field.of(part, @sheet.kind).find { |each| each.name == name }
+      at(name) { field.read(typed) }
+    end
+
+    def at(pointer)
+      yield
+    rescue Sandbag::Refusal => refusal
+      raise refusal.under(pointer)
+    end
+  end
+end

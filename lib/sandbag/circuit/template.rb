@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Circuit
+    # A new circuit's sheet from knowledge/circuit_templates.yml: parts with nothing entered yet.
+    module Template
+      # @return [Sheet]
+      # Refuses an unknown template.
+      def self.sheet(id)
+        row = Knowledge.find("circuit_templates", id)
+        raise Refusal.at("template", "there is no template “#{id}”", Knowledge.table("circuit_templates").map { |each| each["id"] }.join(", ")) unless row
+        Sheet.new("kind" => row["kind"], "parts" => singles(row) + row["parts"].map { |part| part.merge("values" => {}) })
+      end
+
+      def self.singles(row)
+        needed = Sheet::SINGLE + [(row["kind"] == "clutch_hand") ? nil : "vehicle"].compact
+        given = row["parts"].map { |part| part["part"] }
+        (needed - given).map { |part| {"id" => part, "part" => part, "values" => {}} }
+      end
+      private_class_method :singles
+    end
+  end
+end

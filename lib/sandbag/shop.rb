@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+module Sandbag
+  # What a shop sets once: display units, how cylinders are ranked, limits that new circuits start with. Stored values
+  # stay in the core's units whatever is shown.
+  class Shop
+    # dimension => units it may be shown in => decimals to add to those of the core's unit
+    UNITS = {
+      "length" => {"mm" => 0, "in" => 2},
+      "torque" => {"N·m" => 0, "lbf·ft" => 0, "lbf·in" => -1},
+      "pressure" => {"MPa" => 0, "bar" => -1, "psi" => -2},
+      "volume" => {"mL" => 0, "fl oz" => 2}
+    }.freeze
+
+    LIMITS = {"effort_hand" => 200.0, "effort_foot" => 350.0, "safe_gap" => 20.0}.freeze
+    LIMIT_RULES = {
+      "effort_hand" => {"type" => "measure", "dimension" => "force", "above" => 0, "max" => 1500},
+      "effort_foot" => {"type" => "measure", "dimension" => "force", "above" => 0, "max" => 1500},
+      "safe_gap" => {"type" => "measure", "dimension" => "length", "min" => 0, "max" => 100}
+    }.freeze
+
+    attr_reader :units, :school, :limits
+
+    # @param plain [Hash] units, school, band, limits; what is missing stands at its default
+    # Refuses, by field path, units that are not offered, unknown schools, an empty band, and limits out of range.
+    def initialize(plain = {})
+      @units = UNITS.to_h { |dimension, offered| [dimension, read_unit(dimension, offered, plain.dig("units", dimension))] }.freeze
+      @school = Choose::School.new(id: plain["school"] || Choose::School::IDS.first, band: read_band(plain["band"]))
+      @limits = LIMITS.to_h { |name, default| [name, read_limit(name, plain.dig("limits", name) || default)] }.freeze
+      freeze
+    end
+
+    def to_h
+      {"units" => units, "school" => school.id, "band" => school.band, "limits" => limits}
+    end
+
+    # @return [Hash] dimension => unit, factor from the core's unit, extra decimals
+    def display
+      followed = units.merge("metres" => (units["length"] == "in") ? "in" : "m")
+      followed.to_h do |dimension, unit|
+        [dimension, {unit: unit, factor: Units.convert(1, dimension.to_sym, unit), extra_decimals: UNITS.dig(dimension, unit) || 0}]
+      end
+    end
+
+    # A new circuit with the shop's own limits written in.
+    # @return [Circuit::Sheet]
+    def limit(sheet)
+      foot = %w[brake_foot brake_kart].include?(sheet.kind)
+      limited = sheet.change("target", "effort_limit", limits[foot ? "effort_foot" : "effort_hand"], "shop_setting")
+      foot ? limited : limited.change("lever", "safe_gap", limits["safe_gap"], "shop_setting")
+    end
+
+    private
+
+    def read_unit(dimension, offered, unit)
+      return offered.keys.first if unit.nil?
+      return unit if offered.key?(unit)
+      raise Refusal.at("units/#{dimension}", "#{dimension} is not shown in #{unit}", offered.keys.join(", "))
+    end
+
+    def read_band(band)
+      return Choose::School::DEFAULT_BAND if band.nil?
+      rule = {"type" => "measure", "dimension" => "number", "min" => 0, "max" => 1000}
+      band.each_with_index.map { |edge, index| at("band/#{index}") { Circuit::QuantityReader.new(rule, "the band").read(edge) } }
+    end
+
+    def read_limit(name, typed)
+      at("limits/#{name}") { Circuit::QuantityReader.new(LIMIT_RULES.fetch(name), name.tr("_", " ")).read(typed) }
+    end
+
+    def at(pointer)
+      yield
+    rescue Refusal => refusal
+      raise refusal.under(pointer)
+    end
+  end
+end

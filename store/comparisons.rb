@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+require "json"
+
+module Store
+  # Saved comparisons of cylinders on a circuit; `body` is what the sizing was asked.
+  class Comparisons
+    def initialize(database)
+      @comparisons = database[:comparisons]
+    end
+
+    # @return [Hash] the comparison; the one already there when the id was used before
+    def add(id:, circuit_id:, job_id:, name:, at:, body:)
+      @comparisons.insert_conflict(target: :id).insert(id: id, circuit_id: circuit_id, job_id: job_id, name: name, at: at, body: JSON.generate(body))
+      find(id)
+    end
+
+    def find(id)
+      read(@comparisons.first(id: id) || raise(Missing.new("comparison", id)))
+    end
+
+    # @return [Array<Hash>] of one circuit, newest first
+    def of_circuit(circuit_id)
+      @comparisons.where(circuit_id: circuit_id).order(Sequel.desc(:at)).map { |row| read(row) }
+    end
+
+    private
+
+    def read(row)
+      row.merge(body: JSON.parse(row[:body])).compact
+    end
+  end
+end
