@@ -30,7 +30,7 @@ module App
     def view(id)
       job = @store.jobs.find(id)
       state, circuit = state_of(job)
-      {**head(job, circuit), sheet: state.sheet.to_h, **state.to_h}
+      {**head(job, circuit), fitted: state.fitted.to_h, sheet: state.sheet.to_h, **state.to_h}
     end
 
     # @return [Array<Hash>] one line for each job

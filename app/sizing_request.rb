@@ -6,7 +6,7 @@ module App
     FIELDS = {"bore" => "master", "push_offset" => "lever"}.freeze
 
     # @param sheet [Sandbag::Circuit::Sheet]
-    # @param body [Hash] candidates, grid, school, band
+    # @param body [Hash] candidates, cylinders, school, band
     def initialize(sheet, body)
       @sheet = sheet
       @body = body
@@ -26,10 +26,13 @@ module App
 
     private
 
-    # Plain cylinders: the whole grid, or the usual ones when nothing else was asked for.
+    # Plain cylinders; the usual ones when nothing else was asked for.
     def sizes
-      return Sandbag::Choose::Sizing.grid(@sheet.kind) if @body["grid"]
-      @body["candidates"] ? [] : Sandbag::Choose::Sizing.usual(@sheet.kind)
+      case @body["cylinders"] || (@body["candidates"] ? "none" : "usual")
+      when "all" then Sandbag::Choose::Sizing.grid(@sheet.kind)
+      when "usual" then Sandbag::Choose::Sizing.usual(@sheet.kind)
+      else []
+      end
     end
 
     def school

@@ -58,6 +58,7 @@ RSpec.describe "Bleeding by foot switch", :browser do
     served.start
     expect(session).not_to have_content("Server away", wait: 12)
     expect(session).to have_css("[data-figure='strokes']", text: "12")
+    session.document.synchronize(8, errors: [RuntimeError]) { api("/jobs/job-tourer-front/entries")["items"].size >= before + 5 || raise("on the way") }
     items = api("/jobs/job-tourer-front/entries")["items"]
     expect(items.size).to eq before + 5
     expect(items.last(5).map { |entry| entry["kind"] }.uniq).to eq ["stroke"]

@@ -5,7 +5,7 @@ require "tmpdir"
 RSpec.describe Store::Database do
   around { |example| Dir.mktmpdir { |folder| @folder = folder and example.run } }
 
-  let(:database) { described_class.open("#{@folder}/a.db") }
+  let!(:database) { described_class.open("#{@folder}/a.db") }
 
   after { database.disconnect }
 

@@ -76,9 +76,9 @@ module Sandbag
       end
 
       def target_view
-        {effort_n: @target["effort"], effort_tolerance_n: @target["effort_tolerance"], effort_limit_n: @target["effort_limit"],
+        {deceleration_m_s2: @target["deceleration"], effort_n: @target["effort"], effort_tolerance_n: @target["effort_tolerance"], effort_limit_n: @target["effort_limit"],
          travel_mm: @target["travel"], travel_tolerance_mm: @target["travel_tolerance"],
-         available_travel_mm: @circuit.lever.available_travel_mm}
+         available_travel_mm: @circuit.lever.available_travel_mm}.compact
       end
     end
   end

@@ -35,6 +35,11 @@ module Sandbag
         @row["dimension"] ? Units.unit(@row["dimension"].to_sym) : ""
       end
 
+      # @return [String, nil]
+      def dimension
+        @row["dimension"]
+      end
+
       def choices
         @row["choices"]
       end

@@ -83,7 +83,7 @@ module Sandbag
       def part_view(part)
         values = @sheet.values(part).values.map do |value|
           field = value.field
-          {field: field.name, label: field.label, type: field.type, unit: field.unit, choices: field.choices,
+          {field: field.name, label: field.label, type: field.type, dimension: field.dimension, unit: field.unit, choices: field.choices,
            source: value.source, note: field.note}.compact.merge(value: value.value)
         end
         {id: part["id"], part: part["part"], label: part["label"], from: part["from"], values: values}.compact

@@ -5,12 +5,13 @@ module Sandbag
     # A job as its journal tells it, on a circuit: each stage's own findings and figures. Everything is computed from the
     # entries in force; nothing is kept.
     class State
-      attr_reader :journal, :sheet, :ask, :choose, :bleed, :feel, :close
+      attr_reader :journal, :fitted, :sheet, :ask, :choose, :bleed, :feel, :close
 
       # @param journal [Journal]
       # @param fitted [Circuit::Sheet] the circuit as the machine's record has it
       def initialize(journal, fitted)
         @journal = journal
+        @fitted = fitted
         @ask = Ask::Stage.new(journal.of("ask"), fitted)
         @choose = Choose::Stage.new(journal.of("choose"), fitted, @ask)
         @sheet = @choose.sheet

@@ -5,6 +5,8 @@ import { JobPage } from "../job/JobPage";
 import { Theme } from "../kit/theme";
 import { MachinePage } from "../machines/MachinePage";
 import { Machines } from "../machines/Machines";
+import { ShopPage } from "../shop/ShopPage";
+import { SizerPage } from "../sizer/SizerPage";
 import { Lost } from "./Lost";
 import { outbox, queryClient } from "./server";
 import { Shell } from "./Shell";
@@ -19,6 +21,8 @@ const router = createBrowserRouter([
       { path: "/machines", element: <Machines /> },
       { path: "/machines/:id", element: <MachinePage /> },
       { path: "/jobs/:id/:stage?", element: <JobPage /> },
+      { path: "/sizer", element: <SizerPage /> },
+      { path: "/shop", element: <ShopPage /> },
       { path: "*", element: <Lost /> },
     ],
   },

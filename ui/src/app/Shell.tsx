@@ -74,6 +74,8 @@ export function Shell() {
             Bench
           </NavLink>
           <NavLink to="/machines">Machines</NavLink>
+          <NavLink to="/sizer">Sizer</NavLink>
+          <NavLink to="/shop">Shop</NavLink>
         </nav>
         <OutboxStatus />
         <Button onPress={turn}>{name === "light" ? "Dark" : "Light"}</Button>

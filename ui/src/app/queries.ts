@@ -1,6 +1,21 @@
-import { queryOptions } from "@tanstack/react-query";
+import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { call } from "./api";
-import type { JobLine, Job, Knowledge, Machine, MachineLine, Sheet, Sizing } from "./api";
+import type {
+  Candidate,
+  Circuit,
+  Comparison,
+  Explanation,
+  Job,
+  JobLine,
+  Knowledge,
+  LeverCurves,
+  Machine,
+  MachineLine,
+  Sheet,
+  Shop,
+  Sizing,
+  SizingRequest,
+} from "./api";
 
 interface Page<Item> {
   items: Item[];
@@ -18,7 +33,12 @@ export const jobQuery = (id: string) =>
 
 export const machinesQuery = queryOptions({
   queryKey: ["machines"],
-  queryFn: () => call<Page<MachineLine>>("GET", "/machines"),
+  queryFn: () => call<Page<MachineLine>>("GET", "/machines?limit=100"),
+});
+
+export const retiredMachinesQuery = queryOptions({
+  queryKey: ["machines", "retired"],
+  queryFn: () => call<Page<MachineLine>>("GET", "/machines?limit=100&retired=true"),
 });
 
 export const machineQuery = (id: string) =>
@@ -30,16 +50,40 @@ export const knowledgeQuery = queryOptions({
   staleTime: Infinity,
 });
 
-export const sizingQuery = (sheet: Sheet, candidates: SizeTyped[]) =>
+export const shopQuery = queryOptions({
+  queryKey: ["shop"],
+  queryFn: () => call<Shop>("GET", "/shop"),
+  staleTime: 60_000,
+});
+
+export const circuitQuery = (id: string) =>
   queryOptions({
-    queryKey: ["sizing", sheet, candidates],
-    queryFn: () =>
-      call<Sizing>("POST", "/compute/sizings", candidates.length > 0 ? { sheet, candidates } : { sheet }),
-    placeholderData: (previous: Sizing | undefined) => previous,
+    queryKey: ["circuit", id],
+    queryFn: () => call<Circuit>("GET", `/circuits/${id}`),
+    enabled: id !== "",
+  });
+
+export const comparisonQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["comparison", id],
+    queryFn: () => call<Comparison>("GET", `/comparisons/${id}`),
+    enabled: id !== "",
+  });
+
+/** A computing endpoint: the same question has the same answer, and the last one stays on show while the next is worked out. */
+const computed = <Answer>(what: string, body: unknown) =>
+  queryOptions({
+    queryKey: [what, body],
+    queryFn: () => call<Answer>("POST", `/compute/${what}`, body),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
     retry: false,
   });
 
-export interface SizeTyped {
-  bore: string | number;
-  push_offset: string | number;
-}
+export const sizingQuery = (request: SizingRequest) => computed<Sizing>("sizings", request);
+
+export const curvesQuery = (sheet: Sheet, candidates: Candidate[]) =>
+  computed<LeverCurves>("lever-curves", { sheet, candidates });
+
+export const explanationQuery = (sheet: Sheet, candidate: Candidate) =>
+  computed<Explanation>("explanations", { sheet, candidate });

@@ -7,14 +7,16 @@ interface Props {
   part: PartView;
   x: number;
   y: number;
+  fluid: string;
   lines: string[];
   isPicked: boolean;
+  hasPocket: boolean;
 }
 
 const SCALE = 0.62;
 
 /** A caliper cut across its disc: pistons to scale on the sides they stand, nipples on top. */
-export function CaliperShape({ part, x, y, lines, isPicked }: Props) {
+export function CaliperShape({ part, x, y, fluid, lines, isPicked, hasPocket }: Props) {
   const theme = useTheme();
   const pistons = numbersOf(part, "pistons");
   const opposed = textOf(part, "build") === "opposed";
@@ -38,9 +40,9 @@ export function CaliperShape({ part, x, y, lines, isPicked }: Props) {
         strokeWidth="4"
       />
       <rect x="-4" y={-height / 2 - 8} width="8" height={height + 34} fill={theme.line} />
-      <Pistons diameters={near} height={height} left={-44} />
+      <Pistons fluid={fluid} diameters={near} height={height} left={-44} />
       {opposed ? (
-        <Pistons diameters={far} height={height} left={14} />
+        <Pistons fluid={fluid} diameters={far} height={height} left={14} />
       ) : (
         <path d={`M14 ${-height / 2 + 12}v${height - 24}`} stroke={theme.tube} strokeWidth="7" />
       )}
@@ -49,12 +51,30 @@ export function CaliperShape({ part, x, y, lines, isPicked }: Props) {
           <path d="M0 0v-7M-6-7H6M-4-7v-9h8v9" fill="none" stroke={theme.ink} strokeWidth="3.500" />
         </g>
       ))}
+      {hasPocket ? (
+        <path
+          d={`M26 ${-height / 2 - 26}h16l-8-13Z`}
+          fill={theme.panel}
+          stroke={theme.stop}
+          strokeWidth="3"
+        />
+      ) : null}
       <PartLabel x={66} y={-4} lines={lines} />
     </g>
   );
 }
 
-function Pistons({ diameters, height, left }: { diameters: number[]; height: number; left: number }) {
+function Pistons({
+  diameters,
+  height,
+  left,
+  fluid,
+}: {
+  diameters: number[];
+  height: number;
+  left: number;
+  fluid: string;
+}) {
   const theme = useTheme();
   const total = diameters.reduce((sum, diameter) => sum + diameter * SCALE, 0);
   const gap = (height - total) / (diameters.length + 1);
@@ -69,7 +89,7 @@ function Pistons({ diameters, height, left }: { diameters: number[]; height: num
       width="30"
       height={diameter * SCALE}
       rx="2"
-      fill={theme.fresh}
+      fill={fluid}
       stroke={theme.ink}
       strokeWidth="2.500"
     />

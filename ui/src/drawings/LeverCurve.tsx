@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import { line } from "d3-shape";
 import { useTheme } from "styled-components";
+import { useUnits } from "../app/useUnits";
 import type { CurvePoint, Feel } from "../app/api";
 import { Axes } from "./Axes";
 
@@ -19,16 +20,21 @@ const EDGE = { left: 56, right: 20, top: 18, bottom: 46 };
 /** Force up, travel across: as a lever is pulled. Dashed what is expected without air, solid what the readings say. */
 export function LeverCurve({ expected, fitted, readings = [], referenceN }: Props) {
   const theme = useTheme();
+  const units = useUnits();
+  const travel = (point: { travel_mm: number }) => units.amount("length", point.travel_mm);
   const all = [...expected, ...(fitted ?? []), ...readings];
   const forces = all.map((point) => point.force_n);
-  const travels = all.map((point) => point.travel_mm);
+  const travels = all.map(travel);
   const x = scaleLinear(
-    [Math.max(0, Math.min(...travels) - 2), Math.max(...travels) + 1],
+    [
+      Math.max(0, Math.min(...travels) - units.amount("length", 2)),
+      Math.max(...travels) + units.amount("length", 1),
+    ],
     [EDGE.left, WIDTH - EDGE.right],
   ).nice(6);
   const y = scaleLinear([0, Math.max(...forces) * 1.06], [HEIGHT - EDGE.bottom, EDGE.top]).nice(5);
   const path = line<CurvePoint>(
-    (point) => x(point.travel_mm),
+    (point) => x(travel(point)),
     (point) => y(point.force_n),
   );
   return (
@@ -39,7 +45,7 @@ export function LeverCurve({ expected, fitted, readings = [], referenceN }: Prop
         edge={EDGE}
         width={WIDTH}
         height={HEIGHT}
-        xLabel="Lever travel, mm"
+        xLabel={`Lever travel, ${units.unit("length")}`}
         yLabel="Force, N"
       />
       {referenceN === undefined ? null : (
@@ -64,7 +70,7 @@ export function LeverCurve({ expected, fitted, readings = [], referenceN }: Prop
       <path d={path(expected) ?? ""} fill="none" stroke={theme.act} strokeWidth="3" strokeDasharray="10 7" />
       {fitted ? <path d={path(fitted) ?? ""} fill="none" stroke={theme.focus} strokeWidth="4" /> : null}
       {readings.map((reading) => (
-        <g key={reading.id} transform={`translate(${x(reading.travel_mm)} ${y(reading.force_n)})`}>
+        <g key={reading.id} transform={`translate(${x(travel(reading))} ${y(reading.force_n)})`}>
           {reading.set_aside ? (
             <path d="M-6-6 6 6M6-6-6 6" stroke={theme.quiet} strokeWidth="3" />
           ) : reading.outlier ? (

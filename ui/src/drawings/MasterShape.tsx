@@ -9,6 +9,7 @@ import { PartTarget } from "./PartTarget";
 interface Props {
   at: { x: number; y: number };
   parts: PartView[];
+  fluid: string;
   picked: string | undefined;
   onPick: (id: string) => void;
 }
@@ -16,7 +17,7 @@ interface Props {
 const LONGEST_STROKE = 60;
 
 /** Reservoir over the master, its bore and piston to scale of one another, and the lever that pushes it. */
-export function MasterShape({ at, parts, picked, onPick }: Props) {
+export function MasterShape({ at, parts, fluid, picked, onPick }: Props) {
   const theme = useTheme();
   const [master, lever, reservoir] = (["master", "lever", "reservoir"] as const).map((kind) =>
     parts.find((part) => part.part === kind),
@@ -41,7 +42,7 @@ export function MasterShape({ at, parts, picked, onPick }: Props) {
       <PartTarget {...target(reservoir)}>
         <path d={`M${tank - 6}-116h92`} stroke={tone(reservoir)} strokeWidth="9" strokeLinecap="round" />
         <path d={`M${tank}-110h80v56h-80Z`} fill={theme.panel} />
-        <path d={`M${tank}-96h80v42h-80Z`} fill={theme.fresh} />
+        <path d={`M${tank}-96h80v42h-80Z`} fill={fluid} />
         <path d={`M${tank}-110v56h80v-56`} fill="none" stroke={tone(reservoir)} strokeWidth="5" />
         {remote ? null : <path d="M-12-54v22M6-54v22" stroke={theme.tube} strokeWidth="4" />}
         <PartLabel x={tank - 16} y={-76} anchor="end" lines={lines(reservoir)} />
@@ -57,7 +58,7 @@ export function MasterShape({ at, parts, picked, onPick }: Props) {
           stroke={tone(master)}
           strokeWidth="4"
         />
-        <rect x={-stroke / 2} y={-bore / 2} width={stroke} height={bore} fill={theme.fresh} />
+        <rect x={-stroke / 2} y={-bore / 2} width={stroke} height={bore} fill={fluid} />
         <rect x={stroke / 2 - 34} y={-bore / 2} width="34" height={bore} fill={theme.tube} />
         <path d={`M${stroke / 2 - 34} ${-bore / 2}l-8 6v${bore - 12}l8 6Z`} fill={theme.ink} />
         <path d={`M0 ${bore / 2 + 12}v12`} stroke={theme.tube} strokeWidth="13" />

@@ -1,6 +1,6 @@
 import styled, { useTheme } from "styled-components";
 import type { Bleed } from "../app/api";
-import { figure } from "../kit/format";
+import { useUnits } from "../app/useUnits";
 
 interface Props {
   reservoir: Bleed["reservoir"];
@@ -24,6 +24,7 @@ const Drawing = styled.svg`
 /** The reservoir as the count has drawn it down: MAX at the top mark, the port's cover level at the bottom one. */
 export function ReservoirDrawing({ reservoir, topUpMl }: Props) {
   const theme = useTheme();
+  const units = useUnits();
   const share = reservoir.left_ml / reservoir.full_ml;
   const level = FLOOR - share * (FLOOR - TOP);
   const topUpLevel = TOP + (topUpMl / reservoir.full_ml) * (FLOOR - TOP);
@@ -32,7 +33,7 @@ export function ReservoirDrawing({ reservoir, topUpMl }: Props) {
     <Drawing
       viewBox="0 0 170 262"
       role="img"
-      aria-label={`Reservoir: about ${figure(reservoir.left_ml, 0)} of ${figure(reservoir.full_ml, 0)} millilitres above the port`}
+      aria-label={`Reservoir: about ${units.bare("volume", reservoir.left_ml, 0)} of ${units.say("volume", reservoir.full_ml, 0)} above the port`}
     >
       <path d="M10 26h118" stroke={theme.tube} strokeWidth="12" strokeLinecap="round" />
       <path d="M18 34h102v192H18Z" fill={theme.panel} />
@@ -58,7 +59,7 @@ export function ReservoirDrawing({ reservoir, topUpMl }: Props) {
           fontWeight="700"
           fill={share > 0.16 ? "#201703" : theme.ink}
         >
-          {figure(reservoir.left_ml, 0)} mL
+          {units.say("volume", reservoir.left_ml, 0)}
         </text>
       </g>
     </Drawing>

@@ -7,12 +7,14 @@ interface Props {
   part: PartView;
   x: number;
   y: number;
+  fluid: string;
   lines: string[];
   isPicked: boolean;
+  hasPocket: boolean;
 }
 
 /** A clutch slave with its piston and pushrod. */
-export function SlaveShape({ part, x, y, lines, isPicked }: Props) {
+export function SlaveShape({ part, x, y, fluid, lines, isPicked }: Props) {
   const theme = useTheme();
   const bore = 18 + numberOf(part, "bore");
   return (
@@ -27,7 +29,7 @@ export function SlaveShape({ part, x, y, lines, isPicked }: Props) {
         stroke={isPicked ? theme.focus : theme.tube}
         strokeWidth="4"
       />
-      <rect x="-40" y={-bore / 2} width="42" height={bore} fill={theme.fresh} />
+      <rect x="-40" y={-bore / 2} width="42" height={bore} fill={fluid} />
       <rect x="2" y={-bore / 2} width="32" height={bore} fill={theme.tube} />
       <path d="M34 0h62" stroke={theme.ink} strokeWidth="9" strokeLinecap="round" />
       <path d={`M-30 ${-bore / 2 - 10}v-8M-36 ${-bore / 2 - 18}h12`} stroke={theme.ink} strokeWidth="3.500" />

@@ -1,65 +1,87 @@
-import type { PartView } from "../app/api";
+import type { CircuitFigures, PartView } from "../app/api";
 
-export interface Placed {
-  part: PartView;
+export interface Point {
   x: number;
   y: number;
 }
 
 export interface Hose {
   part: PartView;
-  from: { x: number; y: number };
-  to: { x: number; y: number };
+  from: Point;
+  to: Point;
+  /** Where it climbs above both its ends. */
+  peak?: Point | undefined;
 }
 
 export interface CircuitLayout {
   width: number;
   height: number;
-  master: { x: number; y: number };
-  ends: Placed[];
+  master: Point;
+  ends: (Point & { part: PartView })[];
   hoses: Hose[];
 }
 
 const END_WIDTH = 250;
-const TOP = 150;
-const STEP = 120;
 const NARROWEST = 620;
+/** Room above the highest point for the reservoir, below the lowest for a caliper. */
+const HEAD = 150;
+const FOOT = 125;
+/** The tallest and the shortest a circuit is drawn between its highest and lowest point. */
+const TALLEST = 200;
+const SHORTEST = 100;
+const PX_PER_MM = 0.3;
+/** A caliper hangs this far under the end of its hose. */
+const DROP = 58;
 
-/** Where each part of the tree stands: far ends side by side, every hose one step further down than what feeds it. */
-export function layOut(parts: PartView[]): CircuitLayout {
+/** Places every part: across by the tree, down to relative height. */
+export function layOut(figures: CircuitFigures): CircuitLayout {
+  const { parts, heights } = figures;
   const ends = parts.filter((part) => part.part === "caliper" || part.part === "slave");
   const lines = parts.filter((part) => part.part === "line");
-  const fed = (id: string) => [...lines, ...ends].filter((part) => part.from === id);
-  const width = Math.max(NARROWEST, ends.length * END_WIDTH);
-  const left = (width - (ends.length - 1) * END_WIDTH) / 2;
-  const columns = new Map(ends.map((part, index) => [part.id, left + index * END_WIDTH]));
+  const spots = new Map(heights.high_spots.map((spot) => [spot.line, spot.height_mm]));
+  const all = [
+    heights.master_mm,
+    ...heights.lines.flatMap((line) => [line.start_mm, line.end_mm]),
+    ...spots.values(),
+  ];
+  const highest = Math.max(...all);
+  const span = highest - Math.min(...all);
+  const drawn = Math.max(SHORTEST, Math.min(TALLEST, span * PX_PER_MM));
+  const y = (mm: number) => HEAD + (span > 0 ? ((highest - mm) / span) * drawn : 0);
 
+  const width = Math.max(NARROWEST, ends.length * END_WIDTH);
+  const left = ends.length === 1 ? width * 0.62 : (width - (ends.length - 1) * END_WIDTH) / 2;
+  const columns = new Map(ends.map((part, index) => [part.id, left + index * END_WIDTH]));
   const column = (id: string): number => {
     const own = columns.get(id);
     if (own !== undefined) return own;
-    const below = fed(id).map((part) => column(part.id));
+    const below = [...lines, ...ends].filter((part) => part.from === id).map((part) => column(part.id));
     return below.reduce((sum, x) => sum + x, 0) / Math.max(1, below.length);
   };
-  const depth = (id: string): number => {
-    const part = [...lines, ...ends].find((each) => each.id === id);
-    return part?.from === undefined || part.from === "master" ? 0 : depth(part.from) + 1;
-  };
 
-  const deepest = Math.max(1, ...ends.map((part) => depth(part.id)));
-  const master = { x: width / 2, y: TOP };
-  const footOf = (line: PartView) => {
-    const feedsEnd = ends.some((end) => end.from === line.id);
-    return { x: column(line.id), y: TOP + STEP * (feedsEnd ? deepest : depth(line.id) + 1) };
+  const master = { x: ends.length === 1 ? width * 0.42 : width / 2, y: y(heights.master_mm) };
+  const foot = (line: PartView): Point => {
+    const end = heights.lines.find((each) => each.line === line.id)?.end_mm ?? 0;
+    const isLast = ends.some((part) => part.from === line.id);
+    return { x: isLast ? column(line.id) : (column(line.id) + master.x) / 2, y: y(end) };
   };
-  const headOf = (line: PartView) => {
+  const head = (line: PartView): Point => {
     const feeder = lines.find((each) => each.id === line.from);
-    return feeder ? footOf(feeder) : master;
+    return feeder ? foot(feeder) : master;
   };
+  const hoses = lines.map((part) => {
+    const [from, to] = [head(part), foot(part)];
+    const peak = spots.get(part.id);
+    return { part, from, to, peak: peak === undefined ? undefined : { x: (from.x + to.x) / 2, y: y(peak) } };
+  });
   return {
     width,
-    height: TOP + STEP * deepest + 150,
+    height: HEAD + drawn + FOOT,
     master,
-    ends: ends.map((part) => ({ part, x: columns.get(part.id) ?? master.x, y: TOP + STEP * deepest + 58 })),
-    hoses: lines.map((part) => ({ part, from: headOf(part), to: footOf(part) })),
+    ends: ends.map((part) => {
+      const line = lines.find((each) => each.id === part.from);
+      return { part, x: columns.get(part.id) ?? master.x, y: (line ? foot(line).y : master.y) + DROP };
+    }),
+    hoses,
   };
 }

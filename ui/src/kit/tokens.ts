@@ -73,4 +73,14 @@ export const fluidColours: Record<string, string> = {
   as_fresh: "#ecc964",
 };
 
+/** Fluid by its age, straw to coffee; unknown is drawn as the worst. */
+export const fluidLooks: Record<string, string> = {
+  fresh: "#ecc964",
+  straw: "#d9a93a",
+  amber: "#b9781f",
+  tea: "#8a5522",
+  coffee: "#5a3719",
+  unknown: "#5a3719",
+};
+
 export const space = (steps: number): string => `${steps * 0.5}rem`;

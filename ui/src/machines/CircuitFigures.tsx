@@ -1,9 +1,11 @@
+import { useUnits } from "../app/useUnits";
 import type { CircuitFigures as Figures } from "../app/api";
 import { LeverCurve } from "../drawings/LeverCurve";
 import { figure } from "../kit/format";
 import { Quiet, Table } from "../kit/layout";
 
 export function CircuitFigures({ figures }: { figures: Figures }) {
+  const units = useUnits();
   return (
     <>
       <Table aria-label="Lever under load">
@@ -19,22 +21,23 @@ export function CircuitFigures({ figures }: { figures: Figures }) {
           {figures.loads.map((load) => (
             <tr key={load.force_n}>
               <td>{figure(load.force_n, 0)} N</td>
-              <td>{figure(load.pressure_mpa, 2)} MPa</td>
-              <td>{figure(load.stroke_mm, 2)} mm</td>
-              <td>{figure(load.travel_mm, 1)} mm</td>
+              <td>{units.say("pressure", load.pressure_mpa, 2)}</td>
+              <td>{units.say("length", load.stroke_mm, 2)}</td>
+              <td>{units.say("length", load.travel_mm, 1)}</td>
             </tr>
           ))}
         </tbody>
       </Table>
       <Quiet>
         Lever ratio {figure(figures.lever_ratio, 2)}, volume ratio {figure(figures.volume_ratio, 1)}, force
-        ratio {figure(figures.force_ratio, 1)}, {figure(figures.stroke_ml, 2)} mL a stroke.{" "}
+        ratio {figure(figures.force_ratio, 1)}, {units.say("volume", figures.stroke_ml, 2)} a stroke.{" "}
         {figure(figures.reference.force_n, 0)} N is the {figures.reference.why}.
       </Quiet>
       {figures.lift ? (
         <Quiet>
-          Slave lift at full stroke {figure(figures.lift.full_stroke_mm, 2)} mm; needed{" "}
-          {figure(figures.lift.needed_mm, 2)} with a margin of {figure(figures.lift.margin_mm, 2)} mm.
+          Slave lift at full stroke {units.say("length", figures.lift.full_stroke_mm, 2)}; needed{" "}
+          {units.bare("length", figures.lift.needed_mm, 2)} with a margin of{" "}
+          {units.say("length", figures.lift.margin_mm, 2)}.
         </Quiet>
       ) : (
         <LeverCurve expected={figures.curve} referenceN={figures.reference.force_n} />

@@ -1,8 +1,16 @@
-import { useState } from "react";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { Link } from "react-router";
+import { call } from "../app/api";
 import type { Circuit } from "../app/api";
 import { CircuitDrawing } from "../drawings/CircuitDrawing";
-import { Panel, Split } from "../kit/layout";
+import { Button } from "../kit/Button";
+import { download, svgText } from "../kit/download";
+import { EntryField } from "../kit/EntryField";
+import { Panel, Row, Split } from "../kit/layout";
+import { Notice } from "../kit/Notice";
 import { CircuitFigures } from "./CircuitFigures";
+import { CircuitWarnings } from "./CircuitWarnings";
 import { PartValues } from "./PartValues";
 
 interface Props {
@@ -13,14 +21,35 @@ interface Props {
 /** A circuit drawn from its values; the values of the part that was picked; what follows from them. */
 export function CircuitSheet({ machineId, circuit }: Props) {
   const [picked, setPicked] = useState("master");
+  const drawing = useRef<SVGSVGElement>(null);
+  const queryClient = useQueryClient();
+  const rename = useMutation({
+    mutationFn: (name: string) =>
+      call<Circuit>("PUT", `/circuits/${circuit.id}`, { name, sheet: circuit.sheet }),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: ["machine", machineId] }),
+  });
   const { figures } = circuit;
   const part = figures.parts.find((each) => each.id === picked) ?? figures.parts[0];
+  const exportSvg = () =>
+    drawing.current && download("circuit.svg", "image/svg+xml", svgText(drawing.current));
   return (
     <Split $left="1.45fr">
       <Panel>
+        {rename.isError ? <Notice tone="warn">{rename.error.message}</Notice> : null}
         <h2>{circuit.name}</h2>
-        <CircuitDrawing parts={figures.parts} picked={part?.id} onPick={setPicked} />
+        <CircuitDrawing ref={drawing} figures={figures} picked={part?.id} onPick={setPicked} />
+        <CircuitWarnings figures={figures} />
         <CircuitFigures figures={figures} />
+        <EntryField
+          key={circuit.name}
+          label="Circuit is called"
+          value={circuit.name}
+          onFinish={(name) => rename.mutate(name)}
+        />
+        <Row>
+          <Button onPress={exportSvg}>SVG of the circuit</Button>
+          <Link to={`/sizer?circuit=${circuit.id}`}>Open in the Sizer</Link>
+        </Row>
       </Panel>
       {part ? (
         <PartValues key={part.id} machineId={machineId} circuit={circuit} part={part} onPick={setPicked} />

@@ -1,41 +1,55 @@
 import { useQuery } from "@tanstack/react-query";
-import { useParams, useSearchParams } from "react-router";
+import { Link, useParams, useSearchParams } from "react-router";
 import type { Machine } from "../app/api";
 import { machineQuery } from "../app/queries";
 import { JobRow } from "../bench/JobRow";
 import { Choice } from "../kit/Choice";
+import { whenSaid } from "../kit/format";
 import { Loaded } from "../kit/Loaded";
-import { Page, Panel, Quiet } from "../kit/layout";
+import { Page, Panel } from "../kit/layout";
 import { useTitle } from "../kit/useTitle";
+import { AddCircuit } from "./AddCircuit";
 import { CircuitSheet } from "./CircuitSheet";
+import { MachineHead } from "./MachineHead";
 
 export function MachinePage() {
   const { id = "" } = useParams();
   const machine = useQuery(machineQuery(id));
-  return <Loaded query={machine}>{(data) => <MachineRecord machine={data} />}</Loaded>;
+  return <Loaded query={machine}>{(data) => <MachineRecord key={data.id} machine={data} />}</Loaded>;
 }
 
 function MachineRecord({ machine }: { machine: Machine }) {
   const [search, setSearch] = useSearchParams();
   useTitle(machine.name);
+  const show = (circuitId: string) => setSearch({ circuit: circuitId }, { replace: true });
   const circuit = machine.circuits.find((each) => each.id === search.get("circuit")) ?? machine.circuits[0];
   const jobs = machine.jobs.filter((job) => job.circuit.id === circuit?.id);
+  const comparisons = machine.comparisons.filter((each) => each.circuit_id === circuit?.id);
   return (
     <Page>
-      <header>
-        <h1>{machine.name}</h1>
-        <Quiet>{machine.note}</Quiet>
-      </header>
+      <MachineHead machine={machine} />
       {machine.circuits.length > 1 ? (
         <Choice
           label="Circuit"
           isLabelHidden
           options={machine.circuits.map(({ id, name }) => ({ id, label: name }))}
           value={circuit?.id}
-          onChange={(id) => setSearch({ circuit: id }, { replace: true })}
+          onChange={show}
         />
       ) : null}
       {circuit ? <CircuitSheet key={circuit.id} machineId={machine.id} circuit={circuit} /> : null}
+      {comparisons.length > 0 ? (
+        <Panel>
+          <h2>Saved comparisons</h2>
+          <ul>
+            {comparisons.map((each) => (
+              <li key={each.id}>
+                <Link to={`/sizer?comparison=${each.id}`}>{each.name}</Link>, {whenSaid(each.at)}
+              </li>
+            ))}
+          </ul>
+        </Panel>
+      ) : null}
       {jobs.length > 0 ? (
         <Panel>
           <h2>Jobs on this circuit</h2>
@@ -46,6 +60,7 @@ function MachineRecord({ machine }: { machine: Machine }) {
           </ul>
         </Panel>
       ) : null}
+      <AddCircuit machine={machine} onAdded={show} />
     </Page>
   );
 }

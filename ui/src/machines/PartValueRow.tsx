@@ -1,7 +1,10 @@
 import styled from "styled-components";
+import { useUnits } from "../app/useUnits";
 import type { CircuitChange, PartValue } from "../app/api";
 import { EntryField } from "../kit/EntryField";
 import { size } from "../kit/format";
+import { asDimension, typedList } from "../kit/units";
+import type { Dimension, Units } from "../kit/units";
 import { Picker } from "../kit/Picker";
 import { choiceName, SOURCES } from "./partNames";
 
@@ -27,6 +30,8 @@ const Line = styled.li`
 
 export function PartValueRow({ value, error, onChange }: Props) {
   const source = (value.source === "default" ? "measured" : value.source) as Source;
+  const units = useUnits();
+  const dimension = asDimension(value.dimension);
   const sources = Object.entries(SOURCES).map(([id, label]) => ({ id, label }));
   const changeSource = (id: string) =>
     id === "default" ? onChange(null, undefined) : onChange(value.value, id as Source);
@@ -43,10 +48,10 @@ export function PartValueRow({ value, error, onChange }: Props) {
         <EntryField
           key={JSON.stringify(value.value)}
           label={value.label}
-          unit={value.unit}
-          value={shown(value.value)}
+          unit={dimension ? units.unit(dimension) : value.unit}
+          value={shown(value.value, dimension, units)}
           error={error}
-          onFinish={(typed) => onChange(typed, source)}
+          onFinish={(typed) => onChange(typedAs(value, dimension, units, typed), source)}
         />
       )}
       <Picker
@@ -61,8 +66,14 @@ export function PartValueRow({ value, error, onChange }: Props) {
   );
 }
 
-function shown(value: PartValue["value"]): string {
+function typedAs(value: PartValue, dimension: Dimension | undefined, units: Units, text: string): string {
+  if (!dimension) return text;
+  return value.type === "measures" ? typedList(units, dimension, text) : units.typed(dimension, text);
+}
+
+function shown(value: PartValue["value"], dimension: Dimension | undefined, units: Units): string {
+  const say = (number: number) => (dimension ? units.size(dimension, number) : size(number));
   if (value === null) return "";
-  if (Array.isArray(value)) return value.map(size).join(" ");
-  return typeof value === "number" ? size(value) : value;
+  if (Array.isArray(value)) return value.map(say).join(" ");
+  return typeof value === "number" ? say(value) : value;
 }

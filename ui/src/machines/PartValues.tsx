@@ -1,12 +1,14 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import styled from "styled-components";
 import { call, Refused, worded } from "../app/api";
-import type { Circuit, CircuitChange, PartView } from "../app/api";
+import type { Circuit, CircuitChange, PartView, Sheet } from "../app/api";
 import { Panel, Quiet } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { Picker } from "../kit/Picker";
+import { PartStructure } from "./PartStructure";
 import { PartValueRow } from "./PartValueRow";
 import { partName } from "./partNames";
+import { WhichSize } from "./WhichSize";
 
 interface Props {
   machineId: string;
@@ -23,13 +25,20 @@ const Rows = styled.ul`
 /** Every value of one part with its source; a changed one is stored and everything that follows is worked out again. */
 export function PartValues({ machineId, circuit, part, onPick }: Props) {
   const queryClient = useQueryClient();
+  const onSuccess = () => queryClient.invalidateQueries({ queryKey: ["machine", machineId] });
   const change = useMutation({
     mutationFn: (changed: CircuitChange) =>
       call<Circuit>("PATCH", `/circuits/${circuit.id}`, { changes: [changed] }),
-    onSuccess: () => queryClient.invalidateQueries({ queryKey: ["machine", machineId] }),
+    onSuccess,
+  });
+  const replace = useMutation({
+    mutationFn: (sheet: Sheet) =>
+      call<Circuit>("PUT", `/circuits/${circuit.id}`, { name: circuit.name, sheet }),
+    onSuccess,
   });
   const refused = change.error instanceof Refused ? change.error.problem.errors[0] : undefined;
   const refusedField = change.variables?.field;
+  const fault = replace.error ?? (refused ? null : change.error);
   return (
     <Panel>
       <Picker
@@ -39,7 +48,18 @@ export function PartValues({ machineId, circuit, part, onPick }: Props) {
         value={part.id}
         onChange={onPick}
       />
-      {change.error && !refused ? <Notice tone="warn">{change.error.message}</Notice> : null}
+      {fault ? <Notice tone="warn">{fault.message}</Notice> : null}
+      {circuit.figures.questions
+        .filter((question) => question.part === part.id)
+        .map((question) => (
+          <WhichSize
+            key={question.field}
+            question={question}
+            onSettle={(value) =>
+              change.mutate({ part: part.id, field: question.field, value, source: "part_marking" })
+            }
+          />
+        ))}
       <Rows>
         {part.values.map((value) => (
           <PartValueRow
@@ -52,6 +72,7 @@ export function PartValues({ machineId, circuit, part, onPick }: Props) {
           />
         ))}
       </Rows>
+      <PartStructure sheet={circuit.sheet} part={part} onReplace={(sheet) => replace.mutate(sheet)} />
       <Quiet>
         Sizes may be typed with their unit: 5/8, 11/16 in, 0.55 in, 17,5. An emptied field goes back to its
         default.

@@ -1,6 +1,6 @@
 import styled from "styled-components";
 import type { Bleed } from "../../app/api";
-import { figure } from "../../kit/format";
+import { useUnits } from "../../app/useUnits";
 import { Big, Quiet } from "../../kit/layout";
 
 interface Props {
@@ -33,6 +33,7 @@ const Foot = styled.div`
 
 /** The two numbers of a bleed, for reading at two metres. */
 export function BleedFigures({ bleed, point, waiting }: Props) {
+  const units = useUnits();
   const loud = bleed.reservoir.warning === "now" || bleed.reservoir.warning === "stop";
   return (
     <Pair>
@@ -51,9 +52,9 @@ export function BleedFigures({ bleed, point, waiting }: Props) {
       <Foot>
         <Quiet>
           <b data-figure="strokes">{point.strokes}</b> of {point.planned_strokes} strokes at{" "}
-          {point.label.toLowerCase()}, {figure(point.passed_ml, 0)} of {figure(point.planned_ml, 0)} mL; the
-          last {point.clean_strokes} without a bubble ({point.clean_wanted} wanted).{" "}
-          {figure(bleed.plan.stroke_ml, 2)} mL a full stroke.
+          {point.label.toLowerCase()}, {units.bare("volume", point.passed_ml, 0)} of{" "}
+          {units.say("volume", point.planned_ml, 0)}; the last {point.clean_strokes} without a bubble (
+          {point.clean_wanted} wanted). {units.say("volume", bleed.plan.stroke_ml, 2)} a full stroke.
           {waiting > 2 ? ` ${waiting} entries still on the way.` : ""}
         </Quiet>
       </Foot>

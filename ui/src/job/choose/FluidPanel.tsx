@@ -1,10 +1,10 @@
+import { useUnits } from "../../app/useUnits";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Job } from "../../app/api";
 import { knowledgeQuery } from "../../app/queries";
 import { Choice } from "../../kit/Choice";
 import { Picker } from "../../kit/Picker";
-import { figure } from "../../kit/format";
 import { Big, Panel, Quiet, Table } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { useEntries } from "../useEntries";
@@ -13,6 +13,7 @@ export function FluidPanel({ job }: { job: Job }) {
   const { data } = useQuery(knowledgeQuery);
   const { add } = useEntries(job, "choose");
   const choose = job.choose;
+  const units = useUnits();
   const [read, setRead] = useState<string | undefined>(undefined);
   if (!data || !choose) return null;
   const stamped = read ?? (choose.stamped === "unknown" ? undefined : choose.stamped);
@@ -22,8 +23,8 @@ export function FluidPanel({ job }: { job: Job }) {
       <h2>Fluid</h2>
       <div>
         <Big>
-          {figure(choose.need.total_ml, 0)}
-          <small> mL</small>
+          {units.bare("volume", choose.need.total_ml, 0)}
+          <small> {units.unit("volume")}</small>
         </Big>
         <Quiet>of fluid to have on the bench</Quiet>
       </div>
@@ -54,7 +55,7 @@ export function FluidPanel({ job }: { job: Job }) {
           {choose.need.lines.map((line) => (
             <tr key={line.label}>
               <td>{line.label}</td>
-              <td>{figure(line.ml, 0)} mL</td>
+              <td>{units.say("volume", line.ml, 0)}</td>
             </tr>
           ))}
         </tbody>

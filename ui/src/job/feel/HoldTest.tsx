@@ -1,6 +1,6 @@
+import { useUnits } from "../../app/useUnits";
 import type { Feel } from "../../app/api";
 import { EntryField } from "../../kit/EntryField";
-import { figure } from "../../kit/format";
 import { Panel, Quiet } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 
@@ -12,6 +12,7 @@ interface Props {
 
 /** Static hold: steady pull, creep read after a minute. */
 export function HoldTest({ hold, isOpen, onMeasure }: Props) {
+  const units = useUnits();
   return (
     <Panel>
       <h2>Hold test</h2>
@@ -21,10 +22,10 @@ export function HoldTest({ hold, isOpen, onMeasure }: Props) {
           key={hold?.creep_mm ?? "none"}
           label="Creep in 60 s (key H)"
           name="creep"
-          unit="mm"
+          unit={units.unit("length")}
           inputMode="decimal"
-          value={hold ? figure(hold.creep_mm, 1) : ""}
-          onFinish={onMeasure}
+          value={hold ? units.bare("length", hold.creep_mm, 1) : ""}
+          onFinish={(text) => onMeasure(units.typed("length", text))}
         />
       ) : null}
       {hold ? (

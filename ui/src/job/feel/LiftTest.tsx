@@ -1,6 +1,6 @@
+import { useUnits } from "../../app/useUnits";
 import type { Feel } from "../../app/api";
 import { EntryField } from "../../kit/EntryField";
-import { figure } from "../../kit/format";
 import { Quiet, Table } from "../../kit/layout";
 
 interface Props {
@@ -12,6 +12,7 @@ interface Props {
 /** A clutch is judged by what reaches the slave. */
 export function LiftTest({ feel, isOpen, onMeasure }: Props) {
   const lift = feel.lift;
+  const units = useUnits();
   return (
     <>
       <h2>Lift at the slave</h2>
@@ -21,10 +22,10 @@ export function LiftTest({ feel, isOpen, onMeasure }: Props) {
           key={lift?.lift_mm ?? "none"}
           label="Measured lift (key N)"
           name="lift"
-          unit="mm"
+          unit={units.unit("length")}
           inputMode="decimal"
-          value={lift ? figure(lift.lift_mm, 2) : ""}
-          onFinish={onMeasure}
+          value={lift ? units.bare("length", lift.lift_mm, 2) : ""}
+          onFinish={(text) => onMeasure(units.typed("length", text))}
         />
       ) : null}
       {lift ? (
@@ -32,17 +33,17 @@ export function LiftTest({ feel, isOpen, onMeasure }: Props) {
           <tbody>
             <tr>
               <td>Expected without air</td>
-              <td>{figure(lift.expected_lift_mm, 2)} mm</td>
+              <td>{units.say("length", lift.expected_lift_mm, 2)}</td>
             </tr>
             <tr>
               <td>Needed to free the clutch, and margin</td>
               <td>
-                {figure(lift.needed_mm, 2)} + {figure(lift.margin_mm, 2)} mm
+                {units.bare("length", lift.needed_mm, 2)} + {units.say("length", lift.margin_mm, 2)}
               </td>
             </tr>
             <tr>
               <td>Air that would swallow what is missing</td>
-              <td>{figure(lift.missing_air_ml, 2)} mL</td>
+              <td>{units.say("volume", lift.missing_air_ml, 2)}</td>
             </tr>
           </tbody>
         </Table>

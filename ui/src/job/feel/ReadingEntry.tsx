@@ -2,6 +2,7 @@ import { useRef, useState } from "react";
 import type { FormEvent, KeyboardEvent } from "react";
 import { Form, Input, Label, TextField } from "react-aria-components";
 import styled from "styled-components";
+import { useUnits } from "../../app/useUnits";
 import type { Feel } from "../../app/api";
 import { Button } from "../../kit/Button";
 import { InputBox } from "../../kit/EntryField";
@@ -43,13 +44,14 @@ export function ReadingEntry({ feel, point, onRead }: Props) {
   const [travel, setTravel] = useState("");
   const forceField = useRef<HTMLInputElement>(null);
   const travelField = useRef<HTMLInputElement>(null);
+  const units = useUnits();
   const settled = feel.verdict_id !== undefined && feel.verdict_id !== "cant_tell";
   const next = settled ? undefined : feel.suggested_n[0];
   const take = (event: FormEvent) => {
     event.preventDefault();
     if (force.trim() === "") return forceField.current?.focus();
     if (travel.trim() === "") return travelField.current?.focus();
-    onRead(force, travel);
+    onRead(force, units.typed("length", travel));
     setForce("");
     setTravel("");
     forceField.current?.focus();
@@ -77,7 +79,7 @@ export function ReadingEntry({ feel, point, onRead }: Props) {
           <Label>Travel</Label>
           <InputBox>
             <Input ref={travelField} onKeyDown={leaveOnEscape} inputMode="decimal" autoComplete="off" />
-            <span>mm</span>
+            <span>{units.unit("length")}</span>
           </InputBox>
         </TextField>
         <Button tone="act" type="submit" hotkey="N">

@@ -1,3 +1,4 @@
+import { useUnits } from "../../app/useUnits";
 import type { Feel } from "../../app/api";
 import { Button } from "../../kit/Button";
 import { figure } from "../../kit/format";
@@ -12,6 +13,7 @@ interface Props {
 }
 
 export function ReadingList({ readings, isOpen, onSetAside, onUndo }: Props) {
+  const units = useUnits();
   if (readings.length === 0) return null;
   const sorted = [...readings].sort((a, b) => a.force_n - b.force_n);
   return (
@@ -30,8 +32,8 @@ export function ReadingList({ readings, isOpen, onSetAside, onUndo }: Props) {
         {sorted.map((reading) => (
           <tr key={reading.id}>
             <td>{figure(reading.force_n, 1)} N</td>
-            <td>{figure(reading.travel_mm, 1)} mm</td>
-            <td>{reading.residual_mm === undefined ? "" : `${figure(reading.residual_mm, 2)} mm`}</td>
+            <td>{units.say("length", reading.travel_mm, 1)}</td>
+            <td>{reading.residual_mm === undefined ? "" : units.say("length", reading.residual_mm, 2)}</td>
             <td className="words">
               <Row $gap={1}>
                 {reading.set_aside ? <Mark kind="quiet">set aside</Mark> : null}

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import styled from "styled-components";
+import { useUnits } from "../../app/useUnits";
 import type { Feel, Verdict } from "../../app/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
@@ -59,11 +60,13 @@ export function VerdictPanel({ feel, onAccept }: Props) {
 }
 
 function AirFigures({ verdict, before }: { verdict: Verdict; before: Verdict | undefined }) {
+  const units = useUnits();
   return (
     <>
       <div>
         <Big>
-          {figure(verdict.air_ml, 2)} <small>± {figure(verdict.air_error_ml ?? 0, 2)} mL</small>
+          {units.bare("volume", verdict.air_ml, 2)}{" "}
+          <small>± {units.say("volume", verdict.air_error_ml ?? 0, 2)}</small>
         </Big>
         <Quiet>trapped air, with its standard error</Quiet>
       </div>
@@ -78,13 +81,14 @@ function AirFigures({ verdict, before }: { verdict: Verdict; before: Verdict | u
           <tr>
             <td>Lever it costs</td>
             <td>
-              {figure(verdict.cost_mm, 1)} ± {figure(verdict.cost_error_mm ?? 0, 1)} mm
+              {units.bare("length", verdict.cost_mm, 1)} ±{" "}
+              {units.say("length", verdict.cost_error_mm ?? 0, 1)}
             </td>
           </tr>
           <tr>
             <td>Pass under, again over</td>
             <td>
-              {figure(verdict.pass_mm, 2)}, {figure(verdict.again_mm, 2)} mm
+              {units.bare("length", verdict.pass_mm, 2)}, {units.say("length", verdict.again_mm, 2)}
             </td>
           </tr>
           <tr>
@@ -95,13 +99,13 @@ function AirFigures({ verdict, before }: { verdict: Verdict; before: Verdict | u
           </tr>
           <tr>
             <td>Dead volume</td>
-            <td>{figure(verdict.dead_volume_ml, 2)} mL</td>
+            <td>{units.say("volume", verdict.dead_volume_ml, 2)}</td>
           </tr>
           {before ? (
             <tr>
               <td>Air before this bleed</td>
               <td>
-                {figure(before.air_ml, 2)} ± {figure(before.air_error_ml ?? 0, 2)} mL
+                {units.bare("volume", before.air_ml, 2)} ± {units.say("volume", before.air_error_ml ?? 0, 2)}
               </td>
             </tr>
           ) : null}

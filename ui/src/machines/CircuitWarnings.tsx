@@ -1,0 +1,53 @@
+import type { CircuitFigures } from "../app/api";
+import { useUnits } from "../app/useUnits";
+import { figure } from "../kit/format";
+import { Quiet } from "../kit/layout";
+import { Notice } from "../kit/Notice";
+import { partName } from "./partNames";
+
+const LOOKS: Record<CircuitFigures["fluid_look"], string> = {
+  fresh: "fresh",
+  straw: "straw by its age",
+  amber: "amber by its age",
+  tea: "tea by its age: overdue",
+  coffee: "coffee by its age: long overdue",
+  unknown: "of unknown age: counts as overdue",
+};
+
+/** What the drawing marks, in words. */
+export function CircuitWarnings({ figures }: { figures: CircuitFigures }) {
+  const units = useUnits();
+  const named = (id: string) => {
+    const part = figures.parts.find((each) => each.id === id);
+    return part ? partName(part) : id;
+  };
+  const age = figures.fluid_age_years;
+  return (
+    <>
+      {figures.heights.high_spots.map((spot) => (
+        <Notice key={spot.line} tone="warn">
+          {named(spot.line)} stands {units.say("length", spot.height_mm, 0)} high, {spot.why}.
+        </Notice>
+      ))}
+      {figures.pockets.map((pocket) => (
+        <Notice key={pocket.part} tone="warn">
+          {named(pocket.part)}: the bleed port is {figure(pocket.angle_deg, 0)}° off the top.{" "}
+          {units.say("volume", pocket.air_ml, 2)} of air stays behind unless the caliper is turned.
+        </Notice>
+      ))}
+      <Quiet>
+        Fluid {LOOKS[figures.fluid_look]}
+        {age === undefined
+          ? ""
+          : `, ${figure(age, 1)} years (an estimate: colour alone never passes a fluid)`}
+        .
+        {figures.junctions
+          .map(
+            (junction) =>
+              ` ${junction.kind} of ${junction.hoses} hoses at ${named(junction.at).toLowerCase()}, ${junction.washers} washers.`,
+          )
+          .join("")}
+      </Quiet>
+    </>
+  );
+}

@@ -1,0 +1,99 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { call, Refused, worded } from "../app/api";
+import type { Machine } from "../app/api";
+import { knowledgeQuery, machineQuery } from "../app/queries";
+import { Button } from "../kit/Button";
+import { EntryField } from "../kit/EntryField";
+import { Panel, Quiet, Row } from "../kit/layout";
+import { Mark } from "../kit/Mark";
+import { Notice } from "../kit/Notice";
+import { Picker } from "../kit/Picker";
+
+interface Changes {
+  name?: string;
+  kind?: string;
+  note?: string;
+  retired?: boolean;
+}
+
+/** What a machine is called; editing, copying and retiring it. */
+export function MachineHead({ machine }: { machine: Machine }) {
+  const [isEditing, setEditing] = useState(false);
+  return (
+    <header>
+      <Row>
+        <h1>{machine.name}</h1>
+        {machine.retired_at ? <Mark kind="quiet">Retired</Mark> : null}
+        <Button onPress={() => setEditing(!isEditing)}>{isEditing ? "Done" : "Edit machine"}</Button>
+      </Row>
+      <Quiet>{machine.note}</Quiet>
+      {isEditing ? <MachineEditor machine={machine} /> : null}
+    </header>
+  );
+}
+
+function MachineEditor({ machine }: { machine: Machine }) {
+  const kinds = useQuery(knowledgeQuery).data?.machine_kinds ?? [];
+  const queryClient = useQueryClient();
+  const navigate = useNavigate();
+  const keep = (changed: Machine) => {
+    queryClient.setQueryData(machineQuery(changed.id).queryKey, changed);
+    void queryClient.invalidateQueries({ queryKey: ["machines"] });
+  };
+  const change = useMutation({
+    mutationFn: (changes: Changes) => call<Machine>("PATCH", `/machines/${machine.id}`, changes),
+    onSuccess: keep,
+  });
+  const copy = useMutation({
+    mutationFn: () =>
+      call<Machine>("POST", `/machines/${machine.id}/copies`, {
+        id: crypto.randomUUID(),
+        name: `${machine.name}, copy`,
+      }),
+    onSuccess: (copied) => {
+      keep(copied);
+      void navigate(`/machines/${copied.id}`);
+    },
+  });
+  const refused = change.error instanceof Refused ? change.error.problem.errors[0] : undefined;
+  const errorAt = (pointer: string) => (refused?.pointer === pointer ? worded(refused) : undefined);
+  const fault = copy.error ?? (refused ? null : change.error);
+  return (
+    <Panel>
+      {fault ? <Notice tone="warn">{fault.message}</Notice> : null}
+      <EntryField
+        key={`name-${machine.name}`}
+        label="Name"
+        value={machine.name}
+        error={errorAt("name")}
+        onFinish={(name) => change.mutate({ name })}
+      />
+      <Picker
+        label="Kind"
+        options={kinds.map(({ id, label }) => ({ id, label }))}
+        value={machine.kind}
+        onChange={(kind) => change.mutate({ kind })}
+      />
+      <EntryField
+        key={`note-${machine.note}`}
+        label="Note"
+        value={machine.note}
+        error={errorAt("note")}
+        onFinish={(note) => change.mutate({ note })}
+      />
+      <Row>
+        <Button isDisabled={copy.isPending} onPress={() => copy.mutate()}>
+          Copy this machine
+        </Button>
+        <Button onPress={() => change.mutate({ retired: !machine.retired_at })}>
+          {machine.retired_at ? "Bring back" : "Retire"}
+        </Button>
+      </Row>
+      <Quiet>
+        A copy has the same circuits and values, and no history. A retired machine keeps its history.
+      </Quiet>
+    </Panel>
+  );
+}

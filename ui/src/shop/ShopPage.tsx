@@ -1,0 +1,112 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { call, Refused, worded } from "../app/api";
+import type { Shop, ShopSettings } from "../app/api";
+import { shopQuery } from "../app/queries";
+import { Choice } from "../kit/Choice";
+import { EntryField } from "../kit/EntryField";
+import { size } from "../kit/format";
+import { Loaded } from "../kit/Loaded";
+import { Page, Panel, Quiet, Row, Split } from "../kit/layout";
+import { Notice } from "../kit/Notice";
+import { useTitle } from "../kit/useTitle";
+
+export function ShopPage() {
+  useTitle("Shop");
+  const shop = useQuery(shopQuery);
+  return <Loaded query={shop}>{(data) => <ShopSettingsForm shop={data} />}</Loaded>;
+}
+
+const DIMENSIONS: Record<string, string> = {
+  length: "Lengths",
+  torque: "Torque",
+  pressure: "Pressure",
+  volume: "Volumes",
+};
+
+const LIMITS: [name: string, label: string, unit: string][] = [
+  ["effort_hand", "Greatest effort by hand", "N"],
+  ["effort_foot", "Greatest effort by foot", "N"],
+  ["safe_gap", "Gap to the grip that must stay", "mm"],
+];
+
+function ShopSettingsForm({ shop }: { shop: Shop }) {
+  const queryClient = useQueryClient();
+  const change = useMutation({
+    mutationFn: (changed: ShopSettings) =>
+      call<Shop>("PUT", "/shop", {
+        units: shop.units,
+        school: shop.school,
+        band: shop.band,
+        limits: shop.limits,
+        ...changed,
+      }),
+    onSuccess: (set) => queryClient.setQueryData(shopQuery.queryKey, set),
+  });
+  const refused = change.error instanceof Refused ? change.error.problem.errors[0] : undefined;
+  const errorAt = (pointer: string) => (refused?.pointer.startsWith(pointer) ? worded(refused) : undefined);
+  const bandEdge = (index: number, text: string) =>
+    change.mutate({ band: shop.band.map((edge, at) => (at === index ? text : edge)) });
+  return (
+    <Page>
+      <header>
+        <h1>Shop</h1>
+        <Quiet>Set once, used everywhere. Nothing that is stored changes.</Quiet>
+      </header>
+      {change.error && !refused ? <Notice tone="warn">{change.error.message}</Notice> : null}
+      <Split>
+        <Panel>
+          <h2>Units on show</h2>
+          {Object.entries(shop.offered).map(([dimension, units]) => (
+            <Choice
+              key={dimension}
+              label={DIMENSIONS[dimension] ?? dimension}
+              options={units.map((unit) => ({ id: unit, label: unit }))}
+              value={shop.units[dimension]}
+              onChange={(unit) => change.mutate({ units: { ...shop.units, [dimension]: unit } })}
+            />
+          ))}
+          <Quiet>Any unit may still be typed anywhere: 5/8, 17,5 mm, 0.55 in, 70 in-lb.</Quiet>
+        </Panel>
+        <Panel>
+          <h2>How cylinders are ranked</h2>
+          <Choice
+            label="School"
+            options={[
+              { id: "effort_travel", label: "Effort and travel" },
+              { id: "ratio_band", label: "Ratio band" },
+            ]}
+            value={shop.school}
+            onChange={(school) => change.mutate({ school })}
+          />
+          <Quiet>
+            Effort and travel is the default: it is computed for this lever, hose and caliper. A volume ratio
+            knows nothing of hose, pads or lever, but a shop that knows its band can stay in it.
+          </Quiet>
+          <Row>
+            {shop.band.map((edge, index) => (
+              <EntryField
+                key={`${index}-${edge}`}
+                label={index === 0 ? "Band from" : "Band to"}
+                inputMode="decimal"
+                value={size(edge)}
+                error={errorAt(`band/${index}`) ?? (index === 1 ? errorAt("band") : undefined)}
+                onFinish={(text) => bandEdge(index, text)}
+              />
+            ))}
+          </Row>
+          <h2>Limits of new circuits</h2>
+          {LIMITS.map(([name, label, unit]) => (
+            <EntryField
+              key={`${name}-${shop.limits[name]}`}
+              label={label}
+              unit={unit}
+              value={size(shop.limits[name] ?? 0)}
+              error={errorAt(`limits/${name}`)}
+              onFinish={(text) => change.mutate({ limits: { ...shop.limits, [name]: text } })}
+            />
+          ))}
+        </Panel>
+      </Split>
+    </Page>
+  );
+}
