@@ -21,6 +21,11 @@ module AtTheBench
     keys.each { |key| session.active_element.send_keys(key) }
   end
 
+  # Opens a part of the circuit's drawing, by keyboard: the middle of a hose's box is not on the hose.
+  def pick_part(name)
+    session.find("g[role=button][aria-label^='#{name}']").send_keys(:enter)
+  end
+
   def figure(name)
     session.find("[data-figure='#{name}']").text.to_i
   end

@@ -28,7 +28,7 @@ module Sandbag
 
       def self.question(part, row)
         metric_first = row["sizes"].sort
-        difference = format("%.2f", metric_first[1] - metric_first[0])
+        difference = format("%g", (metric_first[1] - metric_first[0]).round(3))
         {part: part["id"], field: "bore", options: metric_first,
          question: "Which? #{metric_first.join(" or ")} mm (#{row["inch"]} in is one of them, #{difference} mm apart). " \
            "Told apart by #{row["told_apart_by"]}; #{row["rule"]}."}

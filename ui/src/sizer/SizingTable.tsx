@@ -37,6 +37,13 @@ const Pick = styled.button`
   cursor: pointer;
 `;
 
+/** Left out where there is no room; the explanation has it. */
+const Ratio = styled.td`
+  @media (max-width: 64rem) {
+    display: none;
+  }
+`;
+
 const Rejected = styled.span`
   color: ${(p) => p.theme.stop};
   font-weight: 600;
@@ -58,7 +65,9 @@ export function SizingTable({ rows, picked, own, onPick, onForget }: Props) {
             <th scope="col">Bore × offset</th>
             <th scope="col">Effort, N</th>
             <th scope="col">Travel, {units.unit("length")}</th>
-            <th scope="col">Volume ratio</th>
+            <Ratio as="th" scope="col">
+              Volume ratio
+            </Ratio>
             <th scope="col">Against fitted</th>
             <th scope="col" className="words">
               What to know
@@ -75,9 +84,9 @@ export function SizingTable({ rows, picked, own, onPick, onForget }: Props) {
               </td>
               <td>{figure(row.force_n, 1)}</td>
               <td>{units.bare("length", row.travel_mm, 1)}</td>
-              <td>
+              <Ratio>
                 {figure(row.volume_ratio, 1)} {row.band}
-              </td>
+              </Ratio>
               <td>
                 {row.fitted
                   ? ""
