@@ -10,6 +10,7 @@ module App
     def initialize(sheet, body)
       @sheet = sheet
       @body = body
+      @circuit = Sandbag::Circuit::Assembly.build(sheet)
     end
 
     # @return [Sandbag::Choose::Sizing]
@@ -42,12 +43,11 @@ module App
     def option(candidate)
       changes = (candidate["changes"] || []).map { |change| change.values_at("part", "field", "value") }
       size = FIELDS.to_h { |name, part| [:"#{name}_mm", candidate[name] && read(name, part, candidate[name])] }
-      Sandbag::Choose::Option.new(@sheet, changes: changes, label: candidate["label"], key: candidate["key"], **size)
+      Sandbag::Choose::Option.new(@sheet, circuit: @circuit, changes: changes, label: candidate["label"], key: candidate["key"], **size)
     end
 
     def read(name, part, typed)
-      field = Sandbag::Circuit::Field.of(part, @sheet.kind).find { |each| each.name == name }
-      at(name) { field.read(typed) }
+      at(name) { Sandbag::Circuit::Field.of(part, @sheet.kind).find { |each| each.name == name }.read(typed) }
     end
 
     def at(pointer)

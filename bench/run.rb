@@ -55,10 +55,15 @@ hello
 served = Served.new
 Net::HTTP.start("127.0.0.1", served.port) do |http|
   sizes = (0...300).map { |index| {bore: 10 + (index % 30) * 0.4, push_offset: 16 + index / 30} }
+  whole_grid = {sheet: SHEETS.twin_disc_plain, cylinders: "all"}
+  picked = [{bore: 16, push_offset: 18}, {bore: 17.46, push_offset: 18}, {bore: 19, push_offset: 18}]
   readings = [5, 8, 12, 20, 35, 60, 90, 120].map { |force| {force: force, travel: SHEETS.twin_disc.travel_mm(SHEETS.twin_disc.pressure_mpa(force), air_ml: 0.4)} }
   measure(http, "compute a circuit") { post("/compute/circuits", {sheet: SHEETS.twin_disc_plain}) }
   measure(http, "size the usual cylinders") { post("/compute/sizings", {sheet: SHEETS.twin_disc_plain}) }
   measure(http, "size 300 cylinders", rounds: 50) { post("/compute/sizings", {sheet: SHEETS.twin_disc_plain, candidates: sizes}) }
+  measure(http, "size the whole grid", rounds: 50) { post("/compute/sizings", whole_grid) }
+  measure(http, "lay three curves over one another") { post("/compute/lever-curves", {sheet: SHEETS.twin_disc_plain, candidates: picked}) }
+  measure(http, "explain a cylinder") { post("/compute/explanations", {sheet: SHEETS.twin_disc_plain, candidate: picked[0]}) }
   measure(http, "plan a bleed") { post("/compute/bleed-plans", {sheet: SHEETS.twin_disc_plain}) }
   measure(http, "fit a lever") { post("/compute/lever-fits", {sheet: SHEETS.twin_disc_plain, readings: readings}) }
   measure(http, "show a job") { Net::HTTP::Get.new("/api/jobs/job-bicycle") }

@@ -7,23 +7,19 @@ module Sandbag
       attr_reader :key, :label, :sheet, :circuit
 
       # @param sheet [Circuit::Sheet] the circuit as it is
+      # @param circuit [Hydraulics::Circuit, nil] the same assembled, so that many plain cylinders cost little
       # @param bore_mm [Float, nil] nil keeps the fitted bore; so with the push offset
       # @param changes [Array<Array(String, String, Object)>] part id, field, value as typed
       # @param key [String, nil] what the asker calls it
       # Refuses, by field path, what the sheet refuses.
-      def initialize(sheet, bore_mm: nil, push_offset_mm: nil, changes: [], label: nil, key: nil)
+      def initialize(sheet, circuit: nil, bore_mm: nil, push_offset_mm: nil, changes: [], label: nil, key: nil)
         @sheet = changes.reduce(sheet) { |changed, (part, field, value)| changed.change(part, field, value, "estimate") }
-        @circuit = Circuit::Assembly.build(@sheet)
-        @bore_mm = bore_mm
-        @push_offset_mm = push_offset_mm
+        @circuit = (circuit if changes.empty?) || Circuit::Assembly.build(@sheet)
+        @bore_mm = bore_mm&.to_f
+        @push_offset_mm = push_offset_mm&.to_f
         @label = label
         @key = key || format("%gx%g", self.bore_mm, self.push_offset_mm)
         freeze
-      end
-
-      # A plain cylinder on a circuit already assembled: many of them cost little.
-      def self.cylinder(sheet, circuit, bore_mm, push_offset_mm)
-        allocate.tap { |option| option.send(:adopt, sheet, circuit, bore_mm, push_offset_mm) }
       end
 
       def bore_mm
@@ -42,17 +38,6 @@ module Sandbag
       # @return [Float] MPa that the target needs on this circuit
       def pressure_mpa
         Circuit::Reference.pressure_mpa(sheet, circuit)
-      end
-
-      private
-
-      def adopt(sheet, circuit, bore_mm, push_offset_mm)
-        @sheet = sheet
-        @circuit = circuit
-        @bore_mm = bore_mm.to_f
-        @push_offset_mm = push_offset_mm.to_f
-        @key = format("%gx%g", bore_mm, push_offset_mm)
-        freeze
       end
     end
   end

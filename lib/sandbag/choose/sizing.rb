@@ -16,8 +16,8 @@ module Sandbag
         @circuit = Circuit::Assembly.build(sheet)
         @school = school
         @target = sheet.values(sheet.parts_of("target").first).transform_values(&:value)
-        @fitted = Option.cylinder(sheet, @circuit, @circuit.master.bore_mm, @circuit.lever.push_offset_mm)
-        @options = ([@fitted] + sizes.map { |size| Option.cylinder(sheet, @circuit, *size) } + options).uniq(&:key)
+        @fitted = Option.new(sheet, circuit: @circuit)
+        @options = ([@fitted] + sizes.map { |size| cylinder(*size) } + options).uniq(&:key)
       end
 
       # @return [Array<Array>] the sizes usually compared on a kind of circuit
@@ -47,10 +47,14 @@ module Sandbag
 
       # @return [Hash] the row of one cylinder
       def row_of(bore_mm, push_offset_mm)
-        row(Option.cylinder(@sheet, @circuit, bore_mm, push_offset_mm))
+        row(cylinder(bore_mm, push_offset_mm))
       end
 
       private
+
+      def cylinder(bore_mm, push_offset_mm)
+        Option.new(@sheet, circuit: @circuit, bore_mm: bore_mm, push_offset_mm: push_offset_mm)
+      end
 
       def row(option)
         candidate = option.candidate
