@@ -65,13 +65,6 @@ module App
         Problem.body(status, problems)
       end
 
-      # What the block refuses, pointed into the body at a member.
-      def at(pointer)
-        yield
-      rescue Sandbag::Refusal => refusal
-        raise refusal.under(pointer)
-      end
-
       def page_limit
         text = params.fetch("limit", PAGE.to_s)
         return text.to_i if text.match?(/\A\d{1,3}\z/) && text.to_i.between?(1, LONGEST_PAGE)

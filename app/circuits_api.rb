@@ -23,7 +23,7 @@ module App
 
     put "/:id" do |id|
       body = body_for("replaceCircuit")
-      sheet = at("sheet") { Sandbag::Circuit::Sheet.new(body["sheet"]) }
+      sheet = Sandbag::Refusal.within("sheet") { Sandbag::Circuit::Sheet.new(body["sheet"]) }
       view = store.transaction do
         row = store.circuits.find(id)
         refuse_other_kind(row, sheet)

@@ -40,14 +40,14 @@ module App
 
     helpers do
       def sheet_of(body)
-        at("sheet") { Sandbag::Circuit::Sheet.new(body["sheet"]) }
+        Sandbag::Refusal.within("sheet") { Sandbag::Circuit::Sheet.new(body["sheet"]) }
       end
 
       def readings(rows)
         rules = Sandbag::Knowledge.find("entry_kinds", "feel.reading")["data"]
         rows.each_with_index.map do |row, index|
           force, travel = %w[force travel].map do |name|
-            at("readings/#{index}/#{name}") { Sandbag::Circuit::QuantityReader.new(rules[name], name).read(row[name]) }
+            Sandbag::Refusal.within("readings/#{index}/#{name}") { Sandbag::Circuit::QuantityReader.new(rules[name], name).read(row[name]) }
           end
           Sandbag::Feel::Reading.new(id: index.to_s, force_n: force, travel_mm: travel)
         end

@@ -21,7 +21,7 @@ module App
     # @return [Array<Sandbag::Choose::Option>]
     def options
       (@body["candidates"] || []).each_with_index.map do |candidate, index|
-        at("candidates/#{index}") { option(candidate) }
+        Sandbag::Refusal.within("candidates/#{index}") { option(candidate) }
       end
     end
 
@@ -47,13 +47,7 @@ module App
     end
 
     def read(name, part, typed)
-      at(name) { Sandbag::Circuit::Field.of(part, @sheet.kind).find { |each| each.name == name }.read(typed) }
-    end
-
-    def at(pointer)
-      yield
-    rescue Sandbag::Refusal => refusal
-      raise refusal.under(pointer)
+      Sandbag::Refusal.within(name) { Sandbag::Circuit::Field.of(part, @sheet.kind).find { |each| each.name == name }.read(typed) }
     end
   end
 end

@@ -13,6 +13,14 @@ module Sandbag
       new([Problem.new(pointer: pointer, message: message, accepted: accepted)])
     end
 
+    # What the block refuses, as seen from one level further out.
+    # @param pointer [String] path of the thing the block looks at
+    def self.within(pointer)
+      yield
+    rescue Refusal => refusal
+      raise refusal.under(pointer)
+    end
+
     def initialize(problems)
       @problems = problems.map { |problem| problem.dup.freeze }.freeze
       super(@problems.map { |problem| "#{problem.pointer}: #{problem.message}" }.join("; "))

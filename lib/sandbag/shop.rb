@@ -61,17 +61,11 @@ module Sandbag
     def read_band(band)
       return Choose::School::DEFAULT_BAND if band.nil?
       rule = {"type" => "measure", "dimension" => "number", "min" => 0, "max" => 1000}
-      band.each_with_index.map { |edge, index| at("band/#{index}") { Circuit::QuantityReader.new(rule, "the band").read(edge) } }
+      band.each_with_index.map { |edge, index| Refusal.within("band/#{index}") { Circuit::QuantityReader.new(rule, "the band").read(edge) } }
     end
 
     def read_limit(name, typed)
-      at("limits/#{name}") { Circuit::QuantityReader.new(LIMIT_RULES.fetch(name), name.tr("_", " ")).read(typed) }
-    end
-
-    def at(pointer)
-      yield
-    rescue Refusal => refusal
-      raise refusal.under(pointer)
+      Refusal.within("limits/#{name}") { Circuit::QuantityReader.new(LIMIT_RULES.fetch(name), name.tr("_", " ")).read(typed) }
     end
   end
 end

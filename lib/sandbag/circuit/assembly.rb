@@ -48,10 +48,10 @@ module Sandbag
 
       def self.caliper(sheet, part)
         plain = numbers(sheet, part)
-        Hydraulics::Caliper.new(build: plain["build"], pistons_mm: plain["pistons"], clearance_mm: plain["clearance"],
-          stiffness_ml_mpa: plain["stiffness"], fluid_ml: plain["fluid"])
-      rescue Refusal => refusal
-        raise refusal.under("parts/#{part["id"]}")
+        Refusal.within("parts/#{part["id"]}") do
+          Hydraulics::Caliper.new(build: plain["build"], pistons_mm: plain["pistons"], clearance_mm: plain["clearance"],
+            stiffness_ml_mpa: plain["stiffness"], fluid_ml: plain["fluid"])
+        end
       end
 
       def self.slave(sheet, part)

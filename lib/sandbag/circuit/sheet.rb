@@ -96,16 +96,9 @@ module Sandbag
 
       def read_defaults(part)
         (part["defaults"] || {}).to_h do |name, value|
-          pointer = "parts/#{part["id"]}/#{name}"
-          [name, at(pointer) { known_field(part["part"], name, part["id"]).read(value) }]
+          field = known_field(part["part"], name, part["id"])
+          [name, Refusal.within("parts/#{part["id"]}/#{name}") { field.read(value) }]
         end
-      end
-
-      # A refusal of one value, pointing at it.
-      def at(pointer)
-        yield
-      rescue Refusal => refusal
-        raise refusal.problems.first.pointer.empty? ? refusal.under(pointer) : refusal
       end
 
       def known_field(part, name, id)
@@ -119,7 +112,7 @@ module Sandbag
         unless Source::ENTERED.include?(source)
           raise Refusal.at(pointer, "#{source} is not a source", Source::ENTERED.join(", "))
         end
-        at(pointer) { {"value" => field.read(entered["value"]), "source" => source}.freeze }
+        Refusal.within(pointer) { {"value" => field.read(entered["value"]), "source" => source}.freeze }
       end
 
       def check_parts

@@ -28,14 +28,14 @@ module Sandbag
       end
 
       def self.value(rule, typed, name)
-        case rule["type"]
-        when "text" then text(typed, rule["max"], name)
-        when "id" then known(typed, rule["table"], name)
-        when "boolean" then boolean(typed, name)
-        else Circuit::QuantityReader.new(rule, name).read(typed)
+        Refusal.within("data/#{name}") do
+          case rule["type"]
+          when "text" then text(typed, rule["max"], name)
+          when "id" then known(typed, rule["table"], name)
+          when "boolean" then boolean(typed, name)
+          else Circuit::QuantityReader.new(rule, name).read(typed)
+          end
         end
-      rescue Refusal => refusal
-        raise refusal.under("data/#{name}")
       end
 
       def self.text(typed, max, name)

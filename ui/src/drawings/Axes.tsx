@@ -4,22 +4,20 @@ import { useTheme } from "styled-components";
 interface Props {
   x: ScaleLinear<number, number>;
   y: ScaleLinear<number, number>;
-  edge: { left: number; right: number; top: number; bottom: number };
-  width: number;
-  height: number;
+  area: { width: number; height: number; left: number; right: number; top: number; bottom: number };
   xLabel: string;
   yLabel: string;
 }
 
-export function Axes({ x, y, edge, width, height, xLabel, yLabel }: Props) {
+export function Axes({ x, y, area, xLabel, yLabel }: Props) {
   const theme = useTheme();
-  const floor = height - edge.bottom;
+  const floor = area.height - area.bottom;
   return (
     <g fontSize="14" fill={theme.quiet} aria-hidden>
       {y.ticks(5).map((tick) => (
         <g key={tick} transform={`translate(0 ${y(tick)})`}>
-          <path d={`M${edge.left} 0H${width - edge.right}`} stroke={theme.line} />
-          <text x={edge.left - 8} y="5" textAnchor="end">
+          <path d={`M${area.left} 0H${area.width - area.right}`} stroke={theme.line} />
+          <text x={area.left - 8} y="5" textAnchor="end">
             {tick}
           </text>
         </g>
@@ -32,11 +30,11 @@ export function Axes({ x, y, edge, width, height, xLabel, yLabel }: Props) {
           </text>
         </g>
       ))}
-      <path d={`M${edge.left} ${floor}H${width - edge.right}`} stroke={theme.quiet} strokeWidth="2" />
-      <text x={width - edge.right} y={height - 4} textAnchor="end">
+      <path d={`M${area.left} ${floor}H${area.width - area.right}`} stroke={theme.quiet} strokeWidth="2" />
+      <text x={area.width - area.right} y={area.height - 4} textAnchor="end">
         {xLabel}
       </text>
-      <text x={edge.left + 6} y={edge.top + 8} stroke={theme.panel} strokeWidth="4" paintOrder="stroke">
+      <text x={area.left + 6} y={area.top + 8} stroke={theme.panel} strokeWidth="4" paintOrder="stroke">
         {yLabel}
       </text>
     </g>

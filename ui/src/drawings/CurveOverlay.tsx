@@ -10,9 +10,7 @@ interface Props {
   name: (key: string) => string;
 }
 
-const WIDTH = 600;
-const HEIGHT = 290;
-const EDGE = { left: 58, right: 24, top: 18, bottom: 46 };
+const AREA = { width: 600, height: 290, left: 58, right: 24, top: 18, bottom: 46 };
 /** Curves are told apart by their dashes as well as their colour. */
 const DASHES = ["", "12 6", "3 5", "14 4 3 4"];
 
@@ -28,11 +26,11 @@ export function CurveOverlay({ curves, name }: Props) {
       Math.max(0, Math.min(...points.map(travel)) - units.amount("length", 2)),
       Math.max(...points.map(travel)),
     ],
-    [EDGE.left, WIDTH - EDGE.right],
+    [AREA.left, AREA.width - AREA.right],
   ).nice(6);
   const y = scaleLinear(
     [0, Math.max(...points.map((point) => point.force_n))],
-    [HEIGHT - EDGE.bottom, EDGE.top],
+    [AREA.height - AREA.bottom, AREA.top],
   ).nice(5);
   const path = line<CurvePoint>(
     (point) => x(travel(point)),
@@ -41,19 +39,11 @@ export function CurveOverlay({ curves, name }: Props) {
   const said = curves.map((curve) => name(curve.key)).join(", ");
   return (
     <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      viewBox={`0 0 ${AREA.width} ${AREA.height}`}
       role="img"
       aria-label={`Lever curves of ${said}; thin lines with knock-back and air`}
     >
-      <Axes
-        x={x}
-        y={y}
-        edge={EDGE}
-        width={WIDTH}
-        height={HEIGHT}
-        xLabel={`Lever travel, ${units.unit("length")}`}
-        yLabel="Force, N"
-      />
+      <Axes x={x} y={y} area={AREA} xLabel={`Lever travel, ${units.unit("length")}`} yLabel="Force, N" />
       {curves.map((curve, index) => (
         <g key={curve.key} fill="none" stroke={inks[index]} strokeDasharray={DASHES[index]}>
           <path d={path(curve.normal) ?? ""} strokeWidth="4" />
@@ -62,7 +52,7 @@ export function CurveOverlay({ curves, name }: Props) {
       ))}
       <g fontSize="14" fill={theme.ink} aria-hidden>
         {curves.map((curve, index) => (
-          <g key={curve.key} transform={`translate(${EDGE.left + 14} ${EDGE.top + 34 + index * 22})`}>
+          <g key={curve.key} transform={`translate(${AREA.left + 14} ${AREA.top + 34 + index * 22})`}>
             <path d="M0 0h36" stroke={inks[index]} strokeWidth="4" strokeDasharray={DASHES[index]} />
             <text x="44" y="5">
               {name(curve.key)}

@@ -13,9 +13,7 @@ interface Props {
   referenceN?: number;
 }
 
-const WIDTH = 580;
-const HEIGHT = 320;
-const EDGE = { left: 56, right: 20, top: 18, bottom: 46 };
+const AREA = { width: 580, height: 320, left: 58, right: 24, top: 18, bottom: 46 };
 
 /** Force up, travel across: as a lever is pulled. Dashed what is expected without air, solid what the readings say. */
 export function LeverCurve({ expected, fitted, readings = [], referenceN }: Props) {
@@ -30,34 +28,30 @@ export function LeverCurve({ expected, fitted, readings = [], referenceN }: Prop
       Math.max(0, Math.min(...travels) - units.amount("length", 2)),
       Math.max(...travels) + units.amount("length", 1),
     ],
-    [EDGE.left, WIDTH - EDGE.right],
+    [AREA.left, AREA.width - AREA.right],
   ).nice(6);
-  const y = scaleLinear([0, Math.max(...forces) * 1.06], [HEIGHT - EDGE.bottom, EDGE.top]).nice(5);
+  const y = scaleLinear([0, Math.max(...forces) * 1.06], [AREA.height - AREA.bottom, AREA.top]).nice(5);
   const path = line<CurvePoint>(
     (point) => x(travel(point)),
     (point) => y(point.force_n),
   );
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={described(expected, fitted, readings)}>
-      <Axes
-        x={x}
-        y={y}
-        edge={EDGE}
-        width={WIDTH}
-        height={HEIGHT}
-        xLabel={`Lever travel, ${units.unit("length")}`}
-        yLabel="Force, N"
-      />
+    <svg
+      viewBox={`0 0 ${AREA.width} ${AREA.height}`}
+      role="img"
+      aria-label={described(expected, fitted, readings)}
+    >
+      <Axes x={x} y={y} area={AREA} xLabel={`Lever travel, ${units.unit("length")}`} yLabel="Force, N" />
       {referenceN === undefined ? null : (
         <g>
           <path
-            d={`M${EDGE.left} ${y(referenceN)}H${WIDTH - EDGE.right}`}
+            d={`M${AREA.left} ${y(referenceN)}H${AREA.width - AREA.right}`}
             stroke={theme.quiet}
             strokeDasharray="2 6"
             strokeWidth="2"
           />
           <text
-            x={WIDTH - EDGE.right}
+            x={AREA.width - AREA.right}
             y={y(referenceN) - 6}
             textAnchor="end"
             fontSize="14"
@@ -88,7 +82,7 @@ export function LeverCurve({ expected, fitted, readings = [], referenceN }: Prop
 function Legend({ fitted }: { fitted: boolean }) {
   const theme = useTheme();
   return (
-    <g transform={`translate(${EDGE.left + 14} ${EDGE.top + 40})`} fontSize="14" fill={theme.ink} aria-hidden>
+    <g transform={`translate(${AREA.left + 14} ${AREA.top + 40})`} fontSize="14" fill={theme.ink} aria-hidden>
       <path d="M0 0h36" stroke={theme.act} strokeWidth="3" strokeDasharray="10 7" />
       <text x="44" y="5">
         expected without air

@@ -16,9 +16,7 @@ interface Props {
   ref?: Ref<SVGSVGElement>;
 }
 
-const WIDTH = 600;
-const HEIGHT = 300;
-const EDGE = { left: 58, right: 24, top: 18, bottom: 46 };
+const AREA = { width: 600, height: 300, left: 58, right: 24, top: 18, bottom: 46 };
 /** Room a label takes; of two dots nearer than this only the first is named. */
 const LABEL = { width: 74, height: 17 };
 const STEPS: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
@@ -46,11 +44,11 @@ export function SizingPlot({ sizing, picked, onPick, ref }: Props) {
   const pad = travel(3);
   const x = scaleLinear(
     [Math.max(0, Math.min(...travels) - pad), Math.max(...travels) + pad],
-    [EDGE.left, WIDTH - EDGE.right],
+    [AREA.left, AREA.width - AREA.right],
   ).nice(6);
   const y = scaleLinear(
     [Math.max(0, Math.min(...efforts) - 10), Math.max(...efforts) + 10],
-    [HEIGHT - EDGE.bottom, EDGE.top],
+    [AREA.height - AREA.bottom, AREA.top],
   ).nice(5);
   const place = (row: SizingRow) => [x(travel(row.travel_mm)), y(row.force_n)] as const;
   const along = [...rows].sort((a, b) => a.travel_mm - b.travel_mm);
@@ -74,7 +72,7 @@ export function SizingPlot({ sizing, picked, onPick, ref }: Props) {
   return (
     <svg
       ref={ref}
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      viewBox={`0 0 ${AREA.width} ${AREA.height}`}
       role="group"
       aria-label="Effort against travel of every cylinder; the table below says the same"
     >
@@ -88,15 +86,7 @@ export function SizingPlot({ sizing, picked, onPick, ref }: Props) {
         strokeDasharray="7 5"
         strokeWidth="2"
       />
-      <Axes
-        x={x}
-        y={y}
-        edge={EDGE}
-        width={WIDTH}
-        height={HEIGHT}
-        xLabel={`Lever travel, ${units.unit("length")}`}
-        yLabel="Effort, N"
-      />
+      <Axes x={x} y={y} area={AREA} xLabel={`Lever travel, ${units.unit("length")}`} yLabel="Effort, N" />
       <path d={front ?? ""} fill="none" stroke={theme.act} strokeWidth="1.500" opacity="0.6" />
       {along.map((row) => (
         <Dot

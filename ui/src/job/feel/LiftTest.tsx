@@ -1,7 +1,7 @@
 import { useUnits } from "../../app/useUnits";
 import type { Feel } from "../../app/api";
-import { EntryField } from "../../kit/EntryField";
 import { Quiet, Table } from "../../kit/layout";
+import { MeasuredLength } from "./MeasuredLength";
 
 interface Props {
   feel: Feel;
@@ -18,14 +18,12 @@ export function LiftTest({ feel, isOpen, onMeasure }: Props) {
       <h2>Lift at the slave</h2>
       <Quiet>Slave bolted in place, depth gauge at the release end, lever pulled to the grip and held.</Quiet>
       {isOpen ? (
-        <EntryField
-          key={lift?.lift_mm ?? "none"}
+        <MeasuredLength
           label="Measured lift (key N)"
           name="lift"
-          unit={units.unit("length")}
-          inputMode="decimal"
-          value={lift ? units.bare("length", lift.lift_mm, 2) : ""}
-          onFinish={(text) => onMeasure(units.typed("length", text))}
+          value={lift?.lift_mm}
+          decimals={2}
+          onMeasure={onMeasure}
         />
       ) : null}
       {lift ? (
