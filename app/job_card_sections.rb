@@ -11,12 +11,13 @@ module App
     end
 
     def self.ask(ask)
-      findings = ask[:findings].map do |id, value|
+      findings = ask[:findings].map do |id, values|
         finding = Sandbag::Knowledge.find("findings", id)
-        [finding["label"], finding["values"][value]]
+        [finding["label"], finding["values"].values_at(*values).join(", ")]
       end
+      flags = ask[:flags].map { |flag| ["Red flag", [flag[:label], flag[:lead] && "lifted by #{flag[:lead]}: #{flag[:reason]}"].compact.join("; ")] }
       route = ask[:route] && Sandbag::Knowledge.find("routes", ask[:route])["label"]
-      [(["Complaint", ask[:complaint]] if ask[:complaint]), *findings, (["Route", [route, ask[:reason]].compact.join(": ")] if route)].compact
+      [(["Complaint", ask[:complaint]] if ask[:complaint]), *findings, *flags, (["Route", [route, ask[:reason]].compact.join(": ")] if route)].compact
     end
 
     def self.choose(choose)

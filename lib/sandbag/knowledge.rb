@@ -11,6 +11,8 @@ module Sandbag
 
     FOLDER = "#{__dir__}/knowledge"
 
+    CAUSE_CODES = %w[AL AM BY LK ST PB AT LO FA FW JL HS HB SL SS FR AB EN].freeze
+
     # column => class or list of classes; a trailing ? marks a column that may be absent
     COLUMNS = {
       "circuit_kinds" => {"label" => String, "control" => String, "far_end" => String, "safety" => String},
@@ -23,12 +25,16 @@ module Sandbag
       "ratio_bands" => {"label" => String, "from" => Numeric, "to" => Numeric},
       "fluids" => {"label" => String, "family" => String, "rank?" => Integer, "bulk_modulus_mpa" => Numeric, "dry_c?" => Numeric, "wet_c?" => Numeric},
       "fluid_colours" => {"label" => String, "meaning" => String, "fresh" => [TrueClass, FalseClass]},
-      "findings" => {"label" => String, "how" => String, "minutes" => Integer, "for" => String, "values" => Hash},
+      "findings" => {"label" => String, "how" => String, "minutes" => Integer, "for" => String, "group?" => String, "ordinary?" => String, "opens?" => [TrueClass, FalseClass],
+                     "many?" => [TrueClass, FalseClass], "values" => Hash},
+      "causes" => {"label" => String, "prior_brake" => Numeric, "prior_clutch" => Numeric, "routes" => Array, "if_stays" => String, "also" => String},
+      "likelihoods" => CAUSE_CODES.to_h { |code| [code, String] },
+      "proofs" => {"when" => Hash, "proves" => Array, "note" => String},
+      "red_flags" => {"label" => String, "when?" => Hash, "when_any?" => Hash, "does" => String, "lifts" => String},
       "routes" => {"label" => String, "does" => String, "opens" => [TrueClass, FalseClass], "stops" => [TrueClass, FalseClass], "stages" => Array},
-      "route_rules" => {"when" => Hash, "route" => String, "reason" => String, "stop?" => String},
       "cylinders" => {"kinds" => Array, "sizes" => Array, "bores" => Array, "offsets" => Array},
       "change_bands" => {"up_to_percent" => Numeric, "verdict" => String, "agree" => [TrueClass, FalseClass]},
-      "gates" => {"label" => String, "detail" => String, "settled" => String, "only_opened?" => [TrueClass, FalseClass], "caution?" => String},
+      "gates" => {"label" => String, "detail" => String, "settled" => String, "stage?" => String, "only_opened?" => [TrueClass, FalseClass], "caution?" => String},
       "cautions" => {"text" => String, "stages" => Array},
       "entry_kinds" => {"stage" => String, "kind" => String, "data" => Hash}
     }.freeze
@@ -46,7 +52,16 @@ module Sandbag
 
     # @return [Array<Hash>] rows of a file, checked against the columns of the table it is for
     def self.load(name, path)
-      KnowledgeFile.new(path, COLUMNS.fetch(name)).rows
+      KnowledgeFile.new(path, COLUMNS.fetch(name), REFERENCES.fetch(name, NO_REFERENCES)).rows
     end
+
+    # Table => what is wrong with a row's references to other tables, or nil.
+    REFERENCES = {
+      "likelihoods" => ->(row) { KnowledgeReferences.likelihood(row) },
+      "proofs" => ->(row) { KnowledgeReferences.conditions(row["when"]) || KnowledgeReferences.ids("causes", row["proves"]) },
+      "red_flags" => ->(row) { KnowledgeReferences.conditions(row["when"] || row["when_any"] || {}) },
+      "causes" => ->(row) { KnowledgeReferences.ids("routes", row["routes"]) }
+    }.freeze
+    NO_REFERENCES = ->(_row) {}
   end
 end

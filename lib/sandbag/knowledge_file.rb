@@ -6,9 +6,11 @@ module Sandbag
   # One YAML file holding a list of rows, each with an `id`. Keeps the line of every row, so that a fault can be found.
   class KnowledgeFile
     # @param columns [Hash{String => Class, Array<Class>}] what each row must hold; a name ending in ? may be absent
-    def initialize(path, columns)
+    # @param references [#call] given a row, says what is wrong with the ids it names, or nil
+    def initialize(path, columns, references)
       @path = path
       @columns = columns
+      @references = references
     end
 
     # @return [Array<Hash>] deep-frozen rows
@@ -34,6 +36,8 @@ module Sandbag
       unknown = row.keys - known - ["id"]
       fault(line, "#{row["id"]} has unknown #{unknown.join(", ")}; known are #{known.join(", ")}") if unknown.any?
       @columns.each { |column, classes| check_column(row, column, Array(classes), line) }
+      wrong = @references.call(row)
+      fault(line, "#{row["id"]} #{wrong}") if wrong
     end
 
     def check_column(row, column, classes, line)

@@ -14,11 +14,13 @@ RSpec.describe "A whole job", :browser do
     # Ask
     expect(session).to have_css("h1", text: "Ask")
     session.fill_in "What the rider feels, in their own words", with: "Soft after the winter\n"
+    session.click_button "Every finding"
     pick "Lever feel", "Spongy"
     pick "Pumping up", "Rises and holds"
-    expect(session).to have_content("Spongy, and it pumps up and stays.")
+    pick "What happened lately", "Opened recently"
+    expect(session).to have_content("Likely air in the line or far end, or air in or just after the master")
     session.click_button "Take this route: bleed"
-    session.click_link "Go on to Choose"
+    session.click_link "Go on"
 
     # Choose
     expect(session).to have_content("104.5")

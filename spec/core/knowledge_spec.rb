@@ -33,20 +33,34 @@ RSpec.describe Sandbag::Knowledge do
     end
   end
 
-  it "names only findings, values, routes, stages and cautions that exist" do
-    findings = described_class.table("findings").to_h { |row| [row["id"], row["values"].keys] }
-    routes = described_class.table("routes").map { |row| row["id"] }
-    described_class.table("route_rules").each do |rule|
-      expect(routes).to include(rule["route"])
-      rule["when"].except("abs").each { |finding, values| expect(findings.fetch(finding)).to include(*values) }
+  {"an unknown finding" => ["likelihoods", "lever_mood.sad", /:1: lever_mood.sad names unknown finding lever_mood/],
+   "an unknown value" => ["likelihoods", "lever_feel.sad", /:1: lever_feel.sad names unknown value sad of lever_feel/]}.each do |what, (table, id, message)|
+    it "refuses a matrix row of #{what}, naming the line" do
+      row = described_class::CAUSE_CODES.to_h { |code| [code, "."] }.merge("id" => id)
+      expect { load_text(JSON.generate([row]), table: table) }.to raise_error(described_class::Fault, message)
     end
-    described_class.table("routes").each { |route| expect(Sandbag::STAGES).to include(*route["stages"]) }
-    described_class.table("gates").each { |gate| expect(described_class.find("cautions", gate["caution"])).to be_truthy if gate["caution"] }
   end
 
-  it "has a stop for every route rule that refers, and for no other" do
-    described_class.table("route_rules").each do |rule|
-      expect(rule.key?("stop")).to eq described_class.find("routes", rule["route"])["stops"]
-    end
+  it "refuses a matrix row with a cell that means nothing, or without one of the causes" do
+    row = described_class::CAUSE_CODES.to_h { |code| [code, "."] }.merge("id" => "lever_feel.spongy")
+    expect { load_text(JSON.generate([row.merge("AL" => "+++")]), table: "likelihoods") }.to raise_error(described_class::Fault, /“\+\+\+” under AL/)
+    expect { load_text(JSON.generate([row.except("EN")]), table: "likelihoods") }.to raise_error(described_class::Fault, /has no EN/)
+  end
+
+  it "refuses a proof of an unknown cause and a cause of an unknown route" do
+    expect { load_text("- {id: p, when: {lever_feel: [spongy]}, proves: [XX], note: n}\n", table: "proofs") }.to raise_error(described_class::Fault, /:1: p names unknown XX/)
+    expect { load_text("- {id: XX, label: l, prior_brake: 1, prior_clutch: 1, routes: [pray], if_stays: s, also: a}\n", table: "causes") }
+      .to raise_error(described_class::Fault, /:1: XX names unknown pray/)
+  end
+
+  it "has all 30 findings, 18 causes and the whole matrix" do
+    expect(described_class.table("findings").size).to eq 30
+    expect(described_class.table("causes").map { |row| row["id"] }).to eq described_class::CAUSE_CODES
+    expect(described_class.table("likelihoods").size).to eq 109
+  end
+
+  it "names only stages and cautions that exist" do
+    described_class.table("routes").each { |route| expect(Sandbag::STAGES).to include(*route["stages"]) }
+    described_class.table("gates").each { |gate| expect(described_class.find("cautions", gate["caution"])).to be_truthy if gate["caution"] }
   end
 end

@@ -2,28 +2,29 @@
 
 module Sandbag
   module Ask
-    # Complaint, findings, and the route out.
+    # Complaint, findings, what they point to, what must stop, and the route out.
     class Stage
-      attr_reader :findings, :complaint
+      SHOWN_RANKS = 5
+
+      attr_reader :findings, :complaint, :diagnosis
 
       # @param entries [Array<Job::Entry>] of this stage, in force
       # @param sheet [Circuit::Sheet]
       def initialize(entries, sheet)
         @sheet = sheet
-        @complaint = entries.reverse.find { |entry| entry.kind == "complaint" }&.data&.fetch("text")
-        @findings = entries.select { |entry| entry.kind == "finding" }.to_h { |entry| entry.data.values_at("finding", "value") }.freeze
-        @chosen = entries.reverse.find { |entry| entry.kind == "route" }
+        @complaint = last(entries, "complaint")&.data&.fetch("text")
+        @findings = entries.reduce(Findings.new) { |found, entry| fold(found, entry) }
+        @chosen = last(entries, "route")
+        @reported = entries.select { |entry| entry.kind == "flag" }.map { |entry| entry.data["flag"] }.freeze
+        @lifted = entries.select { |entry| entry.kind == "lifted" }.to_h { |entry| [entry.data["flag"], entry.data.slice("lead", "reason")] }.freeze
+        @diagnosis = Diagnosis.new(@findings, facts)
+        @proposal = @diagnosis.proposal
         freeze
       end
 
-      # @return [Hash, nil] the rule that the findings lead to
-      def proposal
-        RouteRule.first_match(findings, facts)
-      end
-
-      # @return [Hash, nil] the route in force: the mechanic's, unless the findings say stop
+      # @return [Hash, nil] the route in force: the mechanic's, unless a flag says stop
       def route
-        return Knowledge.find("routes", proposal["route"]) if stop
+        return Knowledge.find("routes", "refer") if flag_up
         @chosen && Knowledge.find("routes", @chosen.data["route"])
       end
 
@@ -32,11 +33,19 @@ module Sandbag
         !route.nil? && route["opens"]
       end
 
-      # Findings that send the machine elsewhere, whatever route was picked; or a referral that was picked.
+      # What sends the machine elsewhere, whatever route was picked; or a referral that was picked.
       # @return [String, nil]
       def stop
-        return proposal["stop"] if proposal&.key?("stop")
-        "Referred by the mechanic." if @chosen && Knowledge.find("routes", @chosen.data["route"])["stops"]
+        return "#{flag_up[:label]}. #{flag_up[:does]}" if flag_up
+        "Referred by the mechanic." if route&.fetch("stops")
+      end
+
+      # @return [Array<Hash>] id, label, does, lifts, and who lifted it and why, of every red flag that is up
+      def flags
+        RedFlag.up(findings, facts, @reported).map do |flag|
+          {id: flag["id"], label: flag["label"], does: flag["does"], lifts: flag["lifts"], lead: @lifted.dig(flag["id"], "lead"),
+           reason: @lifted.dig(flag["id"], "reason")}.compact
+        end
       end
 
       def done?
@@ -46,7 +55,8 @@ module Sandbag
       def waits_for
         return stop if stop
         return if route
-        proposal ? "a route: #{Knowledge.find("routes", proposal["route"])["label"].downcase} is proposed" : "a finding: #{next_finding&.fetch("label")&.downcase || "route"}"
+        return "a route: #{route_name(@proposal[:route])} is proposed" if @proposal
+        "a finding: #{next_tests.first&.finding&.fetch("label")&.downcase || "none is left, pick a route"}"
       end
 
       def unresolved
@@ -55,50 +65,120 @@ module Sandbag
 
       # @return [Array<Hash>] findings that can be asked on this circuit
       def askable
-        Knowledge.table("findings").select { |finding| ["a", @sheet.clutch? ? "c" : "b"].include?(finding["for"]) && relevant?(finding) }
+        side = @sheet.clutch? ? "c" : "b"
+        Knowledge.table("findings").select { |finding| ["a", side].include?(finding["for"]) && relevant?(finding) }
       end
 
-      # Refuses a value the finding does not have, and a route other than a referral while a stop is in force.
+      # Refuses a value the finding does not have, taking back what was not found, lifting a flag that is not up, and a route
+      # other than a referral while a flag is up.
       def admit(entry)
-        admit_finding(entry) if entry.kind == "finding"
-        return unless entry.kind == "route" && stop && !Knowledge.find("routes", entry.data["route"])["stops"]
-        raise Refusal.at("data/route", "do not use: #{stop}", "refer, or a corrected finding")
+        case entry.kind
+        when "finding" then admit_finding(entry.data)
+        when "finding_cleared" then admit_clearing(entry.data)
+        when "lifted" then admit_lifting(entry.data)
+        when "route" then admit_route(entry.data)
+        end
       end
 
       def to_h
-        {complaint: complaint, findings: findings, askable: askable.map { |finding| finding["id"] }, next_finding: next_finding&.fetch("id"),
-         proposal: proposal&.slice("route", "reason", "stop"), route: route&.fetch("id"), reason: reason,
-         against_proposal: against_proposal, opened: opened?}.compact
+        {complaint: complaint, findings: findings.to_h, askable: askable.map { |finding| finding["id"] },
+         ranks: @diagnosis.ranks.first(SHOWN_RANKS).map { |rank| rank_view(rank) }, next_tests: next_tests.map { |offer| offer_view(offer) },
+         proposal: @proposal && proposal_view, route: route&.fetch("id"), reason: reason, against_proposal: against_proposal,
+         flags: flags, opened: opened?}.compact
       end
 
       private
 
+      def last(entries, kind)
+        entries.reverse.find { |entry| entry.kind == kind }
+      end
+
+      def fold(found, entry)
+        case entry.kind
+        when "finding" then found.with(*entry.data.values_at("finding", "value"))
+        when "finding_cleared" then found.without(*entry.data.values_at("finding", "value"))
+        else found
+        end
+      end
+
       def facts
-        @sheet.clutch? ? {} : {"abs" => @sheet.value("vehicle", "abs")}
+        {"side" => @sheet.clutch? ? "clutch" : "brake", "abs" => @sheet.clutch? ? "none" : @sheet.value("vehicle", "abs")}
       end
 
       def relevant?(finding)
         finding["id"] != "abs_state" || facts["abs"] != "none"
       end
 
-      def next_finding
-        askable.find { |finding| !findings.key?(finding["id"]) }
+      def flag_up
+        flags.find { |flag| !flag.key?(:lead) }
+      end
+
+      def next_tests
+        NextTest.new(@diagnosis, askable).best
+      end
+
+      def route_name(id)
+        Knowledge.find("routes", id)["label"].downcase
+      end
+
+      def cause_name(code)
+        Knowledge.find("causes", code)["label"]
+      end
+
+      def rank_view(rank)
+        {cause: rank.cause["id"], label: rank.cause["label"], share: rank.share, proof: rank.proof, if_stays: rank.cause["if_stays"],
+         also: rank.cause["also"], evidence: rank.evidence.sort_by { |each| [-each[:steps], each[:finding]] }}.compact
+      end
+
+      def offer_view(offer)
+        answers = offer.answers.map { |value, lead| {value: value, cause: cause_name(lead[:cause]), share: lead[:share]} }
+        {finding: offer.finding["id"], gain_bits: offer.gain_bits, minutes: offer.finding["minutes"], opens: offer.finding["opens"] || false, answers: answers}
+      end
+
+      def proposal_view
+        {route: @proposal[:route], reason: proposal_reason, share: @proposal[:share], causes: @proposal[:causes], proven: @proposal.key?(:proof)}
+      end
+
+      def proposal_reason
+        names = @proposal[:causes].map { |code| cause_name(code).downcase }.join(", or ")
+        return "Proven: #{names}. #{@proposal[:proof]}".strip if @proposal.key?(:proof)
+        "Likely #{names} (#{(@proposal[:share] * 100).round} %)."
       end
 
       def reason
-        return proposal["reason"] if route && proposal && proposal["route"] == route["id"]
+        return proposal_reason if route && @proposal && @proposal[:route] == route["id"]
         @chosen&.data&.fetch("reason", nil)
       end
 
       def against_proposal
-        return unless route && proposal && proposal["route"] != route["id"]
-        "The findings point to #{Knowledge.find("routes", proposal["route"])["label"].downcase}: #{proposal["reason"]}"
+        return unless route && @proposal && @proposal[:route] != route["id"] && !stop
+        "The findings point to #{route_name(@proposal[:route])}. #{proposal_reason}"
       end
 
-      def admit_finding(entry)
-        finding = Knowledge.find("findings", entry.data["finding"])
-        return if finding["values"].key?(entry.data["value"])
-        raise Refusal.at("data/value", "#{finding["label"]} cannot be “#{entry.data["value"]}”", finding["values"].keys.join(", "))
+      def admit_finding(data)
+        finding = Knowledge.find("findings", data["finding"])
+        unless askable.include?(finding)
+          raise Refusal.at("data/finding", "#{finding["label"]} is not asked on this circuit", askable.map { |each| each["id"] }.join(", "))
+        end
+        return if finding["values"].key?(data["value"])
+        raise Refusal.at("data/value", "#{finding["label"]} cannot be “#{data["value"]}”", finding["values"].keys.join(", "))
+      end
+
+      def admit_clearing(data)
+        found = findings.values(data["finding"])
+        return if data["value"] ? found.include?(data["value"]) : found.any?
+        raise Refusal.at("data/finding", "#{data["finding"]} was not found", findings.to_h.keys.join(", "))
+      end
+
+      def admit_lifting(data)
+        up = flags.reject { |flag| flag.key?(:lead) }.map { |flag| flag[:id] }
+        return if up.include?(data["flag"])
+        raise Refusal.at("data/flag", "#{data["flag"]} is not up", up.empty? ? "no flag is up" : up.join(", "))
+      end
+
+      def admit_route(data)
+        return unless flag_up && !Knowledge.find("routes", data["route"])["stops"]
+        raise Refusal.at("data/route", "do not use: #{stop}", "refer, a corrected finding, or the flag lifted by a lead")
       end
     end
   end

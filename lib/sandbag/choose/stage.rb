@@ -28,7 +28,7 @@ module Sandbag
 
       # Only a job that renews the cylinder has to choose one.
       def cylinder_wanted?
-        @ask.route&.fetch("id") == "renew"
+        @ask.route&.fetch("id") == "renew_mc"
       end
 
       def done?

@@ -11,7 +11,7 @@ module Sandbag
       def initialize(entries, job)
         @entries = entries
         @job = job
-        @gates = Knowledge.table("gates").reject { |row| row["only_opened"] && !job.ask.opened? }.map { |row| gate_view(row) }.freeze
+        @gates = Knowledge.table("gates").select { |row| applies?(row) }.map { |row| gate_view(row) }.freeze
         freeze
       end
 
@@ -49,6 +49,12 @@ module Sandbag
       end
 
       private
+
+      # A gate about work the job does not touch is left out.
+      def applies?(row)
+        return false if row["only_opened"] && !@job.ask.opened?
+        row["stage"].nil? || @job.stages.key?(row["stage"])
+      end
 
       def computed
         {

@@ -21,6 +21,8 @@ RSpec.describe Sandbag::Job do
   it "says at every turn what it waits for" do
     expect(job.state.waits_for).to start_with("a finding")
     job.add("ask", "finding", {"finding" => "lever_feel", "value" => "spongy"})
+    job.add("ask", "finding", {"finding" => "pump_up", "value" => "rises_holds"})
+    job.add("ask", "finding", {"finding" => "history", "value" => "opened_recently"})
     expect(job.state.waits_for).to eq "a route: bleed is proposed"
     job.add("ask", "route", {"route" => "bleed"})
     expect(job.state.waits_for).to include("fluid")
@@ -29,7 +31,7 @@ RSpec.describe Sandbag::Job do
   end
 
   it "wants a cylinder chosen only when the route renews it" do
-    job.add("ask", "route", {"route" => "renew"})
+    job.add("ask", "route", {"route" => "renew_mc"})
     job.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
     expect(job.state.waits_for).to include("cylinder")
     job.add("choose", "cylinder", {"bore" => 19, "push_offset" => 18})
@@ -160,7 +162,7 @@ RSpec.describe Sandbag::Job do
 
     it "asks about the opened joints only when a joint was opened" do
       expect(job.state.close.gates.map { |gate| gate[:id] }).not_to include("work")
-      job.add("ask", "route", {"route" => "reseal"})
+      job.add("ask", "route", {"route" => "reseal_mc"})
       expect(job.state.close.gates.map { |gate| gate[:id] }).to include("work")
     end
 

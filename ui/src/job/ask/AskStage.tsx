@@ -1,52 +1,86 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
+import styled from "styled-components";
 import type { Job } from "../../app/api";
 import { knowledgeQuery } from "../../app/queries";
-import { Choice } from "../../kit/Choice";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Quiet, Split } from "../../kit/layout";
+import { Panel, Split } from "../../kit/layout";
 import { Loaded } from "../../kit/Loaded";
 import { Cautions } from "../Cautions";
 import { useEntries } from "../useEntries";
+import { EveryFinding } from "./EveryFinding";
+import { FoundSoFar } from "./FoundSoFar";
+import { NextTests } from "./NextTests";
+import { Ranks } from "./Ranks";
+import { RedFlags } from "./RedFlags";
 import { RouteChoice } from "./RouteChoice";
+
+const Column = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 1.2rem;
+`;
 
 export function AskStage({ job }: { job: Job }) {
   const knowledge = useQuery(knowledgeQuery);
   const { add } = useEntries(job, "ask");
   const ask = job.ask;
+  const isOpen = !job.signed;
+  const find = (finding: string, value: string) => add("finding", { finding, value });
   return (
     <Loaded query={knowledge}>
-      {({ findings, routes }) => (
+      {(tables) => (
         <>
-          <Split $left="1.5fr">
-            <Panel>
-              <EntryField
-                label="What the rider feels, in their own words"
-                value={ask.complaint ?? ""}
-                onFinish={(text) => add("complaint", { text })}
-              />
-              {findings
-                .filter((finding) => ask.askable.includes(finding.id))
-                .map((finding) => (
-                  <Choice
-                    key={finding.id}
-                    label={finding.label}
-                    hint={`${finding.how} ${finding.minutes} min.`}
-                    options={Object.entries(finding.values).map(([id, label]) => ({ id, label }))}
-                    value={ask.findings[finding.id]}
-                    onChange={(value) => add("finding", { finding: finding.id, value })}
+          <RedFlags
+            flags={ask.flags}
+            isOpen={isOpen}
+            onLift={(flag, lead, reason) => add("lifted", { flag, lead, reason })}
+          />
+          <Split $left="1.35fr">
+            <Column>
+              <Panel>
+                <EntryField
+                  label="What the rider feels, in their own words"
+                  value={ask.complaint ?? ""}
+                  onFinish={(text) => add("complaint", { text })}
+                />
+                <FoundSoFar
+                  ask={ask}
+                  findings={tables.findings}
+                  isOpen={isOpen}
+                  onClear={(finding, value) => add("finding_cleared", { finding, value })}
+                />
+              </Panel>
+              {isOpen ? (
+                <>
+                  <NextTests ask={ask} findings={tables.findings} onFind={find} />
+                  <EveryFinding
+                    ask={ask}
+                    findings={tables.findings}
+                    flags={tables.red_flags}
+                    onFind={find}
+                    onReport={(flag) => add("flag", { flag })}
                   />
-                ))}
-            </Panel>
-            <Panel>
-              <h2>First way out</h2>
-              <RouteChoice job={job} routes={routes} onChoose={(route) => add("route", { route })} />
-              {ask.route && !job.stop ? (
-                <Link to={`/jobs/${job.id}/choose`}>Go on to Choose</Link>
-              ) : (
-                <Quiet>Answer what you know. A finding left open counts as unknown, not as absent.</Quiet>
-              )}
-            </Panel>
+                </>
+              ) : null}
+            </Column>
+            <Column>
+              <Panel>
+                <h2>First way out</h2>
+                <RouteChoice job={job} routes={tables.routes} onChoose={(route) => add("route", { route })} />
+                {ask.route && !job.stop ? (
+                  <Link to={`/jobs/${job.id}/${job.stages[1]?.id ?? "ask"}`}>Go on</Link>
+                ) : null}
+              </Panel>
+              <Panel>
+                <h2>What it points to</h2>
+                <Ranks
+                  ranks={ask.ranks}
+                  findings={tables.findings}
+                  isEmpty={Object.keys(ask.findings).length === 0}
+                />
+              </Panel>
+            </Column>
           </Split>
           <Cautions stage="ask" />
         </>

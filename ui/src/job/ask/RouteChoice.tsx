@@ -39,11 +39,11 @@ export function RouteChoice({ job, routes, onChoose }: Props) {
           <p>{shown.does}</p>
         </div>
       ) : (
-        <p>Nothing found yet that leads anywhere. The lever's feel is the quickest to ask.</p>
+        <p>Not enough yet to propose a way out. Do the next best test, or pick one.</p>
       )}
       {(route ? reason : proposal?.reason) ? <Quiet>{route ? reason : proposal?.reason}</Quiet> : null}
       {against_proposal ? <Notice tone="warn">{against_proposal}</Notice> : null}
-      {!route && proposal && !proposal.stop ? (
+      {!route && proposal && !job.stop ? (
         <Button tone="act" onPress={() => onChoose(proposal.route)}>
           {`Take this route: ${shown?.label.toLowerCase() ?? ""}`}
         </Button>

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+RSpec.describe "Asking", :browser do
+  before { open_page "/jobs/job-clutch/ask" }
+
+  def ranks
+    session.all("ol[aria-label='Causes, likeliest first'] summary").map(&:text)
+  end
+
+  it "offers the next best test with what each answer would mean, and ranks anew at a tap" do
+    before = ranks
+    test = session.first("ol h3").text
+    session.first("ol li button", text: /then /).click
+    expect(session).not_to have_css("ol h3", text: test, exact_text: true)
+    expect(ranks).not_to eq before
+  end
+
+  it "opens a rank to what spoke for it and against it" do
+    session.find("summary", text: "Main seal lets fluid past").click
+    expect(session).to have_content("Steady hold: Sinks slowly, strongly for")
+    session.find("summary", text: "Air in the line or far end").click
+    expect(session).to have_content("Steady hold: Sinks slowly, against")
+  end
+
+  it "takes a finding back and has the former ranking again" do
+    before = ranks
+    session.click_button "Every finding"
+    session.find("[role=radiogroup]", text: /\ABoot/).find("label", text: "Packed with dirt").click
+    expect(session).to have_button("Boot: Packed with dirt — take back")
+    session.click_button "Boot: Packed with dirt — take back"
+    expect(session).not_to have_button("Boot: Packed with dirt — take back")
+    expect(ranks).to eq before
+  end
+
+  it "says when the mechanic's route is not the one the findings point to, and lets it be" do
+    session.click_button "Every finding"
+    session.find("[role=radiogroup]", text: /\AWet at the lever/).find("label", text: "Drips").click
+    expect(session).to have_content("Proven: outer seal leaks")
+    session.click_button "Flush"
+    expect(session).to have_content("The findings point to reseal the master.")
+    expect(session).to have_link("Go on")
+  end
+
+  it "stops when a finding raises a flag, and goes on when a lead lifts it with a reason" do
+    session.click_button "Every finding"
+    session.find("[role=radiogroup]", text: /\AHoses/).find("label", text: "Bulges").click
+    expect(session).to have_content("R02 Hose bulges")
+    expect(session).not_to have_link("Bleed")
+    expect(session).to have_button("Lift this stop", disabled: true)
+    session.fill_in "Lead mechanic", with: "R. Tarn\n"
+    session.fill_in "What was done about it", with: "new hose on the bench\n"
+    session.click_button "Lift this stop"
+    expect(session).to have_content("Lifted by R. Tarn: new hose on the bench")
+    expect(session).to have_link("Bleed")
+  end
+
+  it "stops for every danger that can be reported" do
+    api("/knowledge")["red_flags"].each_with_index do |flag, index|
+      session.click_button "Report a danger" if index.zero?
+      session.click_button flag["label"]
+      expect(session).to have_content("#{flag["id"]} #{flag["label"]}")
+    end
+    expect(session).to have_content("Do not use.")
+    expect(session).not_to have_link("Choose")
+  end
+end

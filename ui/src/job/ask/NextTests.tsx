@@ -1,0 +1,90 @@
+import styled from "styled-components";
+import type { Job, Knowledge } from "../../app/api";
+import { figure } from "../../kit/format";
+import { Panel, Quiet } from "../../kit/layout";
+import { Mark } from "../../kit/Mark";
+
+interface Props {
+  ask: Job["ask"];
+  findings: Knowledge["findings"];
+  onFind: (finding: string, value: string) => void;
+}
+
+const Test = styled.li`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 0.5rem;
+  padding-top: 0.8rem;
+  border-top: 1px solid ${(p) => p.theme.line};
+`;
+
+const Answers = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(10.5rem, 1fr));
+  gap: 0.4rem;
+`;
+
+const Answer = styled.button`
+  min-height: 3.6rem;
+  padding: 0.3rem 0.8rem;
+  border: 2px solid ${(p) => p.theme.line};
+  border-radius: 0.5rem;
+  background: ${(p) => p.theme.panel};
+  text-align: left;
+  line-height: 1.2;
+  cursor: pointer;
+  &:hover {
+    border-color: ${(p) => p.theme.act};
+  }
+  small {
+    display: block;
+    color: ${(p) => p.theme.quiet};
+    font-size: 0.88rem;
+  }
+`;
+
+/** The tests that would tell most for the minutes they cost, how to do them, and what each answer would mean. */
+export function NextTests({ ask, findings, onFind }: Props) {
+  return (
+    <Panel>
+      <h2>Next best test</h2>
+      <ol>
+        {ask.next_tests.map((test) => {
+          const finding = findings.find((each) => each.id === test.finding);
+          return finding ? (
+            <Test key={test.finding}>
+              <h3>
+                {finding.label} <Minutes minutes={test.minutes} />
+              </h3>
+              <Quiet>{finding.how}</Quiet>
+              {test.opens ? (
+                <div>
+                  <Mark kind="warn">Opens the circuit: a bleed follows</Mark>
+                </div>
+              ) : null}
+              <Answers>
+                {test.answers.map((answer) => (
+                  <Answer key={answer.value} onClick={() => onFind(test.finding, answer.value)}>
+                    {finding.values[answer.value]}
+                    <small>
+                      then {answer.cause.toLowerCase()}, {figure(answer.share * 100, 0)} %
+                    </small>
+                  </Answer>
+                ))}
+              </Answers>
+            </Test>
+          ) : null;
+        })}
+      </ol>
+    </Panel>
+  );
+}
+
+const Small = styled.small`
+  font-weight: 400;
+  color: ${(p) => p.theme.quiet};
+`;
+
+function Minutes({ minutes }: { minutes: number }) {
+  return <Small>{minutes} min</Small>;
+}

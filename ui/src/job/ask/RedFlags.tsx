@@ -1,0 +1,53 @@
+import { useState } from "react";
+import type { Job } from "../../app/api";
+import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
+import { Row } from "../../kit/layout";
+import { Notice } from "../../kit/Notice";
+
+type Flag = Job["ask"]["flags"][number];
+
+interface Props {
+  flags: Flag[];
+  isOpen: boolean;
+  onLift: (flag: string, lead: string, reason: string) => void;
+}
+
+/** What stops the job, why, and what lifts it. */
+export function RedFlags({ flags, isOpen, onLift }: Props) {
+  return flags.map((flag) =>
+    flag.lead ? (
+      <Notice key={flag.id} tone="warn">
+        <strong>{flag.label}.</strong> Lifted by {flag.lead}: {flag.reason}
+      </Notice>
+    ) : (
+      <Notice key={flag.id} tone="stop">
+        <p>
+          <strong>
+            {flag.id} {flag.label}.
+          </strong>{" "}
+          {flag.does}
+        </p>
+        <p>Lifted when: {flag.lifts}</p>
+        {isOpen ? <Lifting onLift={(lead, reason) => onLift(flag.id, lead, reason)} /> : null}
+      </Notice>
+    ),
+  );
+}
+
+function Lifting({ onLift }: { onLift: (lead: string, reason: string) => void }) {
+  const [lead, setLead] = useState("");
+  const [reason, setReason] = useState("");
+  return (
+    <Row>
+      <EntryField label="Lead mechanic" value={lead} onFinish={setLead} />
+      <EntryField label="What was done about it" value={reason} onFinish={setReason} />
+      <Button
+        isDisabled={lead.trim() === "" || reason.trim() === ""}
+        onPress={() => onLift(lead.trim(), reason.trim())}
+      >
+        Lift this stop
+      </Button>
+    </Row>
+  );
+}
