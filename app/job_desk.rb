@@ -30,7 +30,8 @@ module App
     def view(id)
       job = @store.jobs.find(id)
       state, circuit = state_of(job)
-      {**head(job, circuit), fitted: state.fitted.to_h, sheet: state.sheet.to_h, **state.to_h}
+      head = head(job, circuit)
+      {**head, fitted: state.fitted.to_h, sheet: state.sheet.to_h, **state.to_h, costs: costs(state, head[:machine][:kind]), history: history(job)}
     end
 
     # @return [Array<Hash>] one line for each job
@@ -38,7 +39,9 @@ module App
       entries = @store.journals.of_jobs(jobs.map { |job| job[:id] })
       jobs.map do |job|
         state, circuit = state_of(job, entries.fetch(job[:id], []))
-        {**head(job, circuit), complaint: state.ask.complaint, **state.to_h.slice(:current, :waits_for, :signed, :stop, :stages)}.compact
+        head = head(job, circuit)
+        minutes = estimate(state.ask.route, state, head[:machine][:kind])&.minutes
+        {**head, complaint: state.ask.complaint, planned_minutes: minutes, wait: state.ask.wait, **state.to_h.slice(:current, :waits_for, :signed, :stop, :stages)}.compact
       end
     end
 
@@ -51,6 +54,34 @@ module App
     end
 
     private
+
+    # Earlier jobs on the same circuit that are shown beside a new one.
+    EARLIER = 3
+
+    # @return [Array<Hash>] what was done to the circuit before: last fault, fluid and lever
+    def history(job)
+      earlier = @store.jobs.of_circuits([job[:circuit_id]]).reject { |each| each[:id] == job[:id] || each[:closed_at].nil? }
+      earlier.first(EARLIER).map do |each|
+        state, _ = state_of(each)
+        fluid = state.choose.fluid && Sandbag::Knowledge.find("fluids", state.choose.fluid)["label"]
+        {id: each[:id], closed_at: each[:closed_at], route: state.ask.route&.fetch("label"), complaint: state.ask.complaint, fluid: fluid,
+         lever: (state.feel.lift || state.feel.report.verdict)&.to_h&.fetch(:why)}.compact
+      end
+    end
+
+    # Minutes and money of the route in force, and kit against unit.
+    def costs(state, machine_kind)
+      {estimate: estimate(state.ask.route, state, machine_kind)&.to_h,
+       kit_or_unit: Sandbag::Ask::Estimate.kit_or_unit(machine_kind, state.choose.need_ml, shop)}.compact
+    end
+
+    def estimate(route, state, machine_kind)
+      route && Sandbag::Ask::Estimate.new(route["id"], machine_kind, state.choose.need_ml, shop)
+    end
+
+    def shop
+      Sandbag::Shop.new(@store.settings.read("shop") || {})
+    end
 
     def head(job, circuit)
       machine = @store.machines.find(circuit[:machine_id])

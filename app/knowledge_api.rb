@@ -9,6 +9,7 @@ module App
         fluids: Sandbag::Knowledge.table("fluids"), colours: Sandbag::Knowledge.table("fluid_colours"),
         machine_kinds: Sandbag::Knowledge.table("machine_kinds"), ratio_bands: Sandbag::Knowledge.table("ratio_bands"),
         templates: Sandbag::Knowledge.table("circuit_templates").map { |row| row.slice("id", "label", "kind", "note") },
+        waits: Sandbag::Knowledge.table("waits"), prices: Sandbag::Knowledge.table("prices"),
         red_flags: Sandbag::Knowledge.table("red_flags"), cautions: Sandbag::Knowledge.table("cautions")
       }
     end

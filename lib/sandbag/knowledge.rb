@@ -13,6 +13,8 @@ module Sandbag
 
     CAUSE_CODES = %w[AL AM BY LK ST PB AT LO FA FW JL HS HB SL SS FR AB EN].freeze
 
+    MACHINE_COLUMNS = %w[motorcycle scooter kart snowmobile bicycle].freeze
+
     # column => class or list of classes; a trailing ? marks a column that may be absent
     COLUMNS = {
       "circuit_kinds" => {"label" => String, "control" => String, "far_end" => String, "safety" => String},
@@ -27,6 +29,12 @@ module Sandbag
       "fluid_colours" => {"label" => String, "meaning" => String, "fresh" => [TrueClass, FalseClass]},
       "findings" => {"label" => String, "how" => String, "minutes" => Integer, "for" => String, "group?" => String, "ordinary?" => String, "opens?" => [TrueClass, FalseClass],
                      "many?" => [TrueClass, FalseClass], "values" => Hash},
+      "intake" => {"ask" => String, "for" => String, "kinds?" => Array, "record?" => String, "derived?" => String, "values" => Hash},
+      "abs_gate" => {"when" => Hash, "decision" => String, "says" => String, "does" => String, "lifts" => String},
+      "step_minutes" => {"label" => String, **MACHINE_COLUMNS.to_h { |machine| [machine, Integer] }},
+      "prices" => {"label" => String, "minor" => Integer},
+      "route_work" => {"steps" => Array, "things" => Array, "fluid" => String, "opens" => String},
+      "waits" => {"label" => String, "minutes?" => Integer},
       "causes" => {"label" => String, "prior_brake" => Numeric, "prior_clutch" => Numeric, "routes" => Array, "if_stays" => String, "also" => String},
       "likelihoods" => CAUSE_CODES.to_h { |code| [code, String] },
       "proofs" => {"when" => Hash, "proves" => Array, "note" => String},
@@ -34,7 +42,8 @@ module Sandbag
       "routes" => {"label" => String, "does" => String, "opens" => [TrueClass, FalseClass], "stops" => [TrueClass, FalseClass], "stages" => Array},
       "cylinders" => {"kinds" => Array, "sizes" => Array, "bores" => Array, "offsets" => Array},
       "change_bands" => {"up_to_percent" => Numeric, "verdict" => String, "agree" => [TrueClass, FalseClass]},
-      "gates" => {"label" => String, "detail" => String, "settled" => String, "stage?" => String, "only_opened?" => [TrueClass, FalseClass], "caution?" => String},
+      "gates" => {"label" => String, "detail" => String, "settled" => String, "stage?" => String, "only_opened?" => [TrueClass, FalseClass],
+                  "only_sole?" => [TrueClass, FalseClass], "caution?" => String},
       "cautions" => {"text" => String, "stages" => Array},
       "entry_kinds" => {"stage" => String, "kind" => String, "data" => Hash}
     }.freeze
@@ -60,6 +69,8 @@ module Sandbag
       "likelihoods" => ->(row) { KnowledgeReferences.likelihood(row) },
       "proofs" => ->(row) { KnowledgeReferences.conditions(row["when"]) || KnowledgeReferences.ids("causes", row["proves"]) },
       "red_flags" => ->(row) { KnowledgeReferences.conditions(row["when"] || row["when_any"] || {}) },
+      "abs_gate" => ->(row) { KnowledgeReferences.conditions(row["when"]) },
+      "route_work" => ->(row) { KnowledgeReferences.ids("step_minutes", row["steps"]) || KnowledgeReferences.ids("prices", row["things"]) },
       "causes" => ->(row) { KnowledgeReferences.ids("routes", row["routes"]) }
     }.freeze
     NO_REFERENCES = ->(_row) {}

@@ -5,7 +5,9 @@ module Sandbag
   module KnowledgeReferences
     CELL = /\A(?:\.|(?:\+\+|\+|--|-)[bc]?(?: (?:\+\+|\+|--|-)[bc])?)\z/
     # Conditions may name facts of the circuit too.
-    FACTS = {"abs" => %w[none fitted unknown], "side" => %w[brake clutch]}.freeze
+    FACTS = {"side" => %w[brake clutch], "opens" => %w[nothing master below]}.freeze
+    # A finding nobody has looked for yet, where a condition has to say so.
+    NOT_LOOKED = "unknown"
 
     # @return [String, nil] what is wrong with a row of the likelihood matrix
     def self.likelihood(row)
@@ -19,13 +21,18 @@ module Sandbag
     # @return [String, nil] what is wrong with conditions, key => values
     def self.conditions(conditions)
       conditions.each do |key, values|
-        known = FACTS[key] || Knowledge.find("findings", key)&.fetch("values")&.keys
+        known = FACTS[key] || values_of(key)
         return "names unknown finding #{key}" unless known
-        odd = values - known
+        odd = values - known - [NOT_LOOKED]
         return "names unknown value #{odd.join(", ")} of #{key}" if odd.any?
       end
       nil
     end
+
+    def self.values_of(key)
+      (Knowledge.find("findings", key) || Knowledge.find("intake", key))&.fetch("values")&.keys
+    end
+    private_class_method :values_of
 
     # @return [String, nil] what is wrong with ids of another table
     def self.ids(table, ids)

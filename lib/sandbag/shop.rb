@@ -19,19 +19,27 @@ module Sandbag
       "safe_gap" => {"type" => "measure", "dimension" => "length", "min" => 0, "max" => 100}
     }.freeze
 
-    attr_reader :units, :school, :limits
+    # [default]
+    HOURLY_RATE_MINOR = 6000
+    CURRENCY = "EUR"
 
-    # @param plain [Hash] units, school, band, limits; what is missing stands at its default
+    attr_reader :units, :school, :limits, :hourly_rate_minor, :currency, :prices
+
+    # @param plain [Hash] units, school, band, limits, currency, hourly rate, prices; what is missing stands at its default
     # Refuses, by field path, units that are not offered, unknown schools, an empty band, and limits out of range.
     def initialize(plain = {})
       @units = UNITS.to_h { |dimension, offered| [dimension, read_unit(dimension, offered, plain.dig("units", dimension))] }.freeze
       @school = Choose::School.new(id: plain["school"] || Choose::School::IDS.first, band: read_band(plain["band"]))
       @limits = LIMITS.to_h { |name, default| [name, read_limit(name, plain.dig("limits", name) || default)] }.freeze
+      @currency = read_currency(plain["currency"] || CURRENCY)
+      @hourly_rate_minor = Refusal.within("hourly_rate_minor") { Money.parse(plain["hourly_rate_minor"] || HOURLY_RATE_MINOR) }
+      @prices = Knowledge.table("prices").to_h { |row| [row["id"], read_price(row, plain.dig("prices", row["id"]))] }.freeze
       freeze
     end
 
     def to_h
-      {"units" => units, "school" => school.id, "band" => school.band, "limits" => limits}
+      {"units" => units, "school" => school.id, "band" => school.band, "limits" => limits, "currency" => currency,
+       "hourly_rate_minor" => hourly_rate_minor, "prices" => prices}
     end
 
     # @return [Hash] dimension => unit, factor from the core's unit, extra decimals
@@ -62,6 +70,15 @@ module Sandbag
       return Choose::School::DEFAULT_BAND if band.nil?
       rule = {"type" => "measure", "dimension" => "number", "min" => 0, "max" => 1000}
       band.each_with_index.map { |edge, index| Refusal.within("band/#{index}") { Circuit::QuantityReader.new(rule, "the band").read(edge) } }
+    end
+
+    def read_currency(text)
+      return text if text.match?(/\A[A-Z]{3}\z/)
+      raise Refusal.at("currency", "“#{text[0, 10]}” is not a currency", "three letters, such as EUR")
+    end
+
+    def read_price(row, typed)
+      Refusal.within("prices/#{row["id"]}") { Money.parse(typed || row["minor"]) }
     end
 
     def read_limit(name, typed)

@@ -38,7 +38,8 @@ RSpec.describe "Asking", :browser do
     session.click_button "Every finding"
     session.find("[role=radiogroup]", text: /\AWet at the lever/).find("label", text: "Drips").click
     expect(session).to have_content("Proven: outer seal leaks")
-    session.click_button "Flush"
+    session.find("button", text: "not chosen here").click
+    session.find("[role=option]", text: "Flush", exact_text: true).click
     expect(session).to have_content("The findings point to reseal the master.")
     expect(session).to have_link("Go on")
   end
@@ -62,7 +63,6 @@ RSpec.describe "Asking", :browser do
       session.click_button flag["label"]
       expect(session).to have_content("#{flag["id"]} #{flag["label"]}")
     end
-    expect(session).to have_content("Do not use.")
     expect(session).not_to have_link("Choose")
   end
 end

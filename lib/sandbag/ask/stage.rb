@@ -17,6 +17,8 @@ module Sandbag
         @chosen = last(entries, "route")
         @reported = entries.select { |entry| entry.kind == "flag" }.map { |entry| entry.data["flag"] }.freeze
         @lifted = entries.select { |entry| entry.kind == "lifted" }.to_h { |entry| [entry.data["flag"], entry.data.slice("lead", "reason")] }.freeze
+        @intake = Intake.new(entries.select { |entry| entry.kind == "intake" }.to_h { |entry| entry.data.values_at("question", "value") }, sheet)
+        @wait = last(entries, "wait")
         @diagnosis = Diagnosis.new(@findings, facts)
         @proposal = @diagnosis.proposal
         freeze
@@ -26,6 +28,16 @@ module Sandbag
       def route
         return Knowledge.find("routes", "refer") if flag_up
         @chosen && Knowledge.find("routes", @chosen.data["route"])
+      end
+
+      # The only brake, or somebody's first job of the kind: a second person checks before release (practice 12.3).
+      def second_person?
+        @intake.value("sole_brake") == "yes" || @intake.value("at_ease") == "no"
+      end
+
+      # @return [Hash, nil] label and until of the wait in force
+      def wait
+        @wait && Wait.of(@wait.data, @wait.at)
       end
 
       # A job that opens a joint: the circuit is filled anew and bled from the master outwards.
@@ -40,12 +52,11 @@ module Sandbag
         "Referred by the mechanic." if route&.fetch("stops")
       end
 
-      # @return [Array<Hash>] id, label, does, lifts, and who lifted it and why, of every red flag that is up
+      # @return [Array<Hash>] id, label, does, lifts, liftable, and who lifted it and why, of everything that stops the job
       def flags
-        RedFlag.up(findings, facts, @reported).map do |flag|
-          {id: flag["id"], label: flag["label"], does: flag["does"], lifts: flag["lifts"], lead: @lifted.dig(flag["id"], "lead"),
-           reason: @lifted.dig(flag["id"], "reason")}.compact
-        end
+        raised = RedFlag.up(findings, facts, @reported).map { |flag| flag_view(flag, flag["label"], true) }
+        gate = abs_gate
+        gate ? raised + [flag_view(gate, gate["says"].delete_suffix("."), gate["decision"] == "block")] : raised
       end
 
       def done?
@@ -73,6 +84,8 @@ module Sandbag
       # other than a referral while a flag is up.
       def admit(entry)
         case entry.kind
+        when "intake" then admit_intake(entry.data)
+        when "wait" then Wait.of(entry.data, entry.at)
         when "finding" then admit_finding(entry.data)
         when "finding_cleared" then admit_clearing(entry.data)
         when "lifted" then admit_lifting(entry.data)
@@ -81,7 +94,7 @@ module Sandbag
       end
 
       def to_h
-        {complaint: complaint, findings: findings.to_h, askable: askable.map { |finding| finding["id"] },
+        {complaint: complaint, intake: @intake.to_h, wait: wait, findings: findings.to_h, askable: askable.map { |finding| finding["id"] },
          ranks: @diagnosis.ranks.first(SHOWN_RANKS).map { |rank| rank_view(rank) }, next_tests: next_tests.map { |offer| offer_view(offer) },
          proposal: @proposal && proposal_view, route: route&.fetch("id"), reason: reason, against_proposal: against_proposal,
          flags: flags, opened: opened?}.compact
@@ -102,7 +115,7 @@ module Sandbag
       end
 
       def facts
-        {"side" => @sheet.clutch? ? "clutch" : "brake", "abs" => @sheet.clutch? ? "none" : @sheet.value("vehicle", "abs")}
+        {"side" => @sheet.clutch? ? "clutch" : "brake", "abs" => "none"}.merge(@intake.facts)
       end
 
       def relevant?(finding)
@@ -111,6 +124,19 @@ module Sandbag
 
       def flag_up
         flags.find { |flag| !flag.key?(:lead) }
+      end
+
+      def flag_view(row, label, liftable)
+        {id: row["id"], label: label, does: row["does"], lifts: row["lifts"], liftable: liftable, lead: @lifted.dig(row["id"], "lead"),
+         reason: @lifted.dig(row["id"], "reason")}.compact
+      end
+
+      # The row of the ABS gate that holds up the route that was chosen, or nil.
+      def abs_gate
+        return unless @chosen
+        work = Knowledge.find("route_work", @chosen.data["route"])
+        row = AbsGate.decide(findings, facts, work["opens"]) unless work["id"] == "refer"
+        row unless row.nil? || row["decision"] == AbsGate::PASSES
       end
 
       def next_tests
@@ -164,6 +190,13 @@ module Sandbag
         raise Refusal.at("data/value", "#{finding["label"]} cannot be “#{data["value"]}”", finding["values"].keys.join(", "))
       end
 
+      def admit_intake(data)
+        row = Knowledge.find("intake", data["question"])
+        raise Refusal.at("data/question", "that is not asked on this circuit", @intake.questions.map { |each| each["id"] }.join(", ")) unless @intake.questions.include?(row)
+        return if row["values"].key?(data["value"])
+        raise Refusal.at("data/value", "“#{data["value"]}” is no answer to “#{row["ask"]}”", row["values"].keys.join(", "))
+      end
+
       def admit_clearing(data)
         found = findings.values(data["finding"])
         return if data["value"] ? found.include?(data["value"]) : found.any?
@@ -171,9 +204,9 @@ module Sandbag
       end
 
       def admit_lifting(data)
-        up = flags.reject { |flag| flag.key?(:lead) }.map { |flag| flag[:id] }
+        up = flags.reject { |flag| flag.key?(:lead) || !flag[:liftable] }.map { |flag| flag[:id] }
         return if up.include?(data["flag"])
-        raise Refusal.at("data/flag", "#{data["flag"]} is not up", up.empty? ? "no flag is up" : up.join(", "))
+        raise Refusal.at("data/flag", "#{data["flag"]} is not up, or no lead may lift it", up.empty? ? "none can be lifted" : up.join(", "))
       end
 
       def admit_route(data)

@@ -53,12 +53,21 @@ module Sandbag
         (entry.kind == "fluid") ? admit_fluid(entry.data) : admit_cylinder(entry.data)
       end
 
+      # @return [Float] mL to have on the bench
+      def need_ml
+        need[:total_ml]
+      end
+
       def to_h
         {cylinder: @cylinder, cylinder_wanted: cylinder_wanted?, fluid: fluid, stamped: stamped,
-         allowed_fluids: allowed_fluids, need: FluidNeed.of(Bleed::Plan.new(sheet, opened: @ask.opened?), drained: @ask.opened?)}.compact
+         allowed_fluids: allowed_fluids, need: need}.compact
       end
 
       private
+
+      def need
+        FluidNeed.of(Bleed::Plan.new(sheet, opened: @ask.opened?), drained: @ask.opened?)
+      end
 
       def allowed_fluids
         (stamped == "unknown") ? [] : FluidChoice.allowed(stamped).map { |fluid| fluid["id"] }

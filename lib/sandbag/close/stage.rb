@@ -5,7 +5,7 @@ module Sandbag
     # Release gates and the signature.
     class Stage
       # Gates that must stand before the function test: nothing is wheeled or ridden on an unproven lever.
-      BEFORE_FUNCTION = %w[stop fluid bled feel hold work leak level caps].freeze
+      BEFORE_FUNCTION = %w[stop fluid bled feel hold work leak level caps second].freeze
 
       # @param job [Job::State] the stages before this one
       def initialize(entries, job)
@@ -53,6 +53,7 @@ module Sandbag
       # A gate about work the job does not touch is left out.
       def applies?(row)
         return false if row["only_opened"] && !@job.ask.opened?
+        return false if row["only_sole"] && !@job.ask.second_person?
         row["stage"].nil? || @job.stages.key?(row["stage"])
       end
 

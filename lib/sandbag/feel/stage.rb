@@ -27,6 +27,12 @@ module Sandbag
         LeverReport.new(@sheet, @circuit, readings_of(@entries.select { |entry| entry.position < @bleed.first_disturbed }))
       end
 
+      # @return [ClutchLiftCheck, nil]
+      def lift
+        entry = @fresh.reverse.find { |each| each.kind == "lift" }
+        entry && ClutchLiftCheck.new(@circuit, entry.data["lift"])
+      end
+
       # @return [String, nil] pass, marginal, bleed_again, cant_tell; nil while there is nothing to judge
       def verdict
         lift ? lift.id : (report.verdict&.id unless @circuit.clutch?)
@@ -84,11 +90,6 @@ module Sandbag
         entries.select { |entry| entry.kind == "reading" }.map do |entry|
           [Reading.new(id: entry.id, force_n: entry.data["force"], travel_mm: entry.data["travel"]), aside.include?(entry.id)]
         end
-      end
-
-      def lift
-        entry = @fresh.reverse.find { |each| each.kind == "lift" }
-        entry && ClutchLiftCheck.new(@circuit, entry.data["lift"])
       end
 
       def hold

@@ -3,8 +3,10 @@ import styled from "styled-components";
 import type { JobLine } from "../app/api";
 import { MiniSpine } from "../drawings/MiniSpine";
 import { stageNames } from "../job/stages";
+import { waitSaid } from "../job/waitSaid";
 import { whenSaid } from "../kit/format";
 import { Mark } from "../kit/Mark";
+import { useNow } from "../kit/useNow";
 
 const Item = styled.li`
   border-top: 1px solid ${(p) => p.theme.line};
@@ -43,6 +45,7 @@ const Waits = styled.p`
 `;
 
 export function JobRow({ job }: { job: JobLine }) {
+  const now = useNow();
   return (
     <Item>
       <Link to={`/jobs/${job.id}/${job.current}`}>
@@ -65,6 +68,10 @@ export function JobRow({ job }: { job: JobLine }) {
           <Waits>
             <small>{stageNames[job.current]} waits for</small>
             {job.waits_for}
+            <small>
+              {job.planned_minutes === undefined ? null : `${job.planned_minutes} min planned. `}
+              {job.wait ? waitSaid(job.wait, now) : null}
+            </small>
           </Waits>
         )}
       </Link>

@@ -41,7 +41,7 @@ export function JobHead({ job, stage }: { job: Job; stage: Stage }) {
           {job.signed ? <Mark kind="good">Signed off</Mark> : null}
         </Row>
       </Head>
-      {job.stop ? (
+      {job.stop && (stage !== "ask" || job.ask.flags.length === 0) ? (
         <Notice tone="stop" live>
           <strong>Do not use.</strong> {job.stop}
         </Notice>

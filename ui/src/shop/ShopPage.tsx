@@ -9,6 +9,7 @@ import { Loaded } from "../kit/Loaded";
 import { Page, Panel, Quiet, Row, Split } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { useTitle } from "../kit/useTitle";
+import { Prices } from "./Prices";
 
 export function ShopPage() {
   useTitle("Shop");
@@ -38,6 +39,9 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
         school: shop.school,
         band: shop.band,
         limits: shop.limits,
+        currency: shop.currency,
+        hourly_rate_minor: shop.hourly_rate_minor,
+        prices: shop.prices,
         ...changed,
       }),
     onSuccess: (set) => queryClient.setQueryData(shopQuery.queryKey, set),
@@ -66,6 +70,7 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
             />
           ))}
           <Quiet>Any unit may still be typed anywhere: 5/8, 17,5 mm, 0.55 in, 70 in-lb.</Quiet>
+          <Prices shop={shop} errorAt={errorAt} onChange={(changed) => change.mutate(changed)} />
         </Panel>
         <Panel>
           <h2>How cylinders are ranked</h2>

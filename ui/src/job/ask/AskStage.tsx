@@ -8,12 +8,16 @@ import { Panel, Split } from "../../kit/layout";
 import { Loaded } from "../../kit/Loaded";
 import { Cautions } from "../Cautions";
 import { useEntries } from "../useEntries";
+import { CostPanel } from "./CostPanel";
 import { EveryFinding } from "./EveryFinding";
 import { FoundSoFar } from "./FoundSoFar";
+import { HistoryPanel } from "./HistoryPanel";
+import { IntakePanel } from "./IntakePanel";
 import { NextTests } from "./NextTests";
 import { Ranks } from "./Ranks";
 import { RedFlags } from "./RedFlags";
 import { RouteChoice } from "./RouteChoice";
+import { WaitPanel } from "./WaitPanel";
 
 const Column = styled.div`
   display: grid;
@@ -38,6 +42,7 @@ export function AskStage({ job }: { job: Job }) {
           />
           <Split $left="1.35fr">
             <Column>
+              <IntakePanel job={job} onAnswer={(question, value) => add("intake", { question, value })} />
               <Panel>
                 <EntryField
                   label="What the rider feels, in their own words"
@@ -80,6 +85,14 @@ export function AskStage({ job }: { job: Job }) {
                   isEmpty={Object.keys(ask.findings).length === 0}
                 />
               </Panel>
+              <CostPanel costs={job.costs} />
+              <HistoryPanel history={job.history} />
+              <WaitPanel
+                ask={ask}
+                waits={tables.waits}
+                isOpen={isOpen}
+                onWait={(wait, until) => add("wait", { wait, ...(until ? { until } : {}) })}
+              />
             </Column>
           </Split>
           <Cautions stage="ask" />

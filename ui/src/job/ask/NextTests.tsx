@@ -14,7 +14,7 @@ const Test = styled.li`
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 0.5rem;
-  padding-top: 0.8rem;
+  padding: 0.8rem 0;
   border-top: 1px solid ${(p) => p.theme.line};
 `;
 

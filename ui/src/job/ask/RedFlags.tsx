@@ -29,7 +29,9 @@ export function RedFlags({ flags, isOpen, onLift }: Props) {
           {flag.does}
         </p>
         <p>Lifted when: {flag.lifts}</p>
-        {isOpen ? <Lifting onLift={(lead, reason) => onLift(flag.id, lead, reason)} /> : null}
+        {isOpen && flag.liftable ? (
+          <Lifting onLift={(lead, reason) => onLift(flag.id, lead, reason)} />
+        ) : null}
       </Notice>
     ),
   );

@@ -1,7 +1,8 @@
 import styled from "styled-components";
 import type { Job, Knowledge } from "../../app/api";
 import { Button } from "../../kit/Button";
-import { Quiet, Row } from "../../kit/layout";
+import { Quiet } from "../../kit/layout";
+import { Picker } from "../../kit/Picker";
 import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
 
@@ -16,13 +17,6 @@ const Name = styled.p`
   line-height: 1.05;
   font-weight: 800;
   letter-spacing: -0.02em;
-`;
-
-const Others = styled.div`
-  border-top: 1px solid ${(p) => p.theme.line};
-  padding-top: 1rem;
-  display: grid;
-  gap: 0.5rem;
 `;
 
 export function RouteChoice({ job, routes, onChoose }: Props) {
@@ -49,18 +43,15 @@ export function RouteChoice({ job, routes, onChoose }: Props) {
         </Button>
       ) : null}
       {job.stop ? null : (
-        <Others>
-          <Quiet>Or pick another:</Quiet>
-          <Row $gap={1}>
-            {routes
-              .filter((each) => each.id !== route && each.id !== (route ? "" : proposal?.route))
-              .map((each) => (
-                <Button key={each.id} onPress={() => onChoose(each.id)}>
-                  {each.label}
-                </Button>
-              ))}
-          </Row>
-        </Others>
+        <Picker
+          label={route || proposal ? "Or another way out" : "Or pick a way out"}
+          options={[
+            { id: "none", label: "not chosen here" },
+            ...routes.filter((each) => each.id !== route).map(({ id, label }) => ({ id, label })),
+          ]}
+          value="none"
+          onChange={onChoose}
+        />
       )}
     </>
   );

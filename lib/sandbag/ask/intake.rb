@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Ask
+    # The questions before anything else (practice 1.1): what the record knows is filled in and only confirmed.
+    class Intake
+      # Circuits that are usually a machine's only brake (practice 14.2). [default]
+      SOLE = %w[brake_kart brake_snow].freeze
+
+      # @param answers [Hash{String => String}] question => value as the mechanic entered it
+      # @param sheet [Circuit::Sheet]
+      def initialize(answers, sheet)
+        @answers = answers.freeze
+        @sheet = sheet
+        freeze
+      end
+
+      # @return [Array<Hash>] questions that concern this circuit
+      def questions
+        side = @sheet.clutch? ? "c" : "b"
+        Knowledge.table("intake").select { |row| ["a", side].include?(row["for"]) }
+      end
+
+      # @return [String, nil] what was answered, else what the record knows
+      def value(id)
+        @answers.fetch(id) { recorded(Knowledge.find("intake", id)) }
+      end
+
+      def answered?(id)
+        @answers.key?(id)
+      end
+
+      # Answers as facts for flags and gates: only what the mechanic said, and ABS, which the record may say too.
+      # @return [Hash{String => String}]
+      def facts
+        @sheet.clutch? ? @answers : {"abs" => value("abs")}.merge(@answers)
+      end
+
+      # @return [Array<Hash>] id, ask, values, value, confirmed; answered ones last
+      def to_h
+        questions.map { |row| {id: row["id"], ask: row["ask"], kinds: row["kinds"], values: row["values"], value: value(row["id"]), confirmed: answered?(row["id"])}.compact }
+      end
+
+      private
+
+      def recorded(row)
+        return derived(row["derived"]) if row["derived"]
+        return unless row["record"]
+        part, field = row["record"].split(".")
+        value = @sheet.value(part, field)
+        value if row["values"].key?(value)
+      end
+
+      def derived(what)
+        case what
+        when "sole_brake" then SOLE.include?(@sheet.kind) ? "yes" : nil
+        when "lines_out" then @sheet.parts_of("line").count { |line| line["from"] == Circuit::Topology::ROOT }.to_s
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+require "time"
+
+module Sandbag
+  module Ask
+    # A wait that cannot be hurried: what for, and until when.
+    module Wait
+      # @param data [Hash] wait, until; @param at [String] when it began
+      # @return [Hash] label, until (ISO 8601)
+      # Refuses a time that is none, and a missing one where the wait has no length of its own.
+      def self.of(data, at)
+        row = Knowledge.find("waits", data["wait"])
+        {label: row["label"], until: data["until"] ? read(data["until"]) : ending(row, at)}
+      end
+
+      def self.read(text)
+        Time.iso8601(text).utc.iso8601
+      rescue ArgumentError
+        raise Refusal.at("data/until", "“#{text}” is no time", "a time such as 2026-03-14T09:26:00Z")
+      end
+
+      def self.ending(row, at)
+        raise Refusal.at("data/until", "#{row["label"].downcase} needs a time", "a time such as 2026-03-14T09:26:00Z") unless row["minutes"]
+        (Time.iso8601(at) + row["minutes"] * 60).utc.iso8601
+      end
+      private_class_method :read, :ending
+    end
+  end
+end

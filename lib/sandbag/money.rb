@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Sandbag
+  # Sums of money are integers of a currency's minor unit; this reads them as people type them.
+  module Money
+    TYPED = /\A(\d{1,7})(?:[.,](\d{1,2}))?\z/
+    MINOR = 100
+
+    # @param typed [String, Integer] "45", "45.50", "45,5"; an Integer is minor units already
+    # @return [Integer] minor units
+    # Refuses what is no sum, negative, or finer than the minor unit.
+    def self.parse(typed)
+      return typed if typed.is_a?(Integer) && typed >= 0
+      match = TYPED.match(typed.to_s.strip)
+      raise Refusal.at("", "“#{typed.to_s[0, 20]}” is not a sum of money", "a sum such as 45 or 45.50") unless match && !typed.is_a?(Integer)
+      match[1].to_i * MINOR + match[2].to_s.ljust(2, "0").to_i
+    end
+  end
+end

@@ -1,0 +1,37 @@
+import type { Job } from "../../app/api";
+import { money } from "../../kit/money";
+import { Big, Panel, Quiet, Table } from "../../kit/layout";
+
+/** Minutes and money of the route, and kit against whole unit. */
+export function CostPanel({ costs }: { costs: Job["costs"] }) {
+  const { estimate, kit_or_unit } = costs;
+  return (
+    <Panel>
+      <h2>Time and money</h2>
+      {estimate ? (
+        <>
+          <Big $size="2.2rem">
+            {estimate.minutes} <small>min, {money(estimate.total_minor, estimate.currency)}</small>
+          </Big>
+          <Table aria-label="What the route costs">
+            <tbody>
+              {estimate.lines.map((line) => (
+                <tr key={line.label}>
+                  <td>{line.label}</td>
+                  <td>{money(line.minor, estimate.currency)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+        </>
+      ) : (
+        <Quiet>Worked out when a route is chosen.</Quiet>
+      )}
+      <Quiet>
+        Kit {money(kit_or_unit.kit.total_minor, kit_or_unit.kit.currency)} in {kit_or_unit.kit.minutes} min,
+        whole unit {money(kit_or_unit.unit.total_minor, kit_or_unit.unit.currency)} in{" "}
+        {kit_or_unit.unit.minutes} min. {kit_or_unit.advice} The bore&apos;s measure may overrule it.
+      </Quiet>
+    </Panel>
+  );
+}

@@ -1,0 +1,53 @@
+import { useState } from "react";
+import type { Job, Knowledge } from "../../app/api";
+import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
+import { Panel, Quiet, Row } from "../../kit/layout";
+import { Mark } from "../../kit/Mark";
+import { useNow } from "../../kit/useNow";
+import { waitSaid } from "../waitSaid";
+
+interface Props {
+  ask: Job["ask"];
+  waits: Knowledge["waits"];
+  isOpen: boolean;
+  onWait: (wait: string, until: string | undefined) => void;
+}
+
+/** Waits that cannot be hurried; they show on the Bench. */
+export function WaitPanel({ ask, waits, isOpen, onWait }: Props) {
+  const [day, setDay] = useState("");
+  const now = useNow();
+  const until = /^\d{4}-\d\d-\d\d$/.test(day.trim()) ? `${day.trim()}T08:00:00Z` : undefined;
+  return (
+    <Panel>
+      <h2>Waiting</h2>
+      {ask.wait ? (
+        <div role="status">
+          <Mark kind="quiet">{waitSaid(ask.wait, now)}</Mark>
+        </div>
+      ) : (
+        <Quiet>Nothing to wait for.</Quiet>
+      )}
+      {isOpen ? (
+        <>
+          <Row $gap={1}>
+            {waits
+              .filter((wait) => wait.minutes !== undefined)
+              .map((wait) => (
+                <Button key={wait.id} onPress={() => onWait(wait.id, undefined)}>
+                  {`${wait.label}, ${wait.minutes} min`}
+                </Button>
+              ))}
+          </Row>
+          <Row>
+            <EntryField label="Parts on order, expected on (2026-12-01)" value={day} onFinish={setDay} />
+            <Button isDisabled={until === undefined} onPress={() => onWait("parts_on_order", until)}>
+              Wait for parts
+            </Button>
+          </Row>
+        </>
+      ) : null}
+    </Panel>
+  );
+}

@@ -1,0 +1,7 @@
+import type { JobLine } from "../app/api";
+import { whenSaid } from "../kit/format";
+
+/** A wait in words: until when, or that it is over. */
+export function waitSaid(wait: NonNullable<JobLine["wait"]>, now: number): string {
+  return Date.parse(wait.until) > now ? `${wait.label} until ${whenSaid(wait.until)}` : `${wait.label}: over`;
+}
