@@ -17,7 +17,7 @@ module App
       end
       flags = ask[:flags].map { |flag| ["Red flag", [flag[:label], flag[:lead] && "lifted by #{flag[:lead]}: #{flag[:reason]}"].compact.join("; ")] }
       route = ask[:route] && Sandbag::Knowledge.find("routes", ask[:route])["label"]
-      [(["Complaint", ask[:complaint]] if ask[:complaint]), *findings, *flags, (["Route", [route, ask[:reason]].compact.join(": ")] if route)].compact
+      [(["Complaint", ask[:complaint]] if ask[:complaint]), *ask[:notes].map { |note| ["Note", note] }, *findings, *flags, (["Route", [route, ask[:reason]].compact.join(": ")] if route)].compact
     end
 
     def self.choose(choose)

@@ -33,7 +33,7 @@ module Sandbag
       "abs_gate" => {"when" => Hash, "decision" => String, "says" => String, "does" => String, "lifts" => String},
       "step_minutes" => {"label" => String, **MACHINE_COLUMNS.to_h { |machine| [machine, Integer] }},
       "prices" => {"label" => String, "minor" => Integer},
-      "route_work" => {"steps" => Array, "things" => Array, "fluid" => String, "opens" => String},
+      "route_work" => {"plan" => Array, "why" => String, "steps" => Array, "things" => Array, "fluid" => String, "opens" => String},
       "waits" => {"label" => String, "minutes?" => Integer},
       "causes" => {"label" => String, "prior_brake" => Numeric, "prior_clutch" => Numeric, "routes" => Array, "if_stays" => String, "also" => String},
       "likelihoods" => CAUSE_CODES.to_h { |code| [code, String] },

@@ -11,8 +11,8 @@ module Sandbag
     # Refuses what is no sum, negative, or finer than the minor unit.
     def self.parse(typed)
       return typed if typed.is_a?(Integer) && typed >= 0
-      match = TYPED.match(typed.to_s.strip)
-      raise Refusal.at("", "“#{typed.to_s[0, 20]}” is not a sum of money", "a sum such as 45 or 45.50") unless match && !typed.is_a?(Integer)
+      match = TYPED.match(typed.strip) if typed.is_a?(String)
+      raise Refusal.at("", "“#{typed.to_s[0, 20]}” is not a sum of money", "a sum such as 45 or 45.50") unless match
       match[1].to_i * MINOR + match[2].to_s.ljust(2, "0").to_i
     end
   end

@@ -26,4 +26,25 @@ RSpec.describe "Red flags through the API", :api do
     entry("j", "ask", "finding", {"finding" => "lever_feel", "value" => "spongy"})
     expect(entry("j", "ask", "finding", {"finding" => "lever_feel", "value" => "firm"}).dig("ask", "findings")).to eq("lever_feel" => ["firm"])
   end
+
+  it "shows minutes and money, the wait, and what was done to the circuit before" do
+    add_circuit("front", twin_disc_plain)
+    worked = JobInMemory.new(sheet(twin_disc_plain)).bled
+    worked.read_lever(air_ml: 0.02)
+    worked.add("feel", "hold", {"creep" => 0.4})
+    worked.confirm("leak", "level", "caps", "function")
+    ask(:post, "/jobs", {id: "first", circuit_id: "front"})
+    worked.entries.each { |given| entry("first", given.stage, given.kind, given.data, id: given.id) }
+    entry("first", "close", "signed", {"name" => "R. Tarn"}, at: "2026-03-14T10:00:00Z")
+    found = ask(:post, "/jobs", {id: "second", circuit_id: "front"})
+    expect(found["history"].first).to include("id" => "first", "route" => "Bleed", "fluid" => "DOT 4 glycol", "lever" => a_string_including("clear of air"))
+    expect(found["costs"]).to include("kit_or_unit").and not_include("estimate")
+    entry("second", "ask", "wait", {"wait" => "parts_on_order", "until" => "2026-03-20T08:00:00Z"})
+    expect(entry("second", "ask", "route", {"route" => "flush"}).dig("costs", "estimate", "minutes")).to eq 70
+    expect(ask(:get, "/jobs")["items"].first).to include("planned_minutes" => 70, "wait" => {"label" => "Parts on order", "until" => "2026-03-20T08:00:00Z"})
+    ask(:put, "/shop", {hourly_rate_minor: "90"})
+    expect(ask(:get, "/jobs/second").dig("costs", "estimate", "lines", 0, "minor")).to eq 10_500
+  end
+
+  RSpec::Matchers.define_negated_matcher :not_include, :include
 end

@@ -65,4 +65,39 @@ RSpec.describe "Asking", :browser do
     end
     expect(session).not_to have_link("Choose")
   end
+
+  it "goes through the intake by digit keys, confirming what the record knows" do
+    open_page "/"
+    session.click_button "Start a job on Corvane Ridgeline 900, Front brake"
+    expect(session).to have_content("Is ABS fitted?")
+    before = session.text[/(\d+) to go/, 1].to_i
+    expect(session).to have_content("The record says: None")
+    press "1"
+    expect(session).to have_content("Linked or combined brakes?")
+    expect(session).to have_content("#{before - 1} to go")
+    press "1"
+    expect(session).to have_content("#{before - 2} to go")
+    session.click_button "Show 2 answers"
+    session.click_button "Is ABS fitted? None"
+    press "2"
+    expect(session).to have_content("Is ABS fitted? Fitted")
+  end
+
+  it "shows time and money for the route, and the wait on the Bench" do
+    session.find("button", text: "not chosen here").click
+    session.find("[role=option]", text: "Reseal the master").click
+    expect(session).to have_css("table[aria-label='What the route costs']", text: "Labour, 180 min")
+    expect(session).to have_content("offer the unit, the owner decides")
+    session.click_button "Foamy fluid to settle, 15 min"
+    expect(session).to have_content("Foamy fluid to settle until")
+    session.click_link "Bench"
+    expect(session).to have_content("180 min planned. Foamy fluid to settle until")
+  end
+
+  it "shows what was done to the circuit before" do
+    open_page "/"
+    session.click_button "Start a job on Oxholm Packmule, Front brake"
+    expect(session).to have_css("h2", text: "This circuit before")
+    expect(session).to have_content("Lever to the bar on the long hill. Maker's mineral oil")
+  end
 end

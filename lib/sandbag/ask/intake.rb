@@ -21,7 +21,7 @@ module Sandbag
         Knowledge.table("intake").select { |row| ["a", side].include?(row["for"]) }
       end
 
-      # @return [String, nil] what was answered, else what the record knows
+      # @return [String, nil] what was answered, else what somebody entered in the record; a default is not knowledge
       def value(id)
         @answers.fetch(id) { recorded(Knowledge.find("intake", id)) }
       end
@@ -33,7 +33,7 @@ module Sandbag
       # Answers as facts for flags and gates: only what the mechanic said, and ABS, which the record may say too.
       # @return [Hash{String => String}]
       def facts
-        @sheet.clutch? ? @answers : {"abs" => value("abs")}.merge(@answers)
+        @sheet.clutch? ? @answers : {"abs" => @sheet.value("vehicle", "abs")}.merge(@answers)
       end
 
       # @return [Array<Hash>] id, ask, values, value, confirmed; answered ones last
@@ -47,8 +47,8 @@ module Sandbag
         return derived(row["derived"]) if row["derived"]
         return unless row["record"]
         part, field = row["record"].split(".")
-        value = @sheet.value(part, field)
-        value if row["values"].key?(value)
+        entry = @sheet.values(@sheet.parts_of(part).first).fetch(field)
+        entry.value unless entry.source == Circuit::Source::DEFAULT || !row["values"].key?(entry.value)
       end
 
       def derived(what)

@@ -13,6 +13,7 @@ module Sandbag
       def initialize(entries, sheet)
         @sheet = sheet
         @complaint = last(entries, "complaint")&.data&.fetch("text")
+        @notes = entries.select { |entry| entry.kind == "note" }.map { |entry| entry.data["text"] }.freeze
         @findings = entries.reduce(Findings.new) { |found, entry| fold(found, entry) }
         @chosen = last(entries, "route")
         @reported = entries.select { |entry| entry.kind == "flag" }.map { |entry| entry.data["flag"] }.freeze
@@ -94,7 +95,7 @@ module Sandbag
       end
 
       def to_h
-        {complaint: complaint, intake: @intake.to_h, wait: wait, findings: findings.to_h, askable: askable.map { |finding| finding["id"] },
+        {complaint: complaint, notes: @notes, plan: plan, intake: @intake.to_h, wait: wait, findings: findings.to_h, askable: askable.map { |finding| finding["id"] },
          ranks: @diagnosis.ranks.first(SHOWN_RANKS).map { |rank| rank_view(rank) }, next_tests: next_tests.map { |offer| offer_view(offer) },
          proposal: @proposal && proposal_view, route: route&.fetch("id"), reason: reason, against_proposal: against_proposal,
          flags: flags, opened: opened?}.compact
@@ -149,6 +150,12 @@ module Sandbag
 
       def cause_name(code)
         Knowledge.find("causes", code)["label"]
+      end
+
+      # @return [Hash, nil] stages of the whole job by the route in force, and why
+      def plan
+        work = route && Knowledge.find("route_work", route["id"])
+        work && {stages: work["plan"], why: work["why"]}
       end
 
       def rank_view(rank)

@@ -15,6 +15,7 @@ import { HistoryPanel } from "./HistoryPanel";
 import { IntakePanel } from "./IntakePanel";
 import { NextTests } from "./NextTests";
 import { Ranks } from "./Ranks";
+import { Notes } from "./Notes";
 import { RedFlags } from "./RedFlags";
 import { RouteChoice } from "./RouteChoice";
 import { WaitPanel } from "./WaitPanel";
@@ -49,6 +50,7 @@ export function AskStage({ job }: { job: Job }) {
                   value={ask.complaint ?? ""}
                   onFinish={(text) => add("complaint", { text })}
                 />
+                <Notes notes={ask.notes} isOpen={isOpen} onAdd={(text) => add("note", { text })} />
                 <FoundSoFar
                   ask={ask}
                   findings={tables.findings}

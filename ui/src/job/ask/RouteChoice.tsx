@@ -5,12 +5,20 @@ import { Quiet } from "../../kit/layout";
 import { Picker } from "../../kit/Picker";
 import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
+import { stageNames } from "../stages";
 
 interface Props {
   job: Job;
   routes: Knowledge["routes"];
   onChoose: (route: string) => void;
 }
+
+/** Stages of a plan; those of a part of a stage say so. */
+const PLAN: Record<string, string> = {
+  ...stageNames,
+  protect: "Strip (protect only)",
+  compare: "Measure (new against old)",
+};
 
 const Name = styled.p`
   font-size: 2.4rem;
@@ -20,7 +28,7 @@ const Name = styled.p`
 `;
 
 export function RouteChoice({ job, routes, onChoose }: Props) {
-  const { proposal, route, reason, against_proposal } = job.ask;
+  const { proposal, route, reason, against_proposal, plan } = job.ask;
   const shown = routes.find((each) => each.id === (route ?? proposal?.route));
   return (
     <>
@@ -36,6 +44,13 @@ export function RouteChoice({ job, routes, onChoose }: Props) {
         <p>Not enough yet to propose a way out. Do the next best test, or pick one.</p>
       )}
       {(route ? reason : proposal?.reason) ? <Quiet>{route ? reason : proposal?.reason}</Quiet> : null}
+      {plan && !job.stop ? (
+        <p>
+          {plan.stages.map((stage) => PLAN[stage] ?? stage).join(" · ")}
+          <br />
+          <small>{plan.why}</small>
+        </p>
+      ) : null}
       {against_proposal ? <Notice tone="warn">{against_proposal}</Notice> : null}
       {!route && proposal && !job.stop ? (
         <Button tone="act" onPress={() => onChoose(proposal.route)}>

@@ -1,0 +1,189 @@
+# frozen_string_literal: true
+
+RSpec.describe Sandbag::Ask::Intake do
+  def intake(plain = twin_disc_plain, **answers)
+    described_class.new(answers.transform_keys(&:to_s), sheet(plain))
+  end
+
+  it "fills in what the record knows, to be confirmed only" do
+    known = intake.to_h.to_h { |row| [row[:id], row.slice(:value, :confirmed)] }
+    expect(known).to include("abs" => {value: "none", confirmed: false}, "fluid_marked" => {value: "dot4", confirmed: false},
+      "lines_out" => {value: "2", confirmed: false}, "reservoir_window" => {confirmed: false})
+    expect(intake(abs: "fitted").to_h.find { |row| row[:id] == "abs" }).to include(value: "fitted", confirmed: true)
+  end
+
+  it "takes a kart's or a snowmobile's brake for the only one until told otherwise" do
+    kart = Sandbag::Circuit::Template.sheet("kart_rear")
+    expect(described_class.new({}, kart).value("sole_brake")).to eq "yes"
+    expect(described_class.new({"sole_brake" => "no"}, kart).value("sole_brake")).to eq "no"
+    expect(intake.value("sole_brake")).to be_nil
+  end
+
+  it "asks a clutch nothing about brakes" do
+    expect(intake(clutch_plain).to_h.map { |row| row[:id] }).not_to include("abs", "linked", "sole_brake", "abs_tool")
+  end
+
+  it "asks everything of practice 1.1 that a choice can answer" do
+    expect(Sandbag::Knowledge.table("intake").size).to eq 22
+    Sandbag::Knowledge.table("intake").each { |row| expect(row["values"].size).to be_between(2, 9) }
+  end
+
+  describe "as it drives the job" do
+    subject(:job) { JobInMemory.new(sheet(twin_disc_plain)) }
+
+    def answer(question, value)
+      job.add("ask", "intake", {"question" => question, "value" => value})
+    end
+
+    it "stops for linked brakes without a procedure, for somebody not at ease, for a fluid nobody knows" do
+      {"R17" => [%w[linked linked], %w[service_info no]], "R16" => [%w[at_ease no]], "R08" => [%w[fluid_marked unknown], %w[fluid_found unknown]]}.each do |flag, answers|
+        worked = JobInMemory.new(sheet(twin_disc_plain))
+        answers.each { |question, value| worked.add("ask", "intake", {"question" => question, "value" => value}) }
+        expect(worked.state.ask.flags.map { |each| each[:id] }).to eq [flag]
+      end
+    end
+
+    it "wants a second person for an only brake or a first job of its kind" do
+      gates = -> { job.state.close.gates.map { |gate| gate[:id] } }
+      expect(gates[]).not_to include("second")
+      answer("sole_brake", "yes")
+      expect(gates[]).to include("second")
+    end
+
+    it "refuses what is no answer and what is not asked here" do
+      expect(refusal_at { answer("worker", "robot") }).to eq ["data/value"]
+      expect(refusal_at { answer("mood", "good") }).to eq ["data/question"]
+      clutch = JobInMemory.new(sheet(clutch_plain))
+      expect(refusal_at { clutch.add("ask", "intake", {"question" => "abs", "value" => "none"}) }).to eq ["data/question"]
+    end
+  end
+end
+
+RSpec.describe Sandbag::Ask::AbsGate do
+  def decide(opens, abs: "fitted", state: nil, tool: nil)
+    found = state ? Sandbag::Ask::Findings.new.with("abs_state", state) : Sandbag::Ask::Findings.new
+    described_class.decide(found, {"side" => "brake", "abs" => abs, "abs_tool" => tool}.compact, opens)&.fetch("id")
+  end
+
+  {"A1" => [["nothing"], {abs: "unknown", tool: "yes"}], "A2" => [["master"], {abs: "none", state: "lamp_on"}], "A3" => [["nothing"], {state: "lamp_on", tool: "yes"}],
+   "A4" => [["below"], {state: "air_past_outlet", tool: "yes"}], "A6" => [["nothing"], {state: "air_past_outlet"}], "A8" => [["nothing"], {state: "clear"}],
+   "A9" => [["master"], {state: "clear"}], "A10" => [["below"], {state: "clear"}]}.each do |row, (opens, facts)|
+    it "#{row} decides for #{opens.first}, #{facts.values.join(", ")}" do
+      expect(decide(*opens, **facts)).to eq row
+    end
+  end
+
+  it "takes nobody having looked for air past the outlet" do
+    expect(decide("nothing")).to eq "A6"
+  end
+
+  it "says nothing of a clutch" do
+    expect(described_class.decide(Sandbag::Ask::Findings.new, {"side" => "clutch"}, "master")).to be_nil
+  end
+
+  describe "as it holds a job" do
+    subject(:job) { JobInMemory.new(changed(twin_disc_plain, "vehicle", abs: "fitted")) }
+
+    it "lets a flush pass when the lamp clears, and holds a reseal until a lead releases it" do
+      job.add("ask", "finding", {"finding" => "abs_state", "value" => "clear"})
+      job.add("ask", "route", {"route" => "flush"})
+      expect(job.state.stop).to be_nil
+      job.add("ask", "route", {"route" => "reseal_mc"})
+      expect(job.state.ask.flags.map { |flag| flag.values_at(:id, :liftable) }).to eq [["A9", true]]
+      expect(refusal_at { job.strokes(1) }).to eq ["stage"]
+      job.add("ask", "lifted", {"flag" => "A9", "lead" => "R. Tarn", "reason" => "owner accepts referral"})
+      job.strokes(1)
+    end
+
+    it "lets no lead lift a stop of the gate: the facts have to change" do
+      job.add("ask", "route", {"route" => "flush"})
+      expect(job.state.ask.flags.map { |flag| flag.values_at(:id, :liftable) }).to eq [["A6", false]]
+      expect(refusal_at { job.add("ask", "lifted", {"flag" => "A6", "lead" => "R", "reason" => "x"}) }).to eq ["data/flag"]
+      job.add("ask", "finding", {"finding" => "abs_state", "value" => "clear"})
+      expect(job.state.stop).to be_nil
+    end
+  end
+end
+
+RSpec.describe Sandbag::Ask::Estimate do
+  let(:shop) { Sandbag::Shop.new("hourly_rate_minor" => "60", "prices" => {"kit" => "32", "unit" => "145", "washers" => "3", "cleaner" => "4", "fluid_100ml" => "3.50"}) }
+
+  it "adds labour at the rate, things and fluid in whole minor units" do
+    # motorcycle: 15+10+10+10+15+20+20+20+35+15+10 = 180 min
+    estimate = described_class.new("reseal_mc", "road", 152.0, shop)
+    expect(estimate.minutes).to eq 180
+    expect(estimate.lines.map { |line| line[:minor] }).to eq [18_000, 3200, 300, 400, 532]
+    expect(estimate.total_minor).to eq 22_432
+  end
+
+  it "takes the minutes of the machine's kind" do
+    minutes = %w[road scooter kart snowmobile bicycle].map { |kind| described_class.new("flush", kind, 100, shop).minutes }
+    expect(minutes).to eq [70, 100, 45, 75, 50]
+  end
+
+  it "offers the unit when the kit comes to over 70 % of it, and not otherwise" do
+    # unit: 15+10+10+10+20+35+15+10 = 125 min; 12500 + 14500 + 300 + 400 + 532
+    found = described_class.kit_or_unit("road", 152.0, shop)
+    expect(found[:share]).to be_within(1e-9).of(22_432.0 / 28_232)
+    expect(found[:advice]).to include("79 %").and include("offer the unit")
+    dear = Sandbag::Shop.new(shop.to_h.merge("prices" => shop.prices.merge("unit" => 40_000)))
+    expect(described_class.kit_or_unit("road", 152.0, dear)[:advice]).to include("cheaper way")
+  end
+
+  it "never costs less for more fluid" do
+    for_all(need: 0.0..500.0, more: 0.0..500.0) do |need:, more:|
+      expect(described_class.new("flush", "road", need + more, shop).total_minor).to be >= described_class.new("flush", "road", need, shop).total_minor
+    end
+  end
+
+  it "plans the stages of practice 0.4, protection only and comparison included" do
+    plan = ->(id) { Sandbag::Knowledge.find("route_work", id)["plan"] }
+    expect(plan["flush"]).to eq %w[ask choose protect bleed feel close]
+    expect(plan["reseal_mc"]).to eq Sandbag::STAGES
+    expect(plan["renew_mc"]).to eq %w[ask choose strip compare fit bleed feel close]
+    expect(plan["switch_only"]).to eq %w[ask fit feel close]
+    Sandbag::Knowledge.table("route_work").each { |row| expect(row["plan"] - Sandbag::STAGES - %w[protect compare]).to be_empty }
+  end
+
+  it "has work, minutes and money for every route" do
+    expect(Sandbag::Knowledge.table("route_work").map { |row| row["id"] }).to match_array(Sandbag::Knowledge.table("routes").map { |row| row["id"] })
+  end
+end
+
+RSpec.describe Sandbag::Money do
+  {"45" => 4500, "45.5" => 4550, "45,50" => 4550, "0.07" => 7, 4500 => 4500}.each do |typed, minor|
+    it("reads #{typed} as #{minor}") { expect(described_class.parse(typed)).to eq minor }
+  end
+
+  it "refuses what is no sum, negative, or finer than a hundredth" do
+    ["", "free", "-4", "1.234", "1e3", "12345678", -5, 1.5, nil].each do |typed|
+      expect(problems { described_class.parse(typed) }).not_to be_empty, typed.inspect
+    end
+  end
+
+  it "goes to the shop by path" do
+    expect(refusal_at { Sandbag::Shop.new("prices" => {"kit" => "free"}) }).to eq ["prices/kit"]
+    expect(refusal_at { Sandbag::Shop.new("hourly_rate_minor" => "much") }).to eq ["hourly_rate_minor"]
+    expect(refusal_at { Sandbag::Shop.new("currency" => "euro") }).to eq ["currency"]
+  end
+end
+
+RSpec.describe Sandbag::Ask::Wait do
+  it "ends by its own length, or when it is said" do
+    expect(described_class.of({"wait" => "aerated_fluid"}, "2026-03-14T09:00:00Z")).to eq(label: "Foamy fluid to settle", until: "2026-03-14T09:15:00Z")
+    expect(described_class.of({"wait" => "parts_on_order", "until" => "2026-03-20T09:00:00+01:00"}, "2026-03-14T09:00:00Z")[:until]).to eq "2026-03-20T08:00:00Z"
+  end
+
+  it "refuses a time that is none, and parts without one" do
+    expect(refusal_at { described_class.of({"wait" => "parts_on_order"}, "2026-03-14T09:00:00Z") }).to eq ["data/until"]
+    expect(refusal_at { described_class.of({"wait" => "parts_on_order", "until" => "soon"}, "2026-03-14T09:00:00Z") }).to eq ["data/until"]
+  end
+
+  it "shows on the job and goes when it is taken back" do
+    job = JobInMemory.new(sheet(twin_disc_plain))
+    waiting = job.add("ask", "wait", {"wait" => "shaken_bottle"})
+    expect(job.state.ask.wait[:label]).to eq "Shaken bottle to stand"
+    job.undo("ask", waiting)
+    expect(job.state.ask.wait).to be_nil
+  end
+end
