@@ -109,8 +109,9 @@ module App
     # The job keeps the circuit as it was; the machine's record takes what was changed.
     def close(job, circuit, state, entry)
       @store.jobs.close(job[:id], at: entry.at, sheet: circuit[:sheet])
-      changed = state.sheet.change(state.sheet.parts_of("fluid").first["id"], "changed_on", entry.at[0, 10], "measured")
-      @store.circuits.write_sheet(circuit[:id], changed.to_h)
+      sheet = state.sheet
+      sheet = sheet.change(sheet.parts_of("fluid").first["id"], "changed_on", entry.at[0, 10], "measured") if state.stages.key?("bleed")
+      @store.circuits.write_sheet(circuit[:id], sheet.to_h)
     end
   end
 end

@@ -27,6 +27,20 @@ RSpec.describe "Red flags through the API", :api do
     expect(entry("j", "ask", "finding", {"finding" => "lever_feel", "value" => "firm"}).dig("ask", "findings")).to eq("lever_feel" => ["firm"])
   end
 
+  it "records no fluid change for a job that moved no fluid" do
+    add_circuit("front", twin_disc_plain)
+    before = ask(:get, "/circuits/front")["sheet"]
+    adjusted = JobInMemory.new(sheet(twin_disc_plain))
+    adjusted.add("ask", "route", {"route" => "adjust_free_play"})
+    adjusted.read_lever(air_ml: 0.02)
+    adjusted.add("feel", "hold", {"creep" => 0.4})
+    adjusted.confirm("leak", "level", "caps", "function")
+    ask(:post, "/jobs", {id: "j", circuit_id: "front"})
+    adjusted.entries.each { |given| entry("j", given.stage, given.kind, given.data, id: given.id) }
+    expect(entry("j", "close", "signed", {"name" => "R. Tarn"})["signed"]).to be true
+    expect(ask(:get, "/circuits/front")["sheet"]).to eq before
+  end
+
   it "shows minutes and money, the wait, and what was done to the circuit before" do
     add_circuit("front", twin_disc_plain)
     worked = JobInMemory.new(sheet(twin_disc_plain)).bled

@@ -17,7 +17,7 @@ module Sandbag
         @findings = entries.reduce(Findings.new) { |found, entry| fold(found, entry) }
         @chosen = last(entries, "route")
         @reported = entries.select { |entry| entry.kind == "flag" }.map { |entry| entry.data["flag"] }.freeze
-        @lifted = entries.select { |entry| entry.kind == "lifted" }.to_h { |entry| [entry.data["flag"], entry.data.slice("lead", "reason")] }.freeze
+        @liftings = Liftings.new(entries)
         @intake = Intake.new(entries.select { |entry| entry.kind == "intake" }.to_h { |entry| entry.data.values_at("question", "value") }, sheet)
         @wait = last(entries, "wait")
         @diagnosis = Diagnosis.new(@findings, facts)
@@ -128,8 +128,9 @@ module Sandbag
       end
 
       def flag_view(row, label, liftable)
-        {id: row["id"], label: label, does: row["does"], lifts: row["lifts"], liftable: liftable, lead: @lifted.dig(row["id"], "lead"),
-         reason: @lifted.dig(row["id"], "reason")}.compact
+        lifting = @liftings.of(row)
+        {id: row["id"], label: label, does: row["does"], lifts: row["lifts"], liftable: liftable, lead: lifting&.fetch("lead"),
+         reason: lifting&.fetch("reason")}.compact
       end
 
       # The row of the ABS gate that holds up the route that was chosen, or nil.

@@ -24,7 +24,7 @@ RSpec.describe Sandbag::Ask::Intake do
   end
 
   it "asks everything of practice 1.1 that a choice can answer" do
-    expect(Sandbag::Knowledge.table("intake").size).to eq 22
+    expect(Sandbag::Knowledge.table("intake").size).to eq 24
     Sandbag::Knowledge.table("intake").each { |row| expect(row["values"].size).to be_between(2, 9) }
   end
 

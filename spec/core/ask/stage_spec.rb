@@ -102,6 +102,19 @@ RSpec.describe Sandbag::Ask::Stage do
       end
     end
 
+    it "has to be lifted again when the danger is found again" do
+      worked = job
+      find(worked, hose_state: "bulges")
+      worked.add("ask", "lifted", {"flag" => "R02", "lead" => "R. Tarn", "reason" => "new hose"})
+      find(worked, lever_feel: "spongy")
+      expect(worked.state.stop).to be_nil
+      find(worked, hose_state: "bulges")
+      expect(worked.state.stop).to start_with("Hose bulges")
+      worked.add("ask", "lifted", {"flag" => "R02", "lead" => "R. Tarn", "reason" => "the other hose too"})
+      worked.add("ask", "flag", {"flag" => "R02"})
+      expect(worked.state.stop).not_to be_nil
+    end
+
     it "comes down with the finding that raised it, and cannot be lifted when it is not up" do
       worked = job
       find(worked, hose_state: "bulges")
