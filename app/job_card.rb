@@ -12,11 +12,13 @@ module App
     RULE = "C9D2D0"
 
     # @param state [Sandbag::Job::State]
-    def initialize(job:, machine:, circuit:, state:)
+    # @param shop_name [String] printed over the card; empty prints nothing
+    def initialize(job:, machine:, circuit:, state:, shop_name:)
       @job = job
       @machine = machine
       @circuit = circuit
       @state = state
+      @shop_name = shop_name
     end
 
     # @return [String] PDF bytes
@@ -35,7 +37,7 @@ module App
     private
 
     def heading
-      @pdf.text "Fell Gate Garage", size: 9, color: PALE
+      @pdf.text @shop_name, size: 9, color: PALE unless @shop_name.empty?
       @pdf.text "#{@machine[:name]}: #{@circuit[:name]}", size: 20, style: :bold
       @pdf.text @state.signed? ? "Signed off by #{@state.close.to_h[:signed_by]}, #{date(@job[:closed_at])}" : "Open: waits for #{@state.waits_for}. Do not use.", size: 11
       @pdf.text "Job #{@job[:id]}, opened #{date(@job[:opened_at])}", size: 9, color: PALE

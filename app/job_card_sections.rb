@@ -43,7 +43,7 @@ module App
       verdict = feel[:lift] || feel[:verdict]
       [
         (["Verdict", verdict[:why]] if verdict),
-        (["Trapped air", format("%.2f ± %.2f mL", verdict[:air_ml], verdict[:air_error_ml])] if verdict && verdict[:air_error_ml]),
+        (["Trapped air", format("%.3f ± %.3f mL", verdict[:air_ml], verdict[:air_error_ml])] if verdict && verdict[:air_error_ml]),
         (["Stiffness", format("%.3f mL/MPa, expected %.3f", verdict[:stiffness_ml_mpa], verdict[:expected_stiffness_ml_mpa])] if verdict && verdict[:stiffness_ml_mpa]),
         (["Before", feel[:before][:why]] if feel[:before]),
         (["Accepted", feel[:accepted]] if feel[:accepted]),

@@ -23,11 +23,14 @@ module Sandbag
     HOURLY_RATE_MINOR = 6000
     CURRENCY = "EUR"
 
-    attr_reader :units, :school, :limits, :hourly_rate_minor, :currency, :prices
+    LONGEST_NAME = 120
 
-    # @param plain [Hash] units, school, band, limits, currency, hourly rate, prices; what is missing stands at its default
+    attr_reader :name, :units, :school, :limits, :hourly_rate_minor, :currency, :prices
+
+    # @param plain [Hash] name, units, school, band, limits, currency, hourly rate, prices; what is missing stands at its default
     # Refuses, by field path, units that are not offered, unknown schools, an empty band, and limits out of range.
     def initialize(plain = {})
+      @name = read_name(plain["name"] || "")
       @units = UNITS.to_h { |dimension, offered| [dimension, read_unit(dimension, offered, plain.dig("units", dimension))] }.freeze
       @school = Choose::School.new(id: plain["school"] || Choose::School::IDS.first, band: read_band(plain["band"]))
       @limits = LIMITS.to_h { |name, default| [name, read_limit(name, plain.dig("limits", name) || default)] }.freeze
@@ -38,7 +41,7 @@ module Sandbag
     end
 
     def to_h
-      {"units" => units, "school" => school.id, "band" => school.band, "limits" => limits, "currency" => currency,
+      {"name" => name, "units" => units, "school" => school.id, "band" => school.band, "limits" => limits, "currency" => currency,
        "hourly_rate_minor" => hourly_rate_minor, "prices" => prices}
     end
 
@@ -59,6 +62,11 @@ module Sandbag
     end
 
     private
+
+    def read_name(text)
+      return text.strip if text.length <= LONGEST_NAME
+      raise Refusal.at("name", "the shop's name is too long", "up to #{LONGEST_NAME} characters")
+    end
 
     def read_unit(dimension, offered, unit)
       return offered.keys.first if unit.nil?

@@ -135,7 +135,7 @@ RSpec.describe Sandbag::Shop do
 
   it "refuses by path what it cannot be set to" do
     {"units/length" => {"units" => {"length" => "furlong"}}, "school" => {"school" => "luck"}, "band/0" => {"band" => ["x", 3]}, "band" => {"band" => [30, 20]},
-     "limits/effort_hand" => {"limits" => {"effort_hand" => -5}}}.each do |pointer, plain|
+     "name" => {"name" => "x" * 121}, "limits/effort_hand" => {"limits" => {"effort_hand" => -5}}}.each do |pointer, plain|
       expect(refusal_at { described_class.new(plain) }).to eq [pointer]
     end
   end

@@ -35,6 +35,7 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
   const change = useMutation({
     mutationFn: (changed: ShopSettings) =>
       call<Shop>("PUT", "/shop", {
+        name: shop.name,
         units: shop.units,
         school: shop.school,
         band: shop.band,
@@ -59,6 +60,13 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
       {change.error && !refused ? <Notice tone="warn">{change.error.message}</Notice> : null}
       <Split>
         <Panel>
+          <EntryField
+            key={shop.name}
+            label="The shop's name, printed on job cards"
+            value={shop.name}
+            error={errorAt("name")}
+            onFinish={(name) => change.mutate({ name })}
+          />
           <h2>Units on show</h2>
           {Object.entries(shop.offered).map(([dimension, units]) => (
             <Choice

@@ -59,14 +59,19 @@ export function VerdictPanel({ feel, onAccept }: Props) {
   );
 }
 
+/** Errors under this are shown to a thousandth. */
+const FINE_ML = 0.02;
+
 function AirFigures({ verdict, before }: { verdict: Verdict; before: Verdict | undefined }) {
   const units = useUnits();
+  // a bicycle's whole margin is hundredths of a millilitre
+  const decimals = (verdict.air_error_ml ?? 0) < FINE_ML ? 3 : 2;
   return (
     <>
       <div>
         <Big>
-          {units.bare("volume", verdict.air_ml, 2)}{" "}
-          <small>± {units.say("volume", verdict.air_error_ml ?? 0, 2)}</small>
+          {units.bare("volume", verdict.air_ml, decimals)}{" "}
+          <small>± {units.say("volume", verdict.air_error_ml ?? 0, decimals)}</small>
         </Big>
         <Quiet>trapped air, with its standard error</Quiet>
       </div>
