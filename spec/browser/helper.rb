@@ -53,7 +53,7 @@ end
 RSpec.configure do |config|
   config.include AtTheBench, :browser
   config.around(:each, :browser) do |example|
-    @served = Served.new
+    @served = Served.new(demo: example.metadata.fetch(:demo, true))
     width, height = example.metadata.fetch(:window, [1280, 800])
     @session = Browser.register(width: width, height: height)
     @session.driver.browser.manage.window.resize_to(width, height)

@@ -20,4 +20,11 @@ export const outbox = new Outbox((job) => {
   void queryClient.invalidateQueries({ queryKey: ["jobs"] });
 });
 
+/** Asks everything on show again, what is still being asked included. */
+export async function askAgain(): Promise<void> {
+  const asking = queryClient.getQueryCache().findAll({ fetchStatus: "fetching" });
+  await Promise.allSettled(asking.map((query) => query.promise));
+  await queryClient.invalidateQueries();
+}
+
 void outbox.flush();

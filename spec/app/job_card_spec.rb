@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+RSpec.describe App::JobCardSections do
+  let(:job) { JobInMemory.new(sheet(twin_disc_plain)) }
+
+  def section(title)
+    described_class.of(job.state).to_h.fetch(title).to_h
+  end
+
+  it "tells the whole job in words" do
+    job.add("ask", "complaint", {"text" => "soft after the winter"})
+    job.add("ask", "note", {"text" => "bar end scraped"})
+    job.bled
+    job.read_lever(air_ml: 0.02)
+    job.add("feel", "hold", {"creep" => 0.4})
+    expect(section("Ask")).to include("Complaint" => "soft after the winter", "Note" => "bar end scraped", "Lever feel" => "Spongy")
+    expect(section("Choose")).to include("Fluid in" => "DOT 4 glycol", "Fluid to have" => "152 mL")
+    expect(section("Bleed")["Right caliper"]).to match(/\A10 strokes, 37 mL, last 10 without a bubble\z/)
+    expect(section("Feel")).to include("Static hold" => "0.4 mm in 60 s, limit 2.0", "Verdict" => a_string_including("clear of air"))
+    expect(section("Release gates")).to include("Bleeding finished" => "met", "No leak" => "NOT MET")
+  end
+
+  it "tells of red flags and who lifted them, of starting over, and of what was accepted" do
+    job.add("ask", "flag", {"flag" => "R10"})
+    job.add("ask", "lifted", {"flag" => "R10", "lead" => "R. Tarn", "reason" => "new unit"})
+    job.strokes(3)
+    job.add("bleed", "uncovered")
+    job.bled
+    job.read_lever(air_ml: 0.12)
+    job.add("feel", "accepted", {"reason" => "rubber hoses"})
+    expect(section("Ask")["Red flag"]).to include("Crack").and include("lifted by R. Tarn: new unit")
+    expect(section("Bleed")["Started over"]).to include("3 counted strokes")
+    expect(section("Feel")).to include("Accepted" => "rubber hoses")
+  end
+
+  it "tells of the lift of a clutch" do
+    clutch = JobInMemory.new(sheet(clutch_plain)).bled
+    clutch.add("feel", "lift", {"lift" => 2.3})
+    expect(described_class.of(clutch.state).to_h["Feel"].to_h["Verdict"]).to include("2.30 mm measured")
+  end
+
+  it "has nothing to say of stages the job does not have" do
+    job.add("ask", "route", {"route" => "adjust_free_play"})
+    expect(described_class.of(job.state).to_h.values_at("Choose", "Bleed")).to eq [[], []]
+  end
+end

@@ -1,0 +1,142 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+RSpec.describe "Reading the lever", :browser do
+  before { open_page "/jobs/job-kart/feel" }
+
+  def read(force, travel)
+    session.fill_in "Force", with: force
+    session.fill_in "Travel", with: "#{travel}\n"
+  end
+
+  it "marks a reading far off the curve, keeps it, and sets it aside when told" do
+    read("160", "24")
+    expect(session).to have_content("far off the curve")
+    expect(session).to have_css("[role=status]", text: /Marginal|Bleed again|Can't tell/)
+    session.click_button "Set aside 160 N"
+    expect(session).to have_css("tr", text: /160.0 N.*set aside/m)
+    expect(session).to have_css("[role=status]", text: "Pass")
+  end
+
+  it "takes readings back by its key and from the list" do
+    rows = session.all("table[aria-label=Readings] tbody tr").size
+    press "u"
+    expect(session).to have_css("table[aria-label=Readings] tbody tr", count: rows - 1)
+    session.first("button", text: /Take back/).click
+    expect(session).to have_css("table[aria-label=Readings] tbody tr", count: rows - 2)
+  end
+
+  it "says which light pulls to add when it cannot tell" do
+    3.times do
+      rows = session.all("table[aria-label=Readings] tbody tr").size
+      session.first("table[aria-label=Readings] button", text: /Take back/).click
+      expect(session).to have_css("table[aria-label=Readings] tbody tr", count: rows - 1)
+    end
+    expect(session).to have_css("[role=status]", text: "Can't tell")
+    expect(session).to have_content("Air and dead travel only part at a light pull.")
+    expect(session).to have_content(/Next: pull \d+ N at the pedal pad/)
+  end
+
+  it "keeps what cannot be read, says why, and goes on" do
+    read("hard", "13")
+    expect(session).to have_content("Not taken down: “hard” is not a number.")
+    session.click_button "Understood"
+    expect(session).not_to have_content("Not taken down")
+    read("17", "lots")
+    expect(session).to have_content("“lots” is not a number")
+  end
+
+  it "reads kilograms off a luggage scale and inches off a rule" do
+    rows = session.all("table[aria-label=Readings] tbody tr").size
+    read("10 kgf", "0.59 in")
+    expect(session).to have_css("table[aria-label=Readings] tbody tr", count: rows + 1)
+    expect(session).to have_css("tr", text: /98.1 N.*15.0 mm/)
+  end
+
+  it "is told when the lever creeps, and Close says so" do
+    press "h"
+    press "3,5", :enter
+    expect(session).to have_content("The lever creeps")
+    session.click_link "Close"
+    expect(session).to have_css("li", text: /Static hold.*the hold test is still to do, or failed/m)
+  end
+
+  it "forgets readings that are older than the last stroke" do
+    session.click_link "Bleed"
+    expect(session).to have_content("Every point ran clean.")
+    press :space
+    session.find("nav[aria-label='Stages of this job']").click_link("Feel")
+    expect(session).to have_content("Readings were taken before the last strokes.")
+    expect(session).to have_content("Not yet")
+  end
+end
+
+RSpec.describe "Releasing", :browser do
+  before { open_page "/jobs/job-kart/close" }
+
+  it "refuses the function test before the lever is proven, and says what is missing" do
+    session.click_button "Function test: I have checked"
+    expect(session).to have_content("Not taken down: no function test yet: static hold is not met")
+    expect(session).to have_button("Function test: I have checked")
+  end
+
+  it "wants a second person on an only brake, and takes a confirmation back" do
+    expect(session).to have_content("A second person has checked")
+    session.click_button "No leak: I have checked"
+    session.click_button "No leak: Confirmed"
+    expect(session).to have_button("No leak: I have checked")
+    session.fill_in "Name", with: "R. Tarn\n"
+    expect(session).to have_button("Sign and release", disabled: true)
+    expect(session).to have_content("gates are not met")
+  end
+end
+
+RSpec.describe "Without a server", :browser do
+  it "shows what was last known, and says what cannot be done" do
+    open_page "/"
+    session.document.synchronize(8, errors: [RuntimeError]) do
+      script = "const done = arguments[0]; caches.match('/api/jobs?state=open').then(found => done(Boolean(found)))"
+      session.evaluate_async_script(script) || raise("not kept yet")
+    end
+    served.stop("KILL")
+    session.refresh
+    expect(session).to have_content("Corvane Ridgeline 900, front brake")
+    session.click_button "Start a job on Tarnbeck Scree 250, Clutch"
+    expect(session).to have_content("The server cannot be reached.")
+    served.start
+    session.click_button "Start a job on Tarnbeck Scree 250, Clutch"
+    expect(session).to have_css("h1", text: "Ask")
+  end
+
+  it "counts in two tabs at once and loses none" do
+    open_page "/jobs/job-tourer-front/bleed"
+    before = api("/jobs/job-tourer-front")["bleed"]["total_strokes"]
+    second = session.open_new_window
+    session.within_window(second) do
+      open_page "/jobs/job-tourer-front/bleed"
+      press :space, :space
+    end
+    press :space
+    session.document.synchronize(8, errors: [RuntimeError]) { api("/jobs/job-tourer-front")["bleed"]["total_strokes"] == before + 3 || raise("on the way") }
+    session.refresh
+    expect(session).to have_css("[data-figure='strokes']", text: "10")
+  end
+end
+
+RSpec.describe "An empty shop", :browser, demo: false do
+  it "says what to do first, and comes to a first job" do
+    open_page "/"
+    expect(session).to have_content("Nothing on the bench.").and have_content("No machines yet.")
+    open_page "/sizer"
+    session.click_link "Add a machine"
+    session.fill_in "Name", with: "First one\n"
+    session.find("label", text: "Snowmobile", exact_text: true).click
+    session.click_button "Add this machine"
+    session.click_button "Disc on the jackshaft"
+    expect(session).to have_css("h2", text: "Disc on the jackshaft")
+    session.click_link "Bench"
+    session.click_button "Start a job on First one, Disc on the jackshaft"
+    expect(session).to have_content("Is this its only brake?").and have_content("The record says: Yes")
+  end
+end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+RSpec.describe Sandbag::Job::Journal do
+  def entry(id, stage: "bleed", kind: "stroke", corrects: nil)
+    Sandbag::Job::Entry.new(id: id, stage: stage, kind: kind, data: {}, at: "2026-03-14T09:00:00Z", by: "R", corrects: corrects)
+  end
+
+  it "keeps in force what nothing has taken back, in order" do
+    journal = described_class.new([entry("a"), entry("b"), entry("c", kind: "undo", corrects: "a"), entry("d")])
+    expect(journal.in_force.map(&:id)).to eq %w[b d]
+  end
+
+  it "puts a correcting entry of another kind in the place of what it corrects" do
+    journal = described_class.new([entry("a", stage: "feel", kind: "reading"), entry("b", stage: "feel", kind: "reading", corrects: "a")])
+    expect(journal.in_force.map(&:id)).to eq ["b"]
+  end
+
+  it "gives a stage its own" do
+    journal = described_class.new([entry("a"), entry("b", stage: "ask", kind: "note")])
+    expect(journal.of("ask").map(&:id)).to eq ["b"]
+    expect(journal.of("close")).to be_empty
+  end
+
+  it "loses nothing: every entry can still be found" do
+    journal = described_class.new([entry("a"), entry("b", kind: "undo", corrects: "a")])
+    expect(journal.find("a")).not_to be_nil
+    expect(journal.corrected?("a")).to be true
+    expect(journal.entries.size).to eq 2
+  end
+
+  it "is the same journal however often it is folded" do
+    job = JobInMemory.new(sheet(twin_disc_plain)).bled
+    expect(job.state.to_h).to eq job.state.to_h
+    copied = Sandbag::Job::State.new(described_class.new(job.entries.map { |each| Sandbag::Job::Entry.new(**each.to_h) }), job.fitted)
+    expect(copied.to_h).to eq job.state.to_h
+  end
+end
