@@ -94,6 +94,14 @@ RSpec.describe "Asking", :browser do
     expect(session).to have_content("180 min planned. Foamy fluid to settle until")
   end
 
+  it "takes a note once, though Enter is followed by leaving the field" do
+    session.fill_in "Add a note", with: "bar end scraped\n"
+    press :tab
+    expect(session).to have_content("bar end scraped")
+    expect(session).to have_field("Add a note", with: "")
+    expect(api("/jobs/job-clutch")["ask"]["notes"]).to eq ["bar end scraped"]
+  end
+
   it "shows what was done to the circuit before" do
     open_page "/"
     session.click_button "Start a job on Oxholm Packmule, Front brake"

@@ -62,10 +62,18 @@ const Fault = styled(FieldError)`
 /** Text as typed and value as stored are two things: what was typed stays, also when it is refused. */
 export function EntryField(props: Props) {
   const [typed, setTyped] = useState<string | null>(null);
+  // Enter and then leaving the field is one finish, not two
+  const [finished, setFinished] = useState<string | null>(null);
   const text = typed ?? props.value;
   const finish = () => {
     if (typed === null || typed === props.value) return setTyped(null);
+    if (typed === finished) return;
+    setFinished(typed);
     props.onFinish(typed);
+  };
+  const change = (next: string) => {
+    setFinished(null);
+    setTyped(next);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === "Enter") finish();
@@ -75,7 +83,7 @@ export function EntryField(props: Props) {
     <Frame
       $hidden={props.isLabelHidden ?? false}
       value={text}
-      onChange={setTyped}
+      onChange={change}
       onBlur={finish}
       isInvalid={Boolean(props.error) && typed !== null}
       {...(props.name ? { name: props.name } : {})}

@@ -120,10 +120,16 @@ function BleedCount({ job, bleed, undoable, waiting, point }: Counted) {
         />
         <Cycle />
       </Panel>
-      <Cautions stage="bleed" leave={job.sheet.kind === "clutch_hand" ? ["C10", "C13"] : []} />
+      <Cautions stage="bleed" leave={cautionsToLeave(job)} />
       <KeyHelp keys={KEYS} />
     </>
   );
+}
+
+/** A pad needs a brake, and the ABS caution an ABS that may be there. */
+function cautionsToLeave(job: Job): string[] {
+  const padless = job.sheet.kind === "clutch_hand" ? ["C10"] : [];
+  return job.ask.askable.includes("abs_state") ? padless : [...padless, "C13"];
 }
 
 const KEYS: [string, string][] = [
