@@ -62,7 +62,7 @@ export function MasterShape({ at, parts, fluid, picked, onPick }: Props) {
         <rect x={stroke / 2 - 34} y={-bore / 2} width="34" height={bore} fill={theme.tube} />
         <path d={`M${stroke / 2 - 34} ${-bore / 2}l-8 6v${bore - 12}l8 6Z`} fill={theme.ink} />
         <path d={`M0 ${bore / 2 + 12}v12`} stroke={theme.tube} strokeWidth="13" />
-        <PartLabel x={-stroke / 2 - 28} y={0} anchor="end" lines={lines(master)} />
+        <PartLabel x={-stroke / 2 - 28} y={26} anchor="end" lines={lines(master)} />
       </PartTarget>
       <PartTarget {...target(lever)}>
         <path d={`M${stroke / 2} 0h26`} stroke={theme.ink} strokeWidth="7" />
@@ -75,7 +75,7 @@ export function MasterShape({ at, parts, fluid, picked, onPick }: Props) {
           strokeLinejoin="round"
         />
         <circle cx={stroke / 2 + 30} cy="-26" r="8" fill={theme.panel} stroke={theme.ink} strokeWidth="4" />
-        <PartLabel x={stroke / 2 + 52} y={-22} lines={lines(lever)} />
+        <PartLabel x={stroke / 2 + 52} y={-66} lines={lines(lever)} />
       </PartTarget>
     </g>
   );

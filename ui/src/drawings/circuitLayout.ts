@@ -30,6 +30,8 @@ const FOOT = 125;
 const TALLEST = 200;
 const SHORTEST = 100;
 const PX_PER_MM = 0.3;
+/** How far along its way a hose is drawn to climb: clear of the lever. */
+const PEAK_AT = 0.85;
 /** A caliper hangs this far under the end of its hose. */
 const DROP = 58;
 
@@ -50,7 +52,7 @@ export function layOut(figures: CircuitFigures): CircuitLayout {
   const y = (mm: number) => HEAD + (span > 0 ? ((highest - mm) / span) * drawn : 0);
 
   const width = Math.max(NARROWEST, ends.length * END_WIDTH);
-  const left = ends.length === 1 ? width * 0.62 : (width - (ends.length - 1) * END_WIDTH) / 2;
+  const left = ends.length === 1 ? width * 0.7 : (width - (ends.length - 1) * END_WIDTH) / 2;
   const columns = new Map(ends.map((part, index) => [part.id, left + index * END_WIDTH]));
   const column = (id: string): number => {
     const own = columns.get(id);
@@ -59,7 +61,7 @@ export function layOut(figures: CircuitFigures): CircuitLayout {
     return below.reduce((sum, x) => sum + x, 0) / Math.max(1, below.length);
   };
 
-  const master = { x: ends.length === 1 ? width * 0.42 : width / 2, y: y(heights.master_mm) };
+  const master = { x: ends.length === 1 ? width * 0.34 : width / 2, y: y(heights.master_mm) };
   const foot = (line: PartView): Point => {
     const end = heights.lines.find((each) => each.line === line.id)?.end_mm ?? 0;
     const isLast = ends.some((part) => part.from === line.id);
@@ -72,7 +74,12 @@ export function layOut(figures: CircuitFigures): CircuitLayout {
   const hoses = lines.map((part) => {
     const [from, to] = [head(part), foot(part)];
     const peak = spots.get(part.id);
-    return { part, from, to, peak: peak === undefined ? undefined : { x: (from.x + to.x) / 2, y: y(peak) } };
+    return {
+      part,
+      from,
+      to,
+      peak: peak === undefined ? undefined : { x: from.x + (to.x - from.x) * PEAK_AT, y: y(peak) },
+    };
   });
   return {
     width,
