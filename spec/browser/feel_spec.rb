@@ -93,12 +93,15 @@ RSpec.describe "Releasing", :browser do
 end
 
 RSpec.describe "Without a server", :browser do
+  # Until the page has each of these answers at hand.
+  def wait_until_kept(*paths)
+    script = "const done = arguments[1]; Promise.all(arguments[0].map(path => caches.match(path))).then(found => done(found.every(Boolean)))"
+    session.document.synchronize(15, errors: [RuntimeError]) { session.evaluate_async_script(script, paths) || raise("not kept yet") }
+  end
+
   it "shows what was last known, and says what cannot be done" do
     open_page "/"
-    session.document.synchronize(8, errors: [RuntimeError]) do
-      script = "const done = arguments[0]; caches.match('/api/jobs?state=open').then(found => done(Boolean(found)))"
-      session.evaluate_async_script(script) || raise("not kept yet")
-    end
+    wait_until_kept "/", "/api/jobs?state=open", "/api/jobs?state=closed", "/api/machines?limit=100"
     served.stop("KILL")
     session.refresh
     expect(session).to have_content("Corvane Ridgeline 900, front brake")
