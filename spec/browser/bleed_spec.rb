@@ -70,7 +70,7 @@ RSpec.describe "Bleeding by foot switch", :browser do
   # Until the page has everything it needs to be without a server.
   def wait_for_worker
     script = "const done = arguments[0]; caches.match('/api/jobs/job-tourer-front').then(found => done(Boolean(found)))"
-    session.document.synchronize(8, errors: [RuntimeError]) { session.evaluate_async_script(script) || raise("not kept yet") }
+    session.document.synchronize(15, errors: [RuntimeError]) { session.evaluate_async_script(script) || raise("not kept yet") }
   end
 
   it "shows what the server would not have, and keeps it until it was read" do
