@@ -73,7 +73,7 @@ module App
 
       # @return [Sandbag::Shop]
       def shop
-        Sandbag::Shop.new(store.settings.read("shop") || {})
+        ShopSettings.read(store)
       end
 
       def today

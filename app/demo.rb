@@ -21,7 +21,7 @@ module App
     end
 
     def load
-      @store.settings.write("shop", Sandbag::Shop.new("name" => "Fell Gate Garage").to_h)
+      ShopSettings.write(@store, Sandbag::Shop.new("name" => "Fell Gate Garage"))
       YAML.safe_load_file("#{FOLDER}/machines.yml").each { |machine| add_machine(machine) }
       YAML.safe_load_file("#{FOLDER}/jobs.yml").each { |job| add_job(job) }
     end

@@ -80,7 +80,7 @@ module App
     end
 
     def shop
-      Sandbag::Shop.new(@store.settings.read("shop") || {})
+      @shop ||= ShopSettings.read(@store)
     end
 
     def head(job, circuit)

@@ -9,7 +9,7 @@ module App
 
     put "/" do
       set = Sandbag::Shop.new(body_for("changeShop"))
-      store.transaction { store.settings.write("shop", set.to_h) }
+      store.transaction { ShopSettings.write(store, set) }
       json 200, shop_view(set)
     end
 

@@ -48,7 +48,7 @@ RSpec.describe "Bleeding by foot switch", :browser do
 
   it "keeps five strokes through a dead server and a reload, and sends each once" do
     before = api("/jobs/job-tourer-front/entries")["items"].size
-    wait_for_worker
+    wait_until_kept "/", "/api/jobs/job-tourer-front"
     served.stop("KILL")
     press :space, :space, :space, :space, :space
     expect(session).to have_css("[data-figure='strokes']", text: "12")
@@ -65,12 +65,6 @@ RSpec.describe "Bleeding by foot switch", :browser do
     session.refresh
     expect(session).to have_css("[data-figure='strokes']", text: "12")
     expect(api("/jobs/job-tourer-front/entries")["items"].size).to eq before + 5
-  end
-
-  # Until the page has everything it needs to be without a server.
-  def wait_for_worker
-    script = "const done = arguments[0]; caches.match('/api/jobs/job-tourer-front').then(found => done(Boolean(found)))"
-    session.document.synchronize(15, errors: [RuntimeError]) { session.evaluate_async_script(script) || raise("not kept yet") }
   end
 
   it "shows what the server would not have, and keeps it until it was read" do

@@ -93,12 +93,6 @@ RSpec.describe "Releasing", :browser do
 end
 
 RSpec.describe "Without a server", :browser do
-  # Until the page has each of these answers at hand.
-  def wait_until_kept(*paths)
-    script = "const done = arguments[1]; Promise.all(arguments[0].map(path => caches.match(path))).then(found => done(found.every(Boolean)))"
-    session.document.synchronize(15, errors: [RuntimeError]) { session.evaluate_async_script(script, paths) || raise("not kept yet") }
-  end
-
   it "shows what was last known, and says what cannot be done" do
     open_page "/"
     wait_until_kept "/", "/api/jobs?state=open", "/api/jobs?state=closed", "/api/machines?limit=100"

@@ -26,6 +26,12 @@ module AtTheBench
     session.find("g[role=button][aria-label^='#{name}']").send_keys(:enter)
   end
 
+  # Until the page has each of these answers at hand, to be without a server.
+  def wait_until_kept(*paths)
+    script = "const done = arguments[1]; Promise.all(arguments[0].map(path => caches.match(path))).then(found => done(found.every(Boolean)))"
+    session.document.synchronize(15, errors: [RuntimeError]) { session.evaluate_async_script(script, paths) || raise("not kept yet") }
+  end
+
   def figure(name)
     session.find("[data-figure='#{name}']").text.to_i
   end

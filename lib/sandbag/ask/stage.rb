@@ -22,6 +22,7 @@ module Sandbag
         @wait = last(entries, "wait")
         @diagnosis = Diagnosis.new(@findings, facts)
         @proposal = @diagnosis.proposal
+        @flags = raised_flags.freeze
         freeze
       end
 
@@ -54,11 +55,7 @@ module Sandbag
       end
 
       # @return [Array<Hash>] id, label, does, lifts, liftable, and who lifted it and why, of everything that stops the job
-      def flags
-        raised = RedFlag.up(findings, facts, @reported).map { |flag| flag_view(flag, flag["label"], true) }
-        gate = abs_gate
-        gate ? raised + [flag_view(gate, gate["says"].delete_suffix("."), gate["decision"] == "block")] : raised
-      end
+      attr_reader :flags
 
       def done?
         !route.nil? && stop.nil?
@@ -125,6 +122,12 @@ module Sandbag
 
       def flag_up
         flags.find { |flag| !flag.key?(:lead) }
+      end
+
+      def raised_flags
+        raised = RedFlag.up(findings, facts, @reported).map { |flag| flag_view(flag, flag["label"], true) }
+        gate = abs_gate
+        gate ? raised + [flag_view(gate, gate["says"].delete_suffix("."), gate["decision"] == "block")] : raised
       end
 
       def flag_view(row, label, liftable)

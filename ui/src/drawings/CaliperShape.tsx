@@ -1,22 +1,12 @@
 import { useTheme } from "styled-components";
-import type { PartView } from "../app/api";
+import type { EndShapeProps } from "./endShape";
 import { PartLabel } from "./PartLabel";
 import { numberOf, numbersOf, textOf } from "./partValue";
-
-interface Props {
-  part: PartView;
-  x: number;
-  y: number;
-  fluid: string;
-  lines: string[];
-  isPicked: boolean;
-  hasPocket: boolean;
-}
 
 const SCALE = 0.62;
 
 /** A caliper cut across its disc: pistons to scale on the sides they stand, nipples on top. */
-export function CaliperShape({ part, x, y, fluid, lines, isPicked, hasPocket }: Props) {
+export function CaliperShape({ part, x, y, fluid, lines, isPicked, hasPocket }: EndShapeProps) {
   const theme = useTheme();
   const pistons = numbersOf(part, "pistons");
   const opposed = textOf(part, "build") === "opposed";

@@ -1,20 +1,10 @@
 import { useTheme } from "styled-components";
-import type { PartView } from "../app/api";
+import type { EndShapeProps } from "./endShape";
 import { PartLabel } from "./PartLabel";
 import { numberOf } from "./partValue";
 
-interface Props {
-  part: PartView;
-  x: number;
-  y: number;
-  fluid: string;
-  lines: string[];
-  isPicked: boolean;
-  hasPocket: boolean;
-}
-
 /** A clutch slave with its piston and pushrod. */
-export function SlaveShape({ part, x, y, fluid, lines, isPicked }: Props) {
+export function SlaveShape({ part, x, y, fluid, lines, isPicked }: EndShapeProps) {
   const theme = useTheme();
   const bore = 18 + numberOf(part, "bore");
   return (

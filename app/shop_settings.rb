@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module App
+  # The shop as it is set, or as it comes.
+  module ShopSettings
+    NAME = "shop"
+
+    # @return [Sandbag::Shop]
+    def self.read(store)
+      Sandbag::Shop.new(store.settings.read(NAME) || {})
+    end
+
+    # @param shop [Sandbag::Shop]
+    def self.write(store, shop)
+      store.settings.write(NAME, shop.to_h)
+    end
+  end
+end
