@@ -38,6 +38,13 @@ module App
       json 200, Sandbag::Feel::LeverReport.new(sheet, circuit, readings(body["readings"]).map { |reading| [reading, false] }).to_h
     end
 
+    post "/instrument-readings" do
+      body = body_for("computeInstrumentReading")
+      rig = Sandbag::Rig::Circuit.new(sheet_of(body), today: today, seed: body["seed"])
+      instrument = Sandbag::Rig::Instrument.new(body["instrument"], seed: "#{body["seed"]}/#{body["place"]}/#{body["turn"]}")
+      json 200, instrument.read(rig.truth(body["instrument"], body["place"]))
+    end
+
     helpers do
       def sheet_of(body)
         Sandbag::Refusal.within("sheet") { Sandbag::Circuit::Sheet.new(body["sheet"]) }

@@ -16,13 +16,14 @@ module App
     # @param now [Time] the jobs' times count back from here
     def initialize(store, now)
       @store = store
-      @desk = JobDesk.new(store)
+      @desk = JobDesk.new(store, now.to_date)
       @now = now
     end
 
     def load
       ShopSettings.write(@store, Sandbag::Shop.new("name" => "Fell Gate Garage"))
       YAML.safe_load_file("#{FOLDER}/machines.yml").each { |machine| add_machine(machine) }
+      YAML.safe_load_file("#{FOLDER}/shelf.yml").each { |thing| add_to_shelf(thing) }
       YAML.safe_load_file("#{FOLDER}/jobs.yml").each { |job| add_job(job) }
     end
 
@@ -37,6 +38,22 @@ module App
         sheet = Sandbag::Circuit::Sheet.new("kind" => circuit["kind"], "parts" => parts)
         @store.circuits.add(id: circuit["id"], machine_id: machine["id"], name: circuit["name"], sheet: sheet.to_h)
       end
+    end
+
+    def add_to_shelf(thing)
+      fields = thing["use_by_days"] ? thing["fields"].merge("use_by" => day(thing["use_by_days"])) : thing["fields"]
+      move(thing, "added", thing.slice("kind", "name", "place", "count").merge("price_minor" => thing["price"], "fields" => fields))
+      return unless thing["opened_days"]
+      move(thing, "opened", {"on" => day(thing["opened_days"])})
+      move(thing, "measured", {"ml" => thing["left"]})
+    end
+
+    def move(thing, kind, data)
+      ShelfDesk.new(@store).add({id: "#{thing["id"]}.#{kind}", item: thing["id"], kind: kind, data: data, at: @now.utc.iso8601(3), by: BY})
+    end
+
+    def day(days)
+      (@now.to_date + days).iso8601
     end
 
     def add_job(job)

@@ -1,16 +1,8 @@
 # frozen_string_literal: true
 
-require "prawn"
-require "prawn/table"
-
 module App
   # The job card as a PDF, on one or two A4 pages.
   class JobCard
-    FONTS = "#{__dir__}/fonts"
-    INK = "14201F"
-    PALE = "5B6B69"
-    RULE = "C9D2D0"
-
     # @param state [Sandbag::Job::State]
     # @param shop_name [String] printed over the card; empty prints nothing
     def initialize(job:, machine:, circuit:, state:, shop_name:)
@@ -23,24 +15,20 @@ module App
 
     # @return [String] PDF bytes
     def render
-      @pdf = Prawn::Document.new(page_size: "A4", margin: 48, info: {Title: "Job card, #{@machine[:name]}", CreationDate: Time.iso8601(@job[:opened_at])})
-      @pdf.font_families.update("Card" => {normal: "#{FONTS}/Regular.ttf", bold: "#{FONTS}/Bold.ttf"})
-      @pdf.font "Card", size: 10
-      @pdf.fill_color INK
+      @pdf = Paper.open("Job card, #{@machine[:name]}", Time.iso8601(@job[:opened_at]))
       heading
       JobCardSections.of(@state).each { |title, rows| section(title, rows) }
       closing
-      @pdf.number_pages "<page> / <total>", at: [@pdf.bounds.right - 60, 0], align: :right, width: 60, size: 8
-      @pdf.render
+      Paper.finish(@pdf)
     end
 
     private
 
     def heading
-      @pdf.text @shop_name, size: 9, color: PALE unless @shop_name.empty?
+      @pdf.text @shop_name, size: 9, color: Paper::PALE unless @shop_name.empty?
       @pdf.text "#{@machine[:name]}: #{@circuit[:name]}", size: 20, style: :bold
       @pdf.text @state.signed? ? "Signed off by #{@state.close.to_h[:signed_by]}, #{date(@job[:closed_at])}" : "Open: waits for #{@state.waits_for}. Do not use.", size: 11
-      @pdf.text "Job #{@job[:id]}, opened #{date(@job[:opened_at])}", size: 9, color: PALE
+      @pdf.text "Job #{@job[:id]}, opened #{date(@job[:opened_at])}", size: 9, color: Paper::PALE
       @pdf.move_down 12
     end
 
@@ -49,15 +37,15 @@ module App
       @pdf.move_down 8
       @pdf.text title, size: 12, style: :bold
       @pdf.move_down 3
-      @pdf.table(rows, width: @pdf.bounds.width, column_widths: {0 => 170}, cell_style: {borders: [:bottom], border_color: RULE, border_width: 0.5, padding: [3, 6, 3, 0]}) do |table|
-        table.column(0).text_color = PALE
+      @pdf.table(rows, width: @pdf.bounds.width, column_widths: {0 => 170}, cell_style: {borders: [:bottom], border_color: Paper::RULE, border_width: 0.5, padding: [3, 6, 3, 0]}) do |table|
+        table.column(0).text_color = Paper::PALE
       end
     end
 
     def closing
       @pdf.move_down 16
       @pdf.text "The machine's own service information and local rules come first. First ride slow, on clear ground. " \
-        "Look at every joint and the level again after 24 h and after the first ride.", size: 9, color: PALE
+        "Look at every joint and the level again after 24 h and after the first ride.", size: 9, color: Paper::PALE
     end
 
     def date(time)

@@ -7,8 +7,11 @@ module App
     class Clash < StandardError; end
 
     # @param store [Store::All]
-    def initialize(store)
+    # @param today [Date] for what ages on the shelf
+    def initialize(store, today)
       @store = store
+      @today = today
+      @shelf = ShelfDesk.new(store)
     end
 
     # @return [Hash] the job's view
@@ -53,6 +56,11 @@ module App
       [Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), sheet), circuit]
     end
 
+    # @return [Sandbag::Choose::Supplies] what the shelf has for a job
+    def supplies(state)
+      Sandbag::Choose::Supplies.new(state.choose, @shelf.stock, today: @today, shop_months: shop.fluid_months)
+    end
+
     private
 
     # Earlier jobs on the same circuit that are shown beside a new one.
@@ -94,10 +102,27 @@ module App
       known = @store.journals.find(given[:id])
       return same?(known, job, given) if known
       state, circuit = state_of(job)
-      entry = Sandbag::Job::Admission.new(state).admit(Sandbag::Job::Entry.new(**given))
+      entry = move_stock(job[:id], state, Sandbag::Job::Admission.new(state).admit(Sandbag::Job::Entry.new(**given)))
       @store.journals.append(job[:id], entry.to_h)
       close(job, circuit, state, entry) if entry.kind == "signed"
       true
+    end
+
+    # What an entry does to the shelf.
+    # @return [Sandbag::Job::Entry] with the count that was promised
+    def move_stock(job_id, state, entry)
+      if pulls?(entry)
+        entry = supplies(state).admit(entry)
+        @shelf.reserve(job_id, entry) if Sandbag::Choose::Supplies::RESERVED.include?(@shelf.stock.find(entry.data["item"]).kind)
+      elsif entry.undo?
+        pulled = state.journal.find(entry.corrects)
+        @shelf.release(job_id, pulled, entry) if pulls?(pulled)
+      end
+      entry
+    end
+
+    def pulls?(entry)
+      entry.stage == "choose" && entry.kind == "pulled" && !entry.data["item"].nil?
     end
 
     # A retry carries the same stage and kind to the same job; anything else has borrowed an id.
@@ -109,6 +134,7 @@ module App
     # The job keeps the circuit as it was; the machine's record takes what was changed.
     def close(job, circuit, state, entry)
       @store.jobs.close(job[:id], at: entry.at, sheet: circuit[:sheet])
+      @shelf.use_up(job[:id], entry)
       sheet = state.sheet
       sheet = sheet.change(sheet.parts_of("fluid").first["id"], "changed_on", entry.at[0, 10], "measured") if state.stages.key?("bleed")
       @store.circuits.write_sheet(circuit[:id], sheet.to_h)

@@ -36,6 +36,25 @@ module App
       json(fresh ? 201 : 200, job)
     end
 
+    get "/:id/supplies" do |id|
+      json 200, supplies_of(id).to_h
+    end
+
+    get "/:id/pull-list.pdf" do |id|
+      job = store.jobs.find(id)
+      circuit = store.circuits.find(job[:circuit_id])
+      machine = store.machines.find(circuit[:machine_id])
+      content_type "application/pdf"
+      headers "content-disposition" => "inline; filename=\"pull-list.pdf\""
+      PullListPdf.new(title: "#{machine[:name]}: #{circuit[:name]}", job_id: id, lines: supplies_of(id).lines, shop_name: shop.name, at: now).render
+    end
+
+    get "/:id/buy-list.csv" do |id|
+      content_type "text/csv; charset=utf-8"
+      headers "content-disposition" => "attachment; filename=\"buy-list.csv\""
+      BuyListCsv.of(supplies_of(id).buy)
+    end
+
     get "/:id/card.pdf" do |id|
       job = store.jobs.find(id)
       state, circuit = desk.state_of(job)
@@ -50,8 +69,14 @@ module App
     end
 
     helpers do
+      # @return [Sandbag::Choose::Supplies]
+      def supplies_of(id)
+        state, _ = desk.state_of(store.jobs.find(id))
+        desk.supplies(state)
+      end
+
       def desk
-        JobDesk.new(store)
+        JobDesk.new(store, today)
       end
     end
   end

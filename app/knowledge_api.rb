@@ -10,6 +10,9 @@ module App
         machine_kinds: Sandbag::Knowledge.table("machine_kinds"), ratio_bands: Sandbag::Knowledge.table("ratio_bands"),
         templates: Sandbag::Knowledge.table("circuit_templates").map { |row| row.slice("id", "label", "kind", "note") },
         waits: Sandbag::Knowledge.table("waits"), prices: Sandbag::Knowledge.table("prices"),
+        **%w[seals lubricants compatibility_words kit_items shelf_kinds tools].to_h { |table| [table.to_sym, Sandbag::Knowledge.table(table)] },
+        shelf_fields: Sandbag::Knowledge.table("shelf_fields").map { |row| {"optional" => false, **row} },
+        constructions: Sandbag::Strip::Construction.all.map { |construction| {id: construction.id, label: construction.label} },
         red_flags: Sandbag::Knowledge.table("red_flags"), cautions: Sandbag::Knowledge.table("cautions")
       }
     end

@@ -63,7 +63,7 @@ module App
         circuits = circuits_of(id)
         jobs = store.jobs.of_circuits(circuits.map { |circuit| circuit[:id] })
         comparisons = circuits.flat_map { |circuit| store.comparisons.of_circuit(circuit[:id]) }
-        machine.merge(circuits: circuits.map { |circuit| CircuitView.of(circuit, today) }, jobs: JobDesk.new(store).lines(jobs),
+        machine.merge(circuits: circuits.map { |circuit| CircuitView.of(circuit, today) }, jobs: JobDesk.new(store, today).lines(jobs),
           comparisons: comparisons.map { |comparison| comparison.except(:body) })
       end
 

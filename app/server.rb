@@ -10,6 +10,7 @@ module App
     HOSTS = ["localhost", IPAddr.new("127.0.0.1"), IPAddr.new("::1")].freeze
 
     def self.build(store, clock: -> { Time.now })
+      Sandbag::Knowledge.load_all
       parts = {store: store, contract: Contract.load, clock: clock}
       Rack::Builder.app do
         use SecurityHeaders
@@ -19,6 +20,7 @@ module App
         map("/api/machines") { run MachinesApi.new(**parts) }
         map("/api/circuits") { run CircuitsApi.new(**parts) }
         map("/api/jobs") { run JobsApi.new(**parts) }
+        map("/api/shelf") { run ShelfApi.new(**parts) }
         map("/api/shop") { run ShopApi.new(**parts) }
         map("/api/comparisons") { run ComparisonsApi.new(**parts) }
         map("/api/compute") { run ComputeApi.new(**parts) }

@@ -3,7 +3,7 @@
 module Store
   # Every repository over one database.
   class All
-    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons
+    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons, :stock_moves
 
     def initialize(database)
       @database = database
@@ -13,6 +13,7 @@ module Store
       @journals = Journals.new(database)
       @settings = Settings.new(database)
       @comparisons = Comparisons.new(database)
+      @stock_moves = StockMoves.new(database)
     end
 
     # Everything in the block, or nothing of it. Takes the write lock at once.

@@ -13,6 +13,8 @@ module Sandbag
 
     CAUSE_CODES = %w[AL AM BY LK ST PB AT LO FA FW JL HS HB SL SS FR AB EN].freeze
 
+    FAMILIES = %w[glycol silicone mineral].freeze
+
     MACHINE_COLUMNS = %w[motorcycle scooter kart snowmobile bicycle].freeze
 
     # column => class or list of classes; a trailing ? marks a column that may be absent
@@ -45,6 +47,21 @@ module Sandbag
       "gates" => {"label" => String, "detail" => String, "settled" => String, "stage?" => String, "only_opened?" => [TrueClass, FalseClass],
                   "only_sole?" => [TrueClass, FalseClass], "caution?" => String},
       "cautions" => {"text" => String, "stages" => Array},
+      "seals" => {"label" => String, "glycol" => String, "silicone" => String, "mineral" => String, "found_in" => String},
+      "lubricants" => {"label" => String, "glycol" => String, "silicone" => String, "mineral" => String, "where" => String, "places" => Array},
+      "compatibility_words" => {"label" => String, "does" => String},
+      "kit_items" => {"label" => String, "rule" => String, "rubber" => [TrueClass, FalseClass], "compare" => String},
+      "fluid_changes" => {"months" => Integer},
+      "water_rates" => {"percent_a_year" => Numeric},
+      "water_verdicts" => {"from" => Numeric, "label" => String, "does" => String, "due" => String},
+      "bleed_methods" => {"label" => String, "waste_ml" => Numeric, "kinds" => Array, "tools" => Array},
+      "shelf_kinds" => {"label" => String, "plural" => String, "counted" => String},
+      "shelf_fields" => {"kind" => String, "field" => String, "label" => String, "rule" => Hash, "optional?" => [TrueClass, FalseClass]},
+      "stock_moves" => {"for" => Array, "data" => Hash},
+      "tools" => {"label" => String, "special?" => [TrueClass, FalseClass], "sizes?" => String, "instead?" => Hash},
+      "bench_things" => {"label" => String, "group" => String, "kinds?" => Array, "opened?" => [TrueClass, FalseClass]},
+      "directions" => {"label" => String, "pair" => String},
+      "strip_actions" => {"label" => String, "does" => String, "flies?" => String, "leaks?" => String, "lost?" => String, "tools" => Array, "caution?" => String},
       "entry_kinds" => {"stage" => String, "kind" => String, "data" => Hash}
     }.freeze
 
@@ -52,6 +69,13 @@ module Sandbag
     def self.table(name)
       @tables ||= {}
       @tables[name] ||= load(name, "#{FOLDER}/#{name}.yml")
+    end
+
+    # Reads every table and construction, so that a fault is found before anybody works by it.
+    def self.load_all
+      COLUMNS.each_key { |name| table(name) }
+      Strip::Construction.all
+      Strip::Construction.groups
     end
 
     # @return [Hash, nil] one row by its id
@@ -71,6 +95,12 @@ module Sandbag
       "red_flags" => ->(row) { KnowledgeReferences.conditions(row["when"] || row["when_any"] || {}) },
       "abs_gate" => ->(row) { KnowledgeReferences.conditions(row["when"]) },
       "route_work" => ->(row) { KnowledgeReferences.ids("step_minutes", row["steps"]) || KnowledgeReferences.ids("prices", row["things"]) },
+      "seals" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
+      "lubricants" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
+      "bleed_methods" => ->(row) { KnowledgeReferences.ids("tools", row["tools"]) || KnowledgeReferences.ids("circuit_kinds", row["kinds"]) },
+      "shelf_fields" => ->(row) { KnowledgeReferences.ids("shelf_kinds", [row["kind"]]) },
+      "stock_moves" => ->(row) { KnowledgeReferences.ids("shelf_kinds", row["for"]) },
+      "strip_actions" => ->(row) { KnowledgeReferences.ids("tools", row["tools"]) },
       "causes" => ->(row) { KnowledgeReferences.ids("routes", row["routes"]) }
     }.freeze
     NO_REFERENCES = ->(_row) {}

@@ -25,15 +25,20 @@ module Sandbag
 
     LONGEST_NAME = 120
 
-    attr_reader :name, :units, :school, :limits, :hourly_rate_minor, :currency, :prices
+    # Months between full changes of fluid, within which shops differ. [default] practice 10 D28
+    FLUID_MONTHS = 24
+    FLUID_MONTHS_RULE = {"type" => "measure", "dimension" => "number", "min" => 12, "max" => 24}.freeze
 
-    # @param plain [Hash] name, units, school, band, limits, currency, hourly rate, prices; what is missing stands at its default
+    attr_reader :name, :units, :school, :limits, :fluid_months, :hourly_rate_minor, :currency, :prices
+
+    # @param plain [Hash] name, units, school, band, limits, fluid interval, currency, hourly rate, prices; what is missing stands at its default
     # Refuses, by field path, units that are not offered, unknown schools, an empty band, and limits out of range.
     def initialize(plain = {})
       @name = read_name(plain["name"] || "")
       @units = UNITS.to_h { |dimension, offered| [dimension, read_unit(dimension, offered, plain.dig("units", dimension))] }.freeze
       @school = Choose::School.new(id: plain["school"] || Choose::School::IDS.first, band: read_band(plain["band"]))
       @limits = LIMITS.to_h { |name, default| [name, read_limit(name, plain.dig("limits", name) || default)] }.freeze
+      @fluid_months = read_fluid_months(plain["fluid_months"] || FLUID_MONTHS)
       @currency = read_currency(plain["currency"] || CURRENCY)
       @hourly_rate_minor = Refusal.within("hourly_rate_minor") { Money.parse(plain["hourly_rate_minor"] || HOURLY_RATE_MINOR) }
       @prices = Knowledge.table("prices").to_h { |row| [row["id"], read_price(row, plain.dig("prices", row["id"]))] }.freeze
@@ -41,7 +46,7 @@ module Sandbag
     end
 
     def to_h
-      {"name" => name, "units" => units, "school" => school.id, "band" => school.band, "limits" => limits, "currency" => currency,
+      {"name" => name, "units" => units, "school" => school.id, "band" => school.band, "limits" => limits, "fluid_months" => fluid_months, "currency" => currency,
        "hourly_rate_minor" => hourly_rate_minor, "prices" => prices}
     end
 
@@ -78,6 +83,10 @@ module Sandbag
       return Choose::School::DEFAULT_BAND if band.nil?
       rule = {"type" => "measure", "dimension" => "number", "min" => 0, "max" => 1000}
       band.each_with_index.map { |edge, index| Refusal.within("band/#{index}") { Circuit::QuantityReader.new(rule, "the band").read(edge) } }
+    end
+
+    def read_fluid_months(typed)
+      Refusal.within("fluid_months") { Circuit::QuantityReader.new(FLUID_MONTHS_RULE, "the interval").read(typed).round }
     end
 
     def read_currency(text)

@@ -37,6 +37,16 @@ module Sandbag
         @intake.value("sole_brake") == "yes" || @intake.value("at_ease") == "no"
       end
 
+      # @return [String, nil] unusual screw heads, as the intake has them
+      def fasteners
+        @intake.value("special_fastener")
+      end
+
+      # A switch sits on the cylinder, or nobody has said that none does.
+      def switch?
+        @intake.value("brake_switch") != "none"
+      end
+
       # @return [Hash, nil] label and until of the wait in force
       def wait
         @wait && Wait.of(@wait.data, @wait.at)

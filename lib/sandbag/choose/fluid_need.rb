@@ -4,18 +4,17 @@ module Sandbag
   module Choose
     # Millilitres to have on the bench before a job starts (physics 5).
     module FluidNeed
-      # Catch hose, priming and what stays in the jar. [default]
-      WASTE_ML = 20.0
       SPARE = 0.2
 
       # @param plan [Bleed::Plan]
       # @param drained [Boolean] the circuit is opened and has to be filled again
+      # @param method [Hash] row of bleed_methods.yml: what it leaves in hose, jar and syringes
       # @return [Hash] total_ml and the lines it is made of
-      def self.of(plan, drained:)
+      def self.of(plan, drained:, method:)
         lines = [
           {label: "Reservoir to its level, emptied first", ml: plan.reservoir_total_ml},
           *plan.points.map { |point| {label: "Through #{point.label}", ml: point.flush_ml} },
-          {label: "Hose, jar and priming", ml: WASTE_ML}
+          {label: "Hose, jar and priming: #{method["label"].downcase}", ml: method["waste_ml"].to_f}
         ]
         lines.unshift({label: "Fill of the drained circuit", ml: plan.circuit_ml}) if drained
         spare_ml = SPARE * lines.sum { |line| line[:ml] }

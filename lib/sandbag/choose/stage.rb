@@ -2,20 +2,31 @@
 
 module Sandbag
   module Choose
-    # Cylinder and fluid.
+    # Cylinder, fluid, how much of it, and what has to lie on the bench.
     class Stage
-      attr_reader :sheet
+      # Routes that put another cylinder on.
+      CYLINDER_ROUTES = %w[renew_mc].freeze
 
+      attr_reader :sheet, :work, :pulled
+
+      # @param entries [Array<Job::Entry>] of this stage, in force
       # @param fitted [Circuit::Sheet] the circuit as it stood when the job was opened
       # @param ask [Ask::Stage]
       def initialize(entries, fitted, ask)
+        @entries = entries
         @fitted = fitted
         @ask = ask
-        @cylinder = entries.reverse.find { |entry| entry.kind == "cylinder" }&.data
-        @fluid = entries.reverse.find { |entry| entry.kind == "fluid" }&.data
+        @cylinder = last("cylinder")
+        @fluid = last("fluid")
+        @pulled = entries.select { |entry| entry.kind == "pulled" }.freeze
         @sheet = sheet_with_choices
+        @work = Strip::Work.new(@sheet, ask.route&.fetch("id"), switch: ask.switch?)
+        @wanting = pull_list.lines.select { |line| line.needed && !pulled?(line.id) }.freeze
         freeze
       end
+
+      # @return [Array<PullList::Line>] what nothing is opened without, and is not on the bench
+      attr_reader :wanting
 
       # @return [String, nil] id of the fluid that goes in
       def fluid
@@ -26,18 +37,52 @@ module Sandbag
         @fluid ? @fluid["stamped"] : @fitted.value("fluid", "stamped")
       end
 
+      # @return [Hash] row of bleed_methods.yml that the quantities are for
+      def bleed_method
+        Knowledge.find("bleed_methods", last("method")&.fetch("method") || Knowledge.table("bleed_methods").first["id"])
+      end
+
+      # @return [Float, nil] water as read, % by volume
+      def water_reading
+        last("water")&.fetch("water")
+      end
+
+      # ABS is fitted, or nobody has said that it is not.
+      def abs?
+        !@fitted.clutch? && @fitted.value("vehicle", "abs") != "none"
+      end
+
       # Only a job that renews the cylinder has to choose one.
       def cylinder_wanted?
-        @ask.route&.fetch("id") == "renew_mc"
+        CYLINDER_ROUTES.include?(@ask.route&.fetch("id"))
+      end
+
+      # @return [Cylinder, nil] what the job takes apart, where a construction is known for it
+      def cylinder
+        Cylinder.of(sheet, @ask.route["id"]) if @work.strips?
+      end
+
+      # @return [PullList]
+      def pull_list
+        route = @ask.route && Knowledge.find("route_work", @ask.route["id"])
+        handles_fluid = route && route["fluid"] != "left"
+        tools = ToolList.new(@work, route, fasteners: @ask.fasteners, bleed_method: handles_fluid ? bleed_method : nil)
+        PullList.new(sheet, route: route, work: @work, tools: tools, need_ml: handles_fluid ? need_ml : nil)
+      end
+
+      def pulled?(line_id)
+        pulled.any? { |entry| entry.data["line"] == line_id }
       end
 
       def done?
-        !fluid.nil? && (!cylinder_wanted? || !@cylinder.nil?)
+        !fluid.nil? && (!cylinder_wanted? || !@cylinder.nil?) && wanting.empty?
       end
 
       def waits_for
         return "a cylinder: keep or change" if cylinder_wanted? && @cylinder.nil?
-        "the fluid, by the class on the cap" unless fluid
+        return "the fluid, by the class on the cap" unless fluid
+        line = wanting.first
+        "on the bench: #{line.label.downcase}#{", and #{wanting.size - 1} more" if wanting.size > 1}" if line
       end
 
       def unresolved
@@ -47,10 +92,17 @@ module Sandbag
         !fluid.nil? && FluidChoice.refusal(fluid, stamped).nil?
       end
 
-      # Refuses a fluid of another family or a lower class, and a cylinder that is rejected, or changes the lever by more
-      # than a rider should find out by himself without his agreement written down.
+      # Refuses a fluid of another family or a lower class, a cylinder that is rejected or changes the lever by more than a
+      # rider should find out by himself without his agreement written down, a method the circuit does not suit, and what is
+      # not on the pull list. What the shelf has to say is asked of Supplies.
       def admit(entry)
-        (entry.kind == "fluid") ? admit_fluid(entry.data) : admit_cylinder(entry.data)
+        case entry.kind
+        when "fluid" then admit_fluid(entry.data)
+        when "cylinder" then admit_cylinder(entry.data)
+        when "method" then admit_method(entry.data)
+        when "water" then admit_water
+        when "pulled" then admit_pulled(entry.data)
+        end
       end
 
       # @return [Float] mL to have on the bench
@@ -59,14 +111,18 @@ module Sandbag
       end
 
       def to_h
-        {cylinder: @cylinder, cylinder_wanted: cylinder_wanted?, fluid: fluid, stamped: stamped,
-         allowed_fluids: allowed_fluids, need: need}.compact
+        {cylinder: @cylinder, cylinder_wanted: cylinder_wanted?, fluid: fluid, stamped: stamped, method: bleed_method["id"], water: water_reading,
+         allowed_fluids: allowed_fluids, need: need, wanting: wanting.map(&:id), pulled: pulled.map { |entry| {entry: entry.id, **entry.data.transform_keys(&:to_sym)} }}.compact
       end
 
       private
 
+      def last(kind)
+        @entries.reverse.find { |entry| entry.kind == kind }&.data
+      end
+
       def need
-        FluidNeed.of(Bleed::Plan.new(sheet, opened: @ask.opened?), drained: @ask.opened?)
+        FluidNeed.of(Bleed::Plan.new(sheet, opened: @ask.opened?), drained: @ask.opened?, method: bleed_method)
       end
 
       def allowed_fluids
@@ -86,7 +142,7 @@ module Sandbag
       end
 
       def admit_fluid(data)
-        refusal = FluidChoice.refusal(data["fluid"], data["stamped"])
+        refusal = FluidChoice.refusal(data["fluid"], data["stamped"], abs: abs?)
         return unless refusal
         raise Refusal.at("data/fluid", refusal, FluidChoice.allowed(data["stamped"]).map { |fluid| fluid["id"] }.join(", "))
       end
@@ -96,6 +152,27 @@ module Sandbag
         raise Refusal.at("data/bore", row[:rejected].join("; "), "a cylinder that is not rejected") if row[:rejected].any? && !row[:fitted]
         return unless row[:agreement_needed] && data["agreed"].nil?
         raise Refusal.at("data/agreed", "the lever changes by over a quarter", "the rider's agreement, in words")
+      end
+
+      def admit_method(data)
+        method = Knowledge.find("bleed_methods", data["method"])
+        return if method["kinds"].include?(sheet.kind)
+        suited = Knowledge.table("bleed_methods").select { |row| row["kinds"].include?(sheet.kind) }
+        raise Refusal.at("data/method", "#{method["label"].downcase} does not suit this circuit", suited.map { |row| row["id"] }.join(", "))
+      end
+
+      def admit_water
+        family = Knowledge.find("fluids", stamped)&.fetch("family")
+        return if family == "glycol"
+        raise Refusal.at("data/water", "a water reading says nothing of #{family || "a fluid that is not known"}", "glycol fluid; others are looked at for free water")
+      end
+
+      def admit_pulled(data)
+        line = pull_list.find(data["line"])
+        raise Refusal.at("data/line", "“#{data["line"]}” is not on the pull list", pull_list.lines.map(&:id).join(", ")) unless line
+        raise Refusal.at("data/instead", "the trade accepts nothing in place of #{line.label.downcase}", "the thing itself") if data["instead"] && line.instead.nil?
+        return unless line.id == "kit" && data["item"].nil? && data["reason"].nil?
+        raise Refusal.at("data/item", "which kit?", "one from the shelf; or, bought for this job, a reason that says how it was compared with the old parts")
       end
     end
   end

@@ -43,12 +43,9 @@ module Sandbag
         {master_mm: heights.master_mm, lines: heights.lines, high_spots: heights.high_spots}
       end
 
-      # Where hoses part: at the master by a stacked banjo, further out by a splitter. Washers are hose ends + 1.
+      # Where hoses part: at the master by a stacked banjo, further out by a splitter.
       def junctions
-        @sheet.parts_of("line").group_by { |line| line["from"] }.filter_map do |from, lines|
-          next if lines.size < 2
-          {at: from, kind: (from == Topology::ROOT) ? "stacked banjo" : "splitter", hoses: lines.size, washers: lines.size + 1}
-        end
+        Fittings.new(@sheet).joints.select { |joint| joint.hoses > 1 }.map { |joint| joint.to_h.slice(:at, :kind, :hoses, :washers) }
       end
 
       # Bleed ports that are not at the top of their cavity, and the air that stays there.

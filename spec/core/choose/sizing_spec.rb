@@ -98,7 +98,7 @@ end
 
 RSpec.describe Sandbag::Choose::FluidNeed do
   def need(drained)
-    described_class.of(Sandbag::Bleed::Plan.new(sheet(twin_disc_plain), opened: false), drained: drained)
+    described_class.of(Sandbag::Bleed::Plan.new(sheet(twin_disc_plain), opened: false), drained: drained, method: Sandbag::Knowledge.find("bleed_methods", "hold_cycle"))
   end
 
   it "adds reservoir, points and waste, and a fifth to spare" do

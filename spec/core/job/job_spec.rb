@@ -35,6 +35,8 @@ RSpec.describe Sandbag::Job do
     job.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
     expect(job.state.waits_for).to include("cylinder")
     job.add("choose", "cylinder", {"bore" => 19, "push_offset" => 18})
+    expect(job.state.waits_for).to eq "on the bench: whole cylinder"
+    job.add("choose", "pulled", {"line" => "cylinder", "reason" => "bought for this job"})
     expect(job.state.current).to eq "bleed"
   end
 

@@ -74,6 +74,7 @@ export function Shell() {
             Bench
           </NavLink>
           <NavLink to="/machines">Machines</NavLink>
+          <NavLink to="/shelf">Shelf</NavLink>
           <NavLink to="/sizer">Sizer</NavLink>
           <NavLink to="/shop">Shop</NavLink>
         </nav>

@@ -29,6 +29,17 @@ export type Stage = Schemas["Stage"];
 export type Bleed = Schemas["Bleed"];
 export type Feel = Schemas["Feel"];
 export type Verdict = Schemas["Verdict"];
+export type Supplies = Schemas["Supplies"];
+export type PullLine = Schemas["PullLine"];
+export type KitMatch = Schemas["KitMatch"];
+export type NearMiss = Schemas["NearMiss"];
+export type FluidCheck = Schemas["FluidCheck"];
+export type BottlePlan = Schemas["BottlePlan"];
+export type ShelfItem = Schemas["ShelfItem"];
+export type Move = Schemas["Move"];
+export type NewMove = Schemas["NewMove"];
+export type MatrixRow = Schemas["MatrixRow"];
+export type InstrumentReading = Schemas["InstrumentReading"];
 export type Problem = Schemas["Problem"];
 
 /** The server said no: what is wrong, where, and what would be accepted. */

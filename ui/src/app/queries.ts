@@ -11,10 +11,13 @@ import type {
   LeverCurves,
   Machine,
   MachineLine,
+  Move,
   Sheet,
+  ShelfItem,
   Shop,
   Sizing,
   SizingRequest,
+  Supplies,
 } from "./api";
 
 interface Page<Item> {
@@ -30,6 +33,24 @@ export const jobsQuery = (state: "open" | "closed") =>
 
 export const jobQuery = (id: string) =>
   queryOptions({ queryKey: ["job", id], queryFn: () => call<Job>("GET", `/jobs/${id}`) });
+
+/** What the shelf has for a job; asked anew whenever the job or the shelf has moved. */
+export const suppliesQuery = (jobId: string) =>
+  queryOptions({
+    queryKey: ["supplies", jobId],
+    queryFn: () => call<Supplies>("GET", `/jobs/${jobId}/supplies`),
+  });
+
+export const shelfQuery = queryOptions({
+  queryKey: ["shelf"],
+  queryFn: () => call<{ items: ShelfItem[] }>("GET", "/shelf"),
+});
+
+export const movesQuery = (item: string) =>
+  queryOptions({
+    queryKey: ["shelf", item],
+    queryFn: () => call<{ items: Move[] }>("GET", `/shelf/${item}/moves`),
+  });
 
 export const machinesQuery = queryOptions({
   queryKey: ["machines"],

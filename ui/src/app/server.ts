@@ -18,6 +18,8 @@ export const queryClient = new QueryClient({
 export const outbox = new Outbox((job) => {
   queryClient.setQueryData(jobQuery(job.id).queryKey, job);
   void queryClient.invalidateQueries({ queryKey: ["jobs"] });
+  void queryClient.invalidateQueries({ queryKey: ["supplies"] });
+  void queryClient.invalidateQueries({ queryKey: ["shelf"] });
 });
 
 /** Asks everything on show again, what is still being asked included. */

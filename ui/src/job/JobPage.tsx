@@ -1,19 +1,23 @@
 import { useQuery } from "@tanstack/react-query";
+import { lazy, Suspense } from "react";
 import type { ComponentType } from "react";
 import { Navigate, useParams } from "react-router";
 import styled from "styled-components";
 import type { Job, Stage } from "../app/api";
 import { jobQuery } from "../app/queries";
+import { Quiet } from "../kit/layout";
 import { Loaded } from "../kit/Loaded";
 import { useTitle } from "../kit/useTitle";
 import { AskStage } from "./ask/AskStage";
 import { BleedStage } from "./bleed/BleedStage";
-import { ChooseStage } from "./choose/ChooseStage";
 import { CloseStage } from "./close/CloseStage";
 import { FeelStage } from "./feel/FeelStage";
 import { JobHead } from "./JobHead";
 import { Spine } from "./Spine";
 import { stageNames } from "./stages";
+
+/** Brings the Sizer with it, so it is fetched when it is entered. */
+const ChooseStage = lazy(async () => ({ default: (await import("./choose/ChooseStage")).ChooseStage }));
 
 const STAGES: Partial<Record<Stage, ComponentType<{ job: Job }>>> = {
   ask: AskStage,
@@ -56,7 +60,7 @@ function JobFrame({ job, stage }: { job: Job; stage: string | undefined }) {
       <Spine job={job} />
       <Work>
         <JobHead job={job} stage={shown} />
-        {Shown ? <Shown job={job} /> : null}
+        <Suspense fallback={<Quiet>Fetching…</Quiet>}>{Shown ? <Shown job={job} /> : null}</Suspense>
       </Work>
     </Frame>
   );

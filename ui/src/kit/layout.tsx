@@ -87,3 +87,23 @@ export const Table = styled.table`
     text-align: left;
   }
 `;
+
+/** A quiet action or way on inside a text, as tall as a finger. */
+export const TextButton = styled.button`
+  min-height: 3rem;
+  padding: 0 0.4rem;
+  border: 0;
+  background: none;
+  color: ${(p) => p.theme.act};
+  text-align: left;
+  text-decoration: underline;
+  text-underline-offset: 0.2em;
+  cursor: pointer;
+`;
+
+export const TextLink = styled.a`
+  display: inline-flex;
+  align-items: center;
+  min-height: 3rem;
+  padding: 0 0.4rem;
+`;

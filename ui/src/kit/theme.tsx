@@ -25,6 +25,7 @@ const Global = createGlobalStyle`
   ul, ol { list-style: none; }
   a { color: ${(p) => p.theme.act}; text-underline-offset: 0.2em; }
   button, input, select, textarea { font: inherit; color: inherit; }
+  summary { display: list-item; padding: 0.75rem 0; cursor: pointer; font-weight: 650; }
   :focus-visible, [data-focus-visible] { outline: 3px solid ${(p) => p.theme.focus}; outline-offset: 2px; }
   @media (prefers-reduced-motion: reduce) { *, *::before { transition: none !important; animation: none !important; } }
 `;

@@ -1,33 +1,48 @@
-import { useUnits } from "../../app/useUnits";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import type { Job } from "../../app/api";
+import styled from "styled-components";
+import type { Job, Supplies } from "../../app/api";
 import { knowledgeQuery } from "../../app/queries";
 import { Choice } from "../../kit/Choice";
+import { Panel, Quiet } from "../../kit/layout";
+import { Mark, Sign } from "../../kit/Mark";
+import { Notice } from "../../kit/Notice";
 import { Picker } from "../../kit/Picker";
-import { Big, Panel, Quiet, Table } from "../../kit/layout";
-import { Mark } from "../../kit/Mark";
 import { useEntries } from "../useEntries";
 
-export function FluidPanel({ job }: { job: Job }) {
+interface Props {
+  job: Job;
+  supplies: Supplies;
+  isOpen: boolean;
+}
+
+const Forbidden = styled.ul`
+  display: grid;
+  gap: 0.4rem;
+  li {
+    display: grid;
+    grid-template-columns: 1.4rem minmax(0, 1fr);
+    gap: 0.6rem;
+    align-items: center;
+  }
+  svg {
+    color: ${(p) => p.theme.stop};
+  }
+`;
+
+export function FluidPanel({ job, supplies, isOpen }: Props) {
   const { data } = useQuery(knowledgeQuery);
   const { add } = useEntries(job, "choose");
   const choose = job.choose;
-  const units = useUnits();
-  const [read, setRead] = useState<string | undefined>(undefined);
+  const [read, setRead] = useState<string>();
   if (!data || !choose) return null;
   const stamped = read ?? (choose.stamped === "unknown" ? undefined : choose.stamped);
   const family = data.fluids.find((fluid) => fluid.id === stamped)?.family;
+  const isSettled = stamped === choose.stamped;
+  const barred = isSettled ? supplies.fluids.filter((fluid) => !fluid.allowed) : [];
   return (
     <Panel>
       <h2>Fluid</h2>
-      <div>
-        <Big>
-          {units.bare("volume", choose.need.total_ml, 0)}
-          <small> {units.unit("volume")}</small>
-        </Big>
-        <Quiet>of fluid to have on the bench</Quiet>
-      </div>
       <Picker
         label="Class stamped on the cap"
         options={[
@@ -37,29 +52,41 @@ export function FluidPanel({ job }: { job: Job }) {
         value={stamped ?? "unknown"}
         onChange={setRead}
       />
-      {stamped ? (
+      {stamped && isOpen ? (
         <Choice
           label="Fluid that goes in"
           hint="Sealed and fresh. A higher class of the same family may go in if the service information does not forbid it."
           options={data.fluids
             .filter((fluid) => fluid.family === family)
             .map(({ id, label }) => ({ id, label }))}
-          value={stamped === choose.stamped ? choose.fluid : undefined}
+          value={isSettled ? choose.fluid : undefined}
           onChange={(fluid) => add("fluid", { fluid, stamped })}
         />
-      ) : (
-        <Mark kind="warn">Class not known: no top-up</Mark>
+      ) : null}
+      {stamped ? null : <Mark kind="warn">Class not known: no top-up</Mark>}
+      {isSettled
+        ? supplies.notes.map((note) => (
+            <Notice key={note} tone="warn">
+              {note}
+            </Notice>
+          ))
+        : null}
+      {barred.length > 0 ? (
+        <details>
+          <summary>{`Never in this circuit: ${barred.length}`}</summary>
+          <Forbidden>
+            {barred.map((fluid) => (
+              <li key={fluid.id}>
+                <Sign kind="stop" />
+                <span>{fluid.why}</span>
+              </li>
+            ))}
+          </Forbidden>
+        </details>
+      ) : null}
+      {choose.fluid && isSettled ? null : (
+        <Quiet>Nothing is opened before the class on the cap is read.</Quiet>
       )}
-      <Table aria-label="What the fluid is for">
-        <tbody>
-          {choose.need.lines.map((line) => (
-            <tr key={line.label}>
-              <td>{line.label}</td>
-              <td>{units.say("volume", line.ml, 0)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
     </Panel>
   );
 }

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+require "csv"
+
+module App
+  # What has to be bought for a job, as CSV.
+  module BuyListCsv
+    COLUMNS = %i[label detail count unit].freeze
+
+    # @param rows [Array<Hash>] of Sandbag::Choose::Supplies
+    # @return [String]
+    def self.of(rows)
+      CSV.generate do |csv|
+        csv << COLUMNS
+        rows.each { |row| csv << row.values_at(*COLUMNS) }
+      end
+    end
+  end
+end

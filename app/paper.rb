@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+require "prawn"
+require "prawn/table"
+
+module App
+  # An A4 document in the shop's type and ink.
+  module Paper
+    FONTS = "#{__dir__}/fonts"
+    INK = "14201F"
+    PALE = "5B6B69"
+    RULE = "C9D2D0"
+    MARGIN = 48
+
+    # @param title [String]; at [Time] printed into the file
+    # @return [Prawn::Document]
+    def self.open(title, at)
+      Prawn::Document.new(page_size: "A4", margin: MARGIN, info: {Title: title, CreationDate: at}).tap do |pdf|
+        pdf.font_families.update("Card" => {normal: "#{FONTS}/Regular.ttf", bold: "#{FONTS}/Bold.ttf"})
+        pdf.font "Card", size: 10
+        pdf.fill_color INK
+      end
+    end
+
+    # @return [String] PDF bytes, the pages numbered
+    def self.finish(pdf)
+      pdf.number_pages "<page> / <total>", at: [pdf.bounds.right - 60, 0], align: :right, width: 60, size: 8
+      pdf.render
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module App
+  # /api/shelf
+  class ShelfApi < Base
+    get "/" do
+      json 200, {items: desk.stock.items.values.reject(&:discarded).map { |item| view(item) }}
+    end
+
+    get "/:id/moves" do |id|
+      moves = store.stock_moves.of_item(id)
+      raise Store::Missing.new("thing on the shelf", id) if moves.empty?
+      json 200, {items: moves}
+    end
+
+    post "/moves" do
+      body = body_for("addMove").transform_keys(&:to_sym)
+      fresh = desk.add({at: now, by: JobsApi::NOBODY, **body})
+      json(fresh ? 201 : 200, view(desk.stock.find(body[:item])))
+    end
+
+    error JobDesk::Clash do
+      problem(409, [Sandbag::Refusal::Problem.new(pointer: "id", message: env["sinatra.error"].message, accepted: "an id not used before")])
+    end
+
+    helpers do
+      def desk
+        ShelfDesk.new(store)
+      end
+
+      # A bottle as it may be used in a brake; a clutch may take it longer.
+      def view(item)
+        bottle = Sandbag::Shelf::Bottle.new(item, today).to_h if item.bottle? && !item.discarded
+        {**item.to_h, bottle: bottle}.compact
+      end
+    end
+  end
+end

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Sandbag
+  module Choose
+    # When the next full change of fluid is due: by interval, by estimated age or by a reading, whichever comes first
+    # (practice 2.7, 9.4). The machine's service information prevails.
+    class ChangeDue
+      # Water at which it is flushed at this visit, %. [default] water_verdicts.yml
+      FLUSH_PERCENT = Knowledge.find("water_verdicts", "visit")["from"]
+      DAYS_A_YEAR = Circuit::FluidAge::DAYS_A_YEAR
+
+      # @param water [Hash, nil] percent and source, as FluidCheck has it
+      # @param shop_months [Integer, nil] the shop's own longest interval
+      def initialize(sheet, today:, water: nil, shop_months: nil)
+        @sheet = sheet
+        @today = today
+        @water = water
+        @shop_months = shop_months
+        freeze
+      end
+
+      def interval_months
+        [Knowledge.find("fluid_changes", @sheet.kind)["months"], @shop_months].compact.min
+      end
+
+      # @return [Array<Hash>] by, on, why; soonest first
+      def dates
+        [interval, by_water].compact.sort_by { |date| date[:on] }
+      end
+
+      def to_h
+        first = dates.first
+        {**first, overdue: first[:on] <= @today, on: first[:on].iso8601, others: dates.drop(1).map { |date| {**date, on: date[:on].iso8601} }}
+      end
+
+      private
+
+      def changed_on
+        typed = @sheet.value("fluid", "changed_on")
+        Date.iso8601(typed) unless typed == Circuit::FluidAge::UNKNOWN
+      end
+
+      def interval
+        return {by: "interval", on: @today, why: "The last change is not known: that counts as overdue."} unless changed_on
+        {by: "interval", on: changed_on >> interval_months, why: "#{interval_months} months after the last full change."}
+      end
+
+      # Days until the water reaches the flush line at this circuit's rate.
+      def by_water
+        return unless @water
+        days = ((FLUSH_PERCENT - @water[:percent]) / WaterEstimate.rate(@sheet) * DAYS_A_YEAR).floor
+        measured = @water[:source] == "measured"
+        why = "#{format("%.1f", @water[:percent])} % of water #{measured ? "read" : "estimated"} now; #{FLUSH_PERCENT} % is the line."
+        {by: measured ? "reading" : "age", on: @today + [days, 0].max, why: why}
+      end
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Choose
+    # The cylinder a job works on: the master, or the slave of a clutch.
+    class Cylinder
+      # Routes that work on the far end; of the circuits only a clutch has a construction there.
+      FAR_END = %w[slave_work renew_slave clutch_work].freeze
+
+      # @param sheet [Circuit::Sheet] with what the job chose
+      # @param route [String, nil]
+      # @return [Cylinder, nil] nil where no construction is known: a caliper
+      def self.of(sheet, route)
+        far = FAR_END.include?(route)
+        return if far && !sheet.clutch?
+        new(sheet, far ? "slave" : "master", piston_wanted: route == "piston_mc")
+      end
+
+      attr_reader :part, :bore_mm, :construction, :family, :spring, :unproven, :piston_wanted
+
+      # @param part [String] master or slave
+      def initialize(sheet, part, piston_wanted: false)
+        @part = part
+        holder = sheet.parts_of(part).first
+        values = sheet.values(holder)
+        @bore_mm = values["bore"].value
+        @construction = Strip::Construction.find((part == "slave") ? "clutch_slave_pushrod" : values["construction"].value)
+        @family = Knowledge.find("fluids", sheet.value("fluid", "stamped"))&.fetch("family")
+        @spring = values.key?("spring") ? values["spring"].value : "unknown"
+        @unproven = unproven_reason(sheet, holder, values["bore"])
+        @piston_wanted = piston_wanted
+        freeze
+      end
+
+      private
+
+      def unproven_reason(sheet, holder, bore)
+        return "it is the trade default. Read it off the casting first." if bore.source == Circuit::Source::DEFAULT
+        Circuit::NearMiss.questions(sheet).find { |question| question[:part] == holder["id"] }&.fetch(:question)
+      end
+    end
+  end
+end

@@ -1,0 +1,120 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Choose
+    # Whether a kit fits the cylinder it is for, and what it lacks (practice 2.3, 2.4). Every no has its reason.
+    class KitMatch
+      # Two bores are one size up to this, mm: 15.87 is written for 15.875. Twins lie further apart.
+      SAME_MM = 0.02
+
+      # @attr does [String] no: it cannot be used; ask: only after somebody has looked
+      Reason = Struct.new(:id, :does, :text, keyword_init: true)
+
+      # @param kit [Shelf::Item] of kind kit
+      # @param cylinder [Cylinder] what it is for
+      def initialize(kit, cylinder)
+        @kit = kit
+        @cylinder = cylinder
+        @reasons = [construction, bore, nominal, *materials, spring, piston].compact.freeze
+        freeze
+      end
+
+      # @return [Array<Reason>] what speaks against it, worst first
+      attr_reader :reasons
+
+      # @return [String] fits, ask or no
+      def verdict
+        return "fits" if reasons.empty?
+        (reasons.any? { |reason| reason.does == "no" }) ? "no" : "ask"
+      end
+
+      # @return [Array<Hash>] part, label, count, rule: what is renewed with the kit and is not in it
+      def lacks
+        @cylinder.construction.renewed.filter_map do |part|
+          missing = part["quantity"] - contents.dig(part["id"], "count").to_i
+          item = Knowledge.find("kit_items", part["id"])
+          next if missing <= 0 || item.nil?
+          {part: part["id"], label: item["label"], count: missing, rule: item["rule"]}
+        end
+      end
+
+      # @return [Hash, nil] both bores, the difference and what it would do, for a twin of another measure
+      def near_miss
+        gap = @kit.fields["bore"] - @cylinder.bore_mm
+        pair = Circuit::NearMiss.pair(@cylinder.bore_mm)
+        return if gap.abs <= SAME_MM || pair.nil? || pair != Circuit::NearMiss.pair(@kit.fields["bore"])
+        {kit_mm: @kit.fields["bore"], bore_mm: @cylinder.bore_mm, hundredths: (gap * 100).round, inch: pair["inch"], told_apart_by: pair["told_apart_by"],
+         effect: gap.positive? ? "jam" : "leak",
+         says: gap.positive? ? "The kit is larger: the piston jams, or a lip folds at the mouth." : "The kit is smaller: the cups let fluid by."}
+      end
+
+      def to_h
+        {item: @kit.id, name: @kit.name, place: @kit.place, price_minor: @kit.price_minor, free: @kit.free, verdict: verdict,
+         reasons: reasons.sort_by { |reason| (reason.does == "no") ? 0 : 1 }.map(&:to_h), lacks: lacks, near_miss: near_miss}.compact
+      end
+
+      private
+
+      def contents
+        @kit.fields["contents"]
+      end
+
+      def no(id, text)
+        Reason.new(id: id, does: "no", text: text)
+      end
+
+      def ask(id, text)
+        Reason.new(id: id, does: "ask", text: text)
+      end
+
+      def construction
+        wanted = @cylinder.construction
+        return if @kit.fields["construction"] == wanted.id
+        no("construction", "It is for: #{Strip::Construction.find(@kit.fields["construction"]).label}. This is: #{wanted.label}.")
+      end
+
+      def bore
+        gap = @kit.fields["bore"] - @cylinder.bore_mm
+        return if gap.abs <= SAME_MM
+        sizes = "It is for #{format("%g", @kit.fields["bore"])} mm, the cylinder is #{format("%g", @cylinder.bore_mm.round(3))} mm"
+        return no("bore", "#{sizes}.") unless near_miss
+        no("near_miss", "#{sizes}: #{near_miss[:hundredths].abs} hundredths apart. #{near_miss[:says]} Told apart by #{near_miss[:told_apart_by]}.")
+      end
+
+      # A bore that was only measured may be its twin.
+      def nominal
+        return unless @cylinder.unproven
+        ask("nominal", "The cylinder's bore is not proven: #{@cylinder.unproven}")
+      end
+
+      def materials
+        return [ask("family", "The fluid's family is not known: read the cap first.")] unless @cylinder.family
+        contents.select { |_, line| line.key?("material") }.group_by { |_, line| line["material"] }.filter_map do |material, lines|
+          material_reason(material, lines.map { |id, _| Knowledge.find("kit_items", id)["label"].downcase }.join(", "))
+        end
+      end
+
+      def material_reason(material, parts)
+        return ask("unmarked", "The rubber of #{parts} is not marked: not used until it is known to suit #{@cylinder.family}.") if material == Shelf::KitContents::UNMARKED
+        word = Compatibility.seal(material, @cylinder.family)
+        case word["does"]
+        when "block" then no("material", "#{material} of #{parts} in #{@cylinder.family} fluid: #{word["label"]}.")
+        when "ask" then ask("material", "#{material} of #{parts} in #{@cylinder.family} fluid: #{word["label"]}.")
+        when "place" then (no("material", "#{material} in #{@cylinder.family} fluid: #{word["label"]}, and #{parts} is wetted.") unless parts == "dust boot")
+        end
+      end
+
+      def spring
+        has = @kit.fields["spring"]
+        return if @cylinder.spring == has
+        return ask("spring", "It is the variant #{(has == "fitted") ? "with a" : "without"} spring; whether this cylinder has one is not known. Check the exploded drawing.") if @cylinder.spring == "unknown"
+        no("spring", (has == "fitted") ? "It is the variant with a spring; this cylinder has none." : "It is the variant without a spring; this cylinder has one.")
+      end
+
+      def piston
+        return unless @cylinder.piston_wanted && !contents.key?("piston")
+        no("piston", "There is no piston in it, and this job renews the piston.")
+      end
+    end
+  end
+end

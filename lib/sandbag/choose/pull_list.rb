@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Choose
+    # Everything a job wants on the bench before the first screw is turned: parts, fluid, consumables, tools and
+    # protection (practice 2.4, 2.9, 2.10, 3.1).
+    class PullList
+      GROUPS = %w[parts fluid consumables tools protection].freeze
+
+      # @attr id [String]; group; label; count [Numeric] pieces or mL; kind [String, nil] of shelf_kinds.yml;
+      #   needed [Boolean] nothing is opened without it; instead [Hash, nil] what the trade accepts in its place
+      Line = Struct.new(:id, :group, :label, :detail, :count, :kind, :tool, :needed, :instead, keyword_init: true)
+
+      UNIT_ROUTES = %w[renew_mc add_mc].freeze
+
+      # @param sheet [Circuit::Sheet]; route [Hash, nil] row of route_work.yml
+      # @param work [Strip::Work]; tools [ToolList]
+      # @param need_ml [Float, nil] nil when the fluid is left alone
+      def initialize(sheet, route:, work:, tools:, need_ml:)
+        @sheet = sheet
+        @route = route
+        @work = work
+        @tools = tools
+        @need_ml = need_ml
+        freeze
+      end
+
+      # @return [Array<Line>] in the order they are laid out
+      def lines
+        return [] unless @route
+        parts + fluid + things("consumables") + tool_lines + things("protection")
+      end
+
+      def find(id)
+        lines.find { |line| line.id == id }
+      end
+
+      private
+
+      def parts
+        [kit, unit, *hoses, *joint_lines].compact
+      end
+
+      def kit
+        return unless @work.strips?
+        Line.new(id: "kit", group: "parts", label: "Seal kit", detail: @work.construction.label, count: 1, kind: "kit", needed: true)
+      end
+
+      def unit
+        return unless UNIT_ROUTES.include?(@route["id"])
+        Line.new(id: "cylinder", group: "parts", label: "Whole cylinder", detail: bore_said, count: 1, kind: "cylinder", needed: true)
+      end
+
+      def bore_said
+        format("%g × %g mm", @sheet.value("master", "bore").round(3), @sheet.value("lever", "push_offset").round(3))
+      end
+
+      def hoses
+        return [] unless @route["things"].include?("hose") && @route["id"] == "renew_hose"
+        @sheet.parts_of("line").map do |line|
+          values = @sheet.values(line)
+          Line.new(id: "hose.#{line["id"]}", group: "parts", label: line["label"], detail: format("%g mm, %s", values["length"].value, values["kind"].value.tr("_", " ")),
+            count: 1, kind: "hose", needed: true)
+        end
+      end
+
+      def joint_lines
+        joints = Circuit::Fittings.new(@sheet).opened(@route["opens"], hoses: @route["things"].include?("hose"))
+        washers = joints.sum(&:washers)
+        olives = joints.sum(&:olives)
+        [
+          (Line.new(id: "washers", group: "parts", label: "Crush washers", detail: counted(joints.select { |joint| joint.washers.positive? }, :washers), count: washers, kind: "washer") if washers.positive?),
+          (Line.new(id: "olives", group: "parts", label: "Olive and insert or barb", detail: counted(joints.select { |joint| joint.olives.positive? }, :olives), count: olives) if olives.positive?)
+        ]
+      end
+
+      def counted(joints, what)
+        joints.map { |joint| "#{joint.label} #{joint.public_send(what)}" }.join(", ")
+      end
+
+      def fluid
+        return [] unless @need_ml
+        [Line.new(id: "fluid", group: "fluid", label: "Fluid", detail: "the class on the cap", count: @need_ml.ceil, kind: "bottle")]
+      end
+
+      def things(group)
+        return [] if @need_ml.nil?
+        rows = Knowledge.table("bench_things").select do |row|
+          row["group"] == group && (row["kinds"].nil? || row["kinds"].include?(@sheet.kind)) && (!row["opened"] || @route["opens"] != "nothing")
+        end
+        rows.map { |row| Line.new(id: row["id"], group: group, label: row["label"], count: 1) }
+      end
+
+      def tool_lines
+        @tools.lines.map do |tool|
+          Line.new(id: "tool.#{tool[:tool]}", group: "tools", label: tool[:label], detail: [tool[:sizes], "for #{tool[:why]}"].compact.join("; "), count: 1, kind: "tool",
+            tool: tool[:tool], needed: tool[:special] && @work.strips?, instead: tool[:instead])
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Choose
+    # Tools of a job, by construction, fasteners and method, with what each is for (practice 2.10).
+    class ToolList
+      # Nothing to look for.
+      NONE = "hand"
+      # Heads that the intake names, and what turns them instead of the plain driver.
+      FASTENERS = {"pinned" => {"six_lobe" => "pinned_driver"}, "jis" => {"cross_head" => "jis_driver"}}.freeze
+      MEASURING = %w[bore_gauge micrometer mirror_torch].freeze
+      BUILDING = %w[seal_cone boot_pusher].freeze
+      HOSES = {"renew_hose" => [], "reend_hose" => %w[hose_cutter insert_driver]}.freeze
+
+      # @param work [Strip::Work] what is taken apart
+      # @param route [Hash, nil] row of route_work.yml
+      # @param fasteners [String, nil] what the intake says of the heads
+      # @param bleed_method [Hash, nil] row of bleed_methods.yml when the job bleeds
+      def initialize(work, route, fasteners:, bleed_method:)
+        @work = work
+        @route = route
+        @swaps = FASTENERS.fetch(fasteners, {})
+        @bleed_method = bleed_method
+        freeze
+      end
+
+      # @return [Array<Hash>] tool, label, sizes, special, instead, why
+      def lines
+        wanted.group_by(&:first).map do |id, uses|
+          tool = Knowledge.find("tools", id)
+          {tool: id, label: tool["label"], sizes: tool["sizes"], special: tool["special"] || false, instead: tool["instead"],
+           why: uses.map(&:last).uniq.join(", ")}.compact
+        end
+      end
+
+      private
+
+      def wanted
+        stripping + for_stage("measure", MEASURING, "measure") + for_stage("build", BUILDING, "build") + HOSES.fetch(@route&.fetch("id"), []).map { |id| [id, "hose ends"] } +
+          ((@route && @route["opens"] != "nothing") ? [["torque_wrench", "every opened joint"]] : []) +
+          (@bleed_method ? @bleed_method["tools"].map { |id| [id, "bleed"] } : [])
+      end
+
+      def for_stage(stage, tools, why)
+        (@route && @work.strips? && @route["plan"].include?(stage)) ? tools.map { |id| [id, why] } : []
+      end
+
+      def stripping
+        @work.steps.flat_map { |step| step.tools.map { |id| [@swaps.fetch(id, id), step.label.downcase] } }.reject { |id, _| id == NONE }
+      end
+    end
+  end
+end

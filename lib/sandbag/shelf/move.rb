@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Shelf
+    # One line of the shelf's journal: something that happened to one thing. `id` is made by the client, so that a retry is
+    # harmless. Nothing is updated or deleted.
+    class Move
+      attr_reader :id, :item, :kind, :data, :at, :by
+
+      def initialize(id:, item:, kind:, data:, at:, by:)
+        @id = id
+        @item = item
+        @kind = kind
+        @data = data.freeze
+        @at = at
+        @by = by
+        freeze
+      end
+
+      # @return [String] the day it happened
+      def on
+        at[0, 10]
+      end
+
+      def with_data(data)
+        Move.new(**to_h, data: data)
+      end
+
+      def to_h
+        {id: id, item: item, kind: kind, data: data, at: at, by: by}
+      end
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Shelf
+    # Checks a move's data against knowledge/stock_moves.yml, and the fields of a thing against shelf_fields.yml.
+    module MoveReader
+      # @param item [Item, nil] the thing as it is
+      # @return [Move] with its data read
+      # Refuses, at data/<name>, an unknown kind, a move the kind of thing does not make, and values outside their limits.
+      def self.read(move, item)
+        row = Knowledge.find("stock_moves", move.kind)
+        raise Refusal.at("kind", "nothing on a shelf is “#{move.kind[0, 40]}”", Knowledge.table("stock_moves").map { |each| each["id"] }.join(", ")) unless row
+        data = Refusal.within("data") { DataReader.read(row["data"], move.data) }
+        kind = item ? item.kind : data["kind"]
+        raise Refusal.at("kind", "a #{kind} is not #{move.kind}", row["for"].join(", ")) unless kind.nil? || row["for"].include?(kind)
+        data = data.merge("fields" => Refusal.within("data/fields") { fields(kind, data["fields"], move.kind == "added") }) if data.key?("fields") && kind
+        move.with_data(data)
+      end
+
+      def self.fields(kind, given, all)
+        rules = Knowledge.table("shelf_fields").select { |row| row["kind"] == kind }
+        wanted = rules.to_h do |row|
+          optional = row["optional"] || !all
+          [optional ? "#{row["field"]}?" : row["field"], row["rule"]]
+        end
+        contents = wanted.delete("contents") || wanted.delete("contents?")
+        return DataReader.read(wanted, given) unless contents
+        read = DataReader.read(wanted, given.except("contents"))
+        return read if given["contents"].nil? && !all
+        read.merge("contents" => Refusal.within("contents") { KitContents.read(given["contents"]) })
+      end
+      private_class_method :fields
+    end
+  end
+end

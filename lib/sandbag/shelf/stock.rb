@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Shelf
+    # Everything on the shelf, folded from its moves.
+    class Stock
+      attr_reader :items
+
+      # @param moves [Array<Move>] as admitted, oldest first
+      def self.fold(moves)
+        new(moves.each_with_object({}) do |move, items|
+          items[move.item] = (move.kind == "added") ? Item.from(move) : items.fetch(move.item).after(move)
+        end)
+      end
+
+      # @param items [Hash{String => Item}]
+      def initialize(items = {})
+        @items = items.freeze
+        freeze
+      end
+
+      # @return [Array<Item>] of one kind, those thrown away left out
+      def of(kind)
+        items.values.select { |item| item.kind == kind && !item.discarded }
+      end
+
+      def find(id)
+        items[id]
+      end
+
+      # @return [Array<Item>] what a job has been promised
+      def promised_to(job)
+        items.values.select { |item| item.reserved.key?(job) }
+      end
+
+      # @return [Move] with its data read
+      # Refuses what MoveReader refuses, a second thing under one id, a move of a thing that is not there, of another kind or
+      # thrown away, and one that would leave less than nothing or break a promise.
+      def admit(move)
+        item = items[move.item]
+        read = MoveReader.read(move, item)
+        refuse_identity(read, item)
+        refuse_day(read)
+        refuse_amount(read, item) if item
+        read
+      end
+
+      private
+
+      def refuse_identity(move, item)
+        return (raise Refusal.at("item", "there is already a #{move.item} on the shelf", "an id not used before") if item) if move.kind == "added"
+        raise Refusal.at("item", "there is no “#{move.item}” on the shelf", "the id of a thing on the shelf") unless item
+        raise Refusal.at("item", "#{item.name} was thrown away: #{item.discarded}", "another one") if item.discarded
+      end
+
+      def refuse_day(move)
+        return unless move.kind == "opened"
+        return if move.data["on"] != "unknown" && move.data["on"] <= move.on
+        raise Refusal.at("data/on", "the day of opening, #{move.data["on"]}, is not a day up to today", "1970-01-01 to #{move.on}")
+      end
+
+      def refuse_amount(move, item)
+        case move.kind
+        when "reserved" then refuse_promise(item, move.data["count"])
+        when "opened" then refuse_twice(item)
+        when "released", "used" then refuse_unpromised(item, move.data["job"])
+        when "counted", "measured", "discarded" then refuse_broken_promise(item, move)
+        end
+      end
+
+      def refuse_promise(item, count)
+        return if count <= item.free
+        promised = item.reserved.any? ? "; #{item.reserved.keys.join(", ")} has been promised the rest" : ""
+        raise Refusal.at("data/count", "#{item.name}: #{plain(count)} asked for, #{plain(item.free)} free#{promised}", "up to #{plain(item.free)}")
+      end
+
+      def refuse_twice(item)
+        raise Refusal.at("data/on", "#{item.name} was opened on #{item.opened_on}", "a sealed bottle") if item.opened_on
+      end
+
+      def refuse_unpromised(item, job)
+        return if item.reserved.key?(job)
+        raise Refusal.at("data/job", "#{item.name} is not promised to #{job}", item.reserved.empty? ? "nobody has been promised it" : item.reserved.keys.join(", "))
+      end
+
+      def refuse_broken_promise(item, move)
+        left = move.data.values_at("count", "ml").compact.first || 0.0
+        promised = item.reserved.values.sum
+        return if left >= promised
+        raise Refusal.at("data", "#{item.name}: #{plain(promised)} are promised to #{item.reserved.keys.join(", ")}", "#{plain(promised)} or more, or release them first")
+      end
+
+      def plain(number)
+        format("%g", number.round(1))
+      end
+    end
+  end
+end

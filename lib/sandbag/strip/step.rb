@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Strip
+    # One step of a strip: what is done, with which tool, what flies, leaks or gets lost, and which parts come out.
+    class Step
+      WORDS = %w[does flies leaks lost cover caution].freeze
+
+      # @attr takes [Array<Part>]; cover [String, nil] what is open to the air after it
+      attr_reader :id, :label, :tools, :takes, *WORDS
+
+      # @param row [Hash] of a construction's steps or of strip_actions.yml
+      # @param takes [Array<Part>]
+      def initialize(row, takes: [])
+        @id = row["id"]
+        @label = row["label"]
+        @tools = row["tools"]
+        @takes = takes
+        @does, @flies, @leaks, @lost, @cover, @caution = row.values_at(*WORDS)
+        freeze
+      end
+
+      def to_h
+        words = WORDS.to_h { |word| [word.to_sym, public_send(word)] }
+        words[:caution] &&= Knowledge.find("cautions", caution)["text"]
+        {id: id, label: label, tools: tools.map { |tool| Knowledge.find("tools", tool)["label"] }, takes: takes.map(&:id), **words}.compact
+      end
+    end
+  end
+end

@@ -1,0 +1,116 @@
+# frozen_string_literal: true
+
+require "date"
+
+RSpec.describe Sandbag::Shelf::Stock do
+  include ShelfThings
+
+  it "counts pieces in, out and anew" do
+    stock = stock_of(added_kit(count: 2), move("kit", "received", {"count" => 3}), move("kit", "reserved", {"job" => "j", "count" => 2}), move("kit", "used", {"job" => "j"}))
+    expect(stock.find("kit").amount).to eq 3
+    expect(stock_of(added_kit(count: 2), move("kit", "counted", {"count" => "5"})).find("kit").free).to eq 5
+  end
+
+  it "promises no more than is free, and says who has the rest" do
+    stock = stock_of(added_kit, move("kit", "reserved", {"job" => "first", "count" => 1}))
+    refused = problems { stock.admit(move("kit", "reserved", {"job" => "second", "count" => 1})) }.first
+    expect([refused.pointer, refused.message]).to match ["data/count", a_string_including("0 free").and(including("first"))]
+  end
+
+  it "gives back only what was promised" do
+    promised = [added_kit(count: 3), move("kit", "reserved", {"job" => "j", "count" => 3})]
+    expect(stock_of(*promised, move("kit", "released", {"job" => "j", "count" => 1})).find("kit").promised("j")).to eq 2
+    expect(stock_of(*promised, move("kit", "released", {"job" => "j", "count" => 3})).find("kit").reserved).to be_empty
+    expect(refusal_at { stock_of(*promised).admit(move("kit", "used", {"job" => "other"})) }).to eq ["data/job"]
+  end
+
+  it "is never less than nothing, whatever is moved" do
+    for_all(count: 1.0..9.0, promise: 1.0..12.0, counted: 0.0..12.0) do |count:, promise:, counted:|
+      admitted = [Sandbag::Shelf::Stock.new.admit(added_kit(count: count.round))]
+      [move("kit", "reserved", {"job" => "j", "count" => promise.round}), move("kit", "counted", {"count" => counted.round}), move("kit", "used", {"job" => "j"})].each do |each|
+        admitted << described_class.fold(admitted).admit(each)
+      rescue Sandbag::Refusal
+        next
+      end
+      item = described_class.fold(admitted).find("kit")
+      expect([item.amount, item.free].min).to be >= 0
+    end
+  end
+
+  it "refuses to count away or throw away what is promised" do
+    stock = stock_of(added_kit(count: 2), move("kit", "reserved", {"job" => "j", "count" => 2}))
+    expect(refusal_at { stock.admit(move("kit", "counted", {"count" => 1})) }).to eq ["data"]
+    expect(refusal_at { stock.admit(move("kit", "discarded", {"reason" => "lost"})) }).to eq ["data"]
+  end
+
+  it "knows nothing of a thing that was never there, is there twice, or was thrown away" do
+    stock = stock_of(added_kit, move("kit", "discarded", {"reason" => "bag torn"}))
+    expect(refusal_at { stock.admit(move("ghost", "received", {"count" => 1})) }).to eq ["item"]
+    expect(refusal_at { stock.admit(added_kit) }).to eq ["item"]
+    expect(problems { stock.admit(move("kit", "received", {"count" => 1})) }.first.message).to include("bag torn")
+    expect(stock.of("kit")).to be_empty
+  end
+
+  {
+    "a kit with nothing in it" => [{contents: {}}, "data/fields/contents"],
+    "a part no kit holds" => [{contents: {"engine" => {}}}, "data/fields/contents/engine"],
+    "a rubber nobody knows" => [{contents: {"boot" => {"material" => "felt"}}}, "data/fields/contents/boot/material"],
+    "a bore no cylinder has" => [{bore: 900}, "data/fields/bore"],
+    "a construction nobody knows" => [{construction: "barrel"}, "data/fields/construction"]
+  }.each do |what, (fields, pointer)|
+    it("refuses #{what}") { expect(refusal_at { described_class.new.admit(added_kit(**fields)) }).to eq [pointer] }
+  end
+
+  it "refuses moves that a kind of thing does not make" do
+    expect(refusal_at { stock_of(added_kit).admit(move("kit", "opened", {"on" => "2026-03-01"})) }).to eq ["kind"]
+    expect(refusal_at { stock_of(added_kit).admit(move("kit", "eaten")) }).to eq ["kind"]
+    expect(refusal_at { stock_of(added_bottle).admit(move("bottle", "received", {"count" => 1})) }).to eq ["kind"]
+  end
+
+  describe "a bottle" do
+    it "starts its clock when it is opened, or when a job draws from it" do
+      expect(bottle(opened: "2026-03-01").opened_on).to eq "2026-03-01"
+      drawn = stock_of(added_bottle, move("bottle", "reserved", {"job" => "j", "count" => "120"}), move("bottle", "used", {"job" => "j"})).find("bottle")
+      expect([drawn.amount, drawn.opened_on]).to eq [380, "2026-03-14"]
+    end
+
+    {"2026-03-15" => "tomorrow", "1969-12-31" => "before 1970", "2026-02-30" => "no day", "unknown" => "not known"}.each do |day, what|
+      it("refuses to have been opened #{what}") { expect(refusal_at { stock_of(added_bottle).admit(move("bottle", "opened", {"on" => day})) }).to eq ["data/on"] }
+    end
+
+    it "is opened once" do
+      expect(refusal_at { stock_of(added_bottle, move("bottle", "opened", {"on" => "2026-03-01"})).admit(move("bottle", "opened", {"on" => "2026-03-02"})) }).to eq ["data/on"]
+    end
+  end
+end
+
+RSpec.describe Sandbag::Shelf::Bottle do
+  include ShelfThings
+
+  def refusal(today: "2026-03-14", clutch: false, **of)
+    described_class.new(bottle(**of), Date.iso8601(today), clutch: clutch).refusal
+  end
+
+  it "may be used sealed and in date, and up to three months opened" do
+    expect(refusal).to be_nil
+    expect(refusal(use_by: "2026-03-14")).to be_nil
+    expect(refusal(use_by: "2026-03-13")).to include("use-by")
+    expect(refusal(opened: "2025-12-14")).to be_nil
+    expect(refusal(opened: "2025-12-13")).to include("over 3 months")
+  end
+
+  it "may go into a clutch up to a year" do
+    expect(refusal(opened: "2025-12-13", clutch: true)).to be_nil
+    expect(refusal(opened: "2025-03-13", clutch: true)).to include("throw it away")
+  end
+
+  it "has no such clock where the fluid takes no water up" do
+    expect(refusal(fluid: "mineral", opened: "2024-01-01")).to be_nil
+  end
+
+  it "has to stand after it was shaken" do
+    shaken = [added_bottle, move("bottle", "shaken")]
+    expect(described_class.new(stock_of(*shaken).find("bottle"), Date.new(2026, 3, 14)).refusal).to include("look for bubbles")
+    expect(described_class.new(stock_of(*shaken, move("bottle", "rested")).find("bottle"), Date.new(2026, 3, 14)).refusal).to be_nil
+  end
+end

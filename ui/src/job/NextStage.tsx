@@ -1,0 +1,15 @@
+import { Link } from "react-router";
+import type { Job, Stage } from "../app/api";
+import { stageNames } from "./stages";
+
+/** The way on, once a stage is finished. */
+export function NextStage({ job, stage }: { job: Job; stage: Stage }) {
+  const at = job.stages.findIndex((each) => each.id === stage);
+  const next = job.stages[at + 1];
+  if (job.stages[at]?.status !== "done" || !next) return null;
+  return (
+    <p>
+      <Link to={`/jobs/${job.id}/${next.id}`}>{`Go on to ${stageNames[next.id]}`}</Link>
+    </p>
+  );
+}

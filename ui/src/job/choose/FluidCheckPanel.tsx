@@ -1,0 +1,97 @@
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import { call } from "../../app/api";
+import type { FluidCheck, InstrumentReading, Job } from "../../app/api";
+import { BoilingCurve } from "../../drawings/BoilingCurve";
+import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
+import { Panel, Quiet, Row } from "../../kit/layout";
+import { Mark } from "../../kit/Mark";
+import { Notice } from "../../kit/Notice";
+import { useEntries } from "../useEntries";
+
+interface Props {
+  job: Job;
+  check: FluidCheck;
+  isOpen: boolean;
+}
+
+const KIND = { good: "good", book: "warn", visit: "warn", release: "stop" } as const;
+
+/** What is in the circuit now: water, boiling point against fresh, and when the next change is due. */
+export function FluidCheckPanel({ job, check, isOpen }: Props) {
+  const verdict = check.verdict;
+  const due = check.due;
+  return (
+    <Panel>
+      <Row>
+        <h2>The fluid in it now</h2>
+        {verdict ? (
+          <Mark
+            kind={KIND[verdict.id as keyof typeof KIND]}
+          >{`${verdict.label}${check.water?.source === "estimate" ? ", by estimate" : ""}`}</Mark>
+        ) : null}
+      </Row>
+      {check.takes_water ? (
+        <>
+          <p>{waterSaid(check)}</p>
+          <BoilingCurve check={check} />
+          {isOpen ? <PenReading job={job} /> : null}
+        </>
+      ) : (
+        <Quiet>{check.free_water ?? "The class on the cap is not read yet."}</Quiet>
+      )}
+      <p>
+        <b>{due.overdue ? `Change overdue since ${due.on}.` : `Next full change: ${due.on}.`}</b>
+        {` ${due.why}`}
+      </p>
+      {due.others.map((other) => (
+        <Quiet key={other.by}>{`By ${other.by}: ${other.on}. ${other.why}`}</Quiet>
+      ))}
+    </Panel>
+  );
+}
+
+function waterSaid(check: FluidCheck): string {
+  const { water, boils_c: now, boils_low_c: low, boils_high_c: high } = check;
+  if (!water || now === undefined)
+    return "Nobody knows how old it is: read the water, or take it as overdue.";
+  if (water.source === "measured")
+    return `${water.percent.toFixed(1)} % of water read: boils at ${now.toFixed(0)} °C; fresh at ${check.dry_c ?? 0} °C.`;
+  return `Estimate from its age: ${water.percent.toFixed(1)} % of water (${water.low.toFixed(1)} to ${water.high.toFixed(1)}), boils at ${now.toFixed(0)} °C (${(low ?? now).toFixed(0)} to ${(high ?? now).toFixed(0)}); fresh at ${check.dry_c ?? 0} °C.`;
+}
+
+/** Water typed off a pen, or read by the simulated one. */
+function PenReading({ job }: { job: Job }) {
+  const { add } = useEntries(job, "choose");
+  const [turn, setTurn] = useState(0);
+  const pen = useMutation({
+    mutationFn: () =>
+      call<InstrumentReading>("POST", "/compute/instrument-readings", {
+        instrument: "moisture_pen",
+        sheet: job.sheet,
+        seed: job.circuit.id,
+        turn,
+      }),
+    onSuccess: (reading) => {
+      setTurn(turn + 1);
+      add("water", { water: reading.value, instrument: `simulated ${reading.instrument}` });
+    },
+  });
+  return (
+    <>
+      {pen.isError ? <Notice tone="warn">{pen.error.message}</Notice> : null}
+      <Row>
+        <EntryField
+          key={job.choose?.water}
+          label="Water as the pen reads it"
+          inputMode="decimal"
+          unit="%"
+          value={job.choose?.water === undefined ? "" : String(job.choose.water)}
+          onFinish={(water) => add("water", { water })}
+        />
+        <Button onPress={() => pen.mutate()}>Read the simulated pen</Button>
+      </Row>
+    </>
+  );
+}

@@ -1,0 +1,161 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import styled from "styled-components";
+import type { Job, KitMatch, Supplies } from "../../app/api";
+import { NearMissDrawing } from "../../drawings/NearMissDrawing";
+import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
+import { size } from "../../kit/format";
+import { Panel, Quiet, Row } from "../../kit/layout";
+import { Mark, Sign } from "../../kit/Mark";
+import { useEntries } from "../useEntries";
+
+interface Props {
+  job: Job;
+  supplies: Supplies;
+  isOpen: boolean;
+}
+
+const SAYS = { fits: "Fits", ask: "Look first", no: "Not for this" } as const;
+const KIND = { fits: "good", ask: "warn", no: "stop" } as const;
+
+const Kit = styled.li`
+  display: grid;
+  gap: 0.6rem;
+  padding: 0.9rem 0;
+  border-top: 1px solid ${(p) => p.theme.line};
+`;
+
+const Reasons = styled.ul`
+  display: grid;
+  gap: 0.35rem;
+  li {
+    display: grid;
+    grid-template-columns: 1.4rem minmax(0, 1fr);
+    gap: 0.5rem;
+  }
+  svg {
+    margin-top: 0.3rem;
+  }
+`;
+
+/** Kits of the shelf against this cylinder: what fits, what looks as if it did, and why the others do not. */
+export function KitPanel({ job, supplies, isOpen }: Props) {
+  const [showsOthers, setShowsOthers] = useState(false);
+  const near = supplies.kits.filter((kit) => kit.verdict !== "no" || kit.near_miss || !isElsewhere(kit));
+  const others = supplies.kits.filter((kit) => !near.includes(kit));
+  const cylinder = supplies.cylinder;
+  const taken = supplies.lines.find((line) => line.id === "kit")?.pulled[0];
+  return (
+    <Panel>
+      <h2>Kit</h2>
+      <p>
+        {cylinder ? `For ${cylinder.construction.toLowerCase()}, ${size(cylinder.bore_mm)} mm.` : ""}
+        {taken ? ` On the bench: ${taken.name ?? taken.reason ?? "a kit"}.` : ""}
+      </p>
+      {cylinder && (cylinder.unproven || cylinder.spring === "unknown") ? (
+        <p>
+          {"Bore and spring are told apart better off the casting and the drawing: "}
+          <Link to={`/machines/${job.machine.id}?circuit=${job.circuit.id}`}>write them into the record</Link>
+          .
+        </p>
+      ) : null}
+      {near.length === 0 ? (
+        <Quiet>The shelf has no kit for it. Buy one, or say which was bought.</Quiet>
+      ) : null}
+      <ul>
+        {near.map((kit) => (
+          <KitLine key={kit.item} job={job} kit={kit} canTake={isOpen && !taken} />
+        ))}
+      </ul>
+      {others.length > 0 ? (
+        <>
+          <div>
+            <Button onPress={() => setShowsOthers(!showsOthers)}>
+              {showsOthers ? "Hide the others" : `${others.length} kits are for other cylinders`}
+            </Button>
+          </div>
+          {showsOthers ? (
+            <ul>
+              {others.map((kit) => (
+                <KitLine key={kit.item} job={job} kit={kit} canTake={false} />
+              ))}
+            </ul>
+          ) : null}
+        </>
+      ) : null}
+      {isOpen && !taken ? <BoughtKit job={job} /> : null}
+    </Panel>
+  );
+}
+
+function isElsewhere(kit: KitMatch): boolean {
+  return kit.reasons.some((reason) => reason.id === "construction" || reason.id === "bore");
+}
+
+function KitLine({ job, kit, canTake }: { job: Job; kit: KitMatch; canTake: boolean }) {
+  const { add } = useEntries(job, "choose");
+  const must = kit.lacks.filter((lack) => lack.rule === "must");
+  const maybe = kit.lacks.filter((lack) => lack.rule !== "must");
+  const shown = kit.reasons.filter((reason) => kit.verdict !== "no" || reason.does === "no");
+  const take = (reason?: string) =>
+    add("pulled", { line: "kit", item: kit.item, ...(reason ? { reason } : {}) });
+  return (
+    <Kit>
+      <Row>
+        <Mark kind={KIND[kit.verdict]}>{SAYS[kit.verdict]}</Mark>
+        <h3>{kit.name}</h3>
+        <Quiet>{[kit.place, `${kit.free} free`].filter(Boolean).join(", ")}</Quiet>
+      </Row>
+      <Reasons>
+        {shown.map((reason) => (
+          <li key={reason.id}>
+            <Sign kind={reason.does === "no" ? "stop" : "warn"} />
+            <span>{reason.text}</span>
+          </li>
+        ))}
+      </Reasons>
+      {kit.near_miss ? <NearMissDrawing nearMiss={kit.near_miss} /> : null}
+      {kit.verdict !== "no" && must.length > 0 ? (
+        <p>{`To be bought apart: ${must.map((lack) => lack.label.toLowerCase()).join(", ")}.`}</p>
+      ) : null}
+      {kit.verdict !== "no" && maybe.length > 0 ? (
+        <Quiet>{`Not in it, needed only if the old one fails: ${maybe.map((lack) => lack.label.toLowerCase()).join(", ")}.`}</Quiet>
+      ) : null}
+      {canTake && kit.free > 0 && kit.verdict === "fits" ? (
+        <div>
+          <Button tone="act" onPress={() => take()}>{`Take ${kit.name}`}</Button>
+        </div>
+      ) : null}
+      {canTake && kit.free > 0 && kit.verdict === "ask" ? (
+        <EntryField
+          label="Looked at it: why it is the right one"
+          value=""
+          onFinish={(text) => text.trim() && take(text)}
+        />
+      ) : null}
+      {canTake && kit.free <= 0 && kit.verdict !== "no" ? (
+        <Mark kind="warn">All promised to other jobs</Mark>
+      ) : null}
+    </Kit>
+  );
+}
+
+/** A kit that never lay on the shelf: taken down with how it was compared. */
+function BoughtKit({ job }: { job: Job }) {
+  const { add } = useEntries(job, "choose");
+  const [asks, setAsks] = useState(false);
+  if (!asks)
+    return (
+      <div>
+        <Button onPress={() => setAsks(true)}>Bought for this job</Button>
+      </div>
+    );
+  return (
+    <EntryField
+      label="Which kit, and how it was compared with the old parts"
+      value=""
+      onFinish={(reason) => reason.trim() && add("pulled", { line: "kit", reason })}
+    />
+  );
+}
