@@ -11,14 +11,16 @@ module Store
     # @param path [String] file, made when absent
     # @return [Sequel::Database] with foreign keys on, WAL, and every commit on the disc before it is acknowledged
     def self.open(path)
-      database = Sequel.connect(adapter: "sqlite", database: path, max_connections: 1, timeout: BUSY_TIMEOUT_MS,
+      database = Sequel.connect(adapter: "sqlite", database: path, max_connections: 1,
         foreign_keys: true, after_connect: method(:prepare))
       Sequel.extension :migration
       Sequel::Migrator.run(database, MIGRATIONS)
       database
     end
 
+    # A connection that waits for another lets the other threads of this process go on meanwhile.
     def self.prepare(connection)
+      connection.busy_handler_timeout = BUSY_TIMEOUT_MS
       connection.execute_batch("PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL;")
     end
     private_class_method :prepare

@@ -39,6 +39,7 @@ end
 RSpec.describe "Choosing a cylinder", :browser do
   it "takes the user's own size, shows what it changes, and wants the rider's agreement for a great change" do
     open_page "/jobs/job-tourer-front/choose"
+    session.click_button "Compare other cylinders"
     session.fill_in "Try another, bore × offset", with: "5/8 x 19\n"
     session.click_button "15.875 × 19"
     expect(session).to have_content("needs the rider's agreement")

@@ -177,7 +177,7 @@ RSpec.describe "The shop's units", :browser do
     session.find("label", text: "psi", exact_text: true).click
     session.find("label", text: "fl oz", exact_text: true).click
     expect(session).to have_css("label[data-selected]", text: "fl oz")
-    {"/machines/ridgeline" => ["0.748", "psi"], "/sizer?circuit=ridgeline-front" => ["257 psi", "Travel, in"], "/jobs/job-tourer-front/choose" => ["fl oz", "257 psi"],
+    {"/machines/ridgeline" => ["0.748", "psi"], "/sizer?circuit=ridgeline-front" => ["257 psi", "Travel, in"], "/jobs/job-tourer-front/choose" => ["fl oz"],
      "/jobs/job-tourer-front/bleed" => ["fl oz"], "/jobs/job-kart/feel" => ["Lever travel, in", "fl oz"]}.each do |path, words|
       open_page path
       words.each { |word| expect(session).to have_content(word).or have_field(with: /\A#{word}/) }

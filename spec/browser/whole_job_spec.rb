@@ -23,7 +23,7 @@ RSpec.describe "A whole job", :browser do
     session.click_link "Go on"
 
     # Choose
-    expect(session).to have_content("104.5")
+    expect(session).to have_content("152 mL")
     pick "Fluid that goes in", "DOT 5.1 glycol"
     session.click_link "Go on to Bleed"
 

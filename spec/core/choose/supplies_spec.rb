@@ -1,0 +1,152 @@
+# frozen_string_literal: true
+
+require "date"
+
+RSpec.describe Sandbag::Choose::Supplies do
+  include ShelfThings
+
+  let(:job) { JobInMemory.new(changed(clutch_plain, "master", spring: "fitted").change("master", "bore", 14, "part_marking")) }
+  let(:today) { Date.new(2026, 3, 14) }
+
+  def supplies(*moves)
+    described_class.new(job.state.choose, stock_of(*moves), today: today)
+  end
+
+  def reseal
+    job.add("ask", "route", {"route" => "reseal_mc"})
+    job.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
+  end
+
+  def line(supplies, id)
+    supplies.lines.find { |each| each[:id] == id }
+  end
+
+  def pull(line, item = nil, **more)
+    Sandbag::Job::Entry.new(id: "p", stage: "choose", kind: "pulled", data: {"line" => line, "item" => item, **more.transform_keys(&:to_s)}.compact, at: "2026-03-14T09:00:00Z", by: "spec")
+  end
+
+  it "has no list before there is a route, and no fluid on one that leaves it alone" do
+    expect(supplies.lines).to be_empty
+    job.add("ask", "route", {"route" => "adjust_free_play"})
+    expect(supplies.lines.map { |each| each[:id] }).to be_empty
+  end
+
+  it "lists kit, washers, fluid, protection and the tools of the construction" do
+    reseal
+    ids = supplies.lines.map { |each| each[:id] }
+    expect(ids).to include("kit", "washers", "fluid", "eye_shield", "tray", "tool.internal_pliers", "tool.bore_gauge", "tool.torque_wrench", "tool.nipple_spanner")
+    expect(ids).not_to include("tool.hand", "tool.long_internal_pliers", "pads_out")
+    expect(line(supplies, "tool.internal_pliers")[:detail]).to include("bore circlip out")
+  end
+
+  it "swaps the driver for the heads that the intake names" do
+    reseal
+    expect(line(supplies, "tool.cross_head")).not_to be_nil
+    job.add("ask", "intake", {"question" => "special_fastener", "value" => "jis"})
+    expect(line(supplies, "tool.cross_head")).to be_nil
+    expect(line(supplies, "tool.jis_driver")).to include(needed: true, instead: {label: "Cross-head driver", risk: a_string_including("chews")})
+  end
+
+  it "leaves the switch off the list where there is none" do
+    reseal
+    expect(job.state.choose.work.part("switch")).not_to be_nil
+    job.add("ask", "intake", {"question" => "brake_switch", "value" => "none"})
+    expect(job.state.choose.work.part("switch")).to be_nil
+  end
+
+  it "is not finished until what is needed lies on the bench, or its substitute" do
+    reseal
+    expect(job.state.choose.wanting.map(&:id)).to include("kit", "tool.internal_pliers", "tool.bore_gauge", "tool.micrometer")
+    expect(job.state.waits_for).to start_with "on the bench: seal kit"
+    job.add("choose", "pulled", {"line" => "kit", "reason" => "bought, same as the old parts"})
+    job.add("choose", "pulled", {"line" => "tool.internal_pliers"})
+    job.add("choose", "pulled", {"line" => "tool.bore_gauge", "instead" => true})
+    job.add("choose", "pulled", {"line" => "tool.micrometer", "instead" => true})
+    expect(job.state.choose).to be_done
+  end
+
+  it "refuses a line that is not on the list, and a substitute nobody accepts" do
+    reseal
+    expect(refusal_at { job.add("choose", "pulled", {"line" => "anvil"}) }).to eq ["data/line"]
+    expect(refusal_at { job.add("choose", "pulled", {"line" => "tool.internal_pliers", "instead" => true}) }).to eq ["data/instead"]
+    expect(refusal_at { job.add("choose", "pulled", {"line" => "kit"}) }).to eq ["data/item"]
+  end
+
+  it "takes a kit that fits, promises one, and wants a reason for a doubtful one" do
+    reseal
+    shelf = supplies(added_kit(count: 2), added_kit("plain", contents: ShelfThings::KIT.merge("boot" => {})), added_kit("twin", bore: "9/16"))
+    expect(shelf.admit(pull("kit", "kit")).data).to include("count" => 1)
+    expect(refusal_at { shelf.admit(pull("kit", "plain")) }).to eq ["data/reason"]
+    expect(shelf.admit(pull("kit", "plain", reason: "marked on the bag")).data["count"]).to eq 1
+    expect(problems { shelf.admit(pull("kit", "twin", reason: "it is what there is")) }.first.message).to include("29 hundredths")
+    expect(refusal_at { shelf.admit(pull("kit", "ghost")) }).to eq ["data/item"]
+  end
+
+  it "shows the kits that fit first, then the doubtful, then the near misses" do
+    reseal
+    shelf = supplies(added_kit("twin", bore: "9/16"), added_kit("radial", construction: "bar_radial"), added_kit("plain", contents: ShelfThings::KIT.merge("boot" => {})), added_kit("right"))
+    expect(shelf.kits.map { |match| match.to_h[:item] }).to eq %w[right plain twin radial]
+    expect(shelf.to_h[:materials]).to eq %w[EPDM CR]
+  end
+
+  it "lists apart what the kit lacks and is renewed in any case" do
+    reseal
+    shelf = supplies(added_kit(contents: ShelfThings::KIT.except("boot", "piston")))
+    expect(line(shelf, "part.boot")).to include(short: 1, detail: a_string_including("renewed in any case"))
+    expect(line(shelf, "part.piston")).to include(short: 0, detail: a_string_including("only if the old one fails"))
+    bought = shelf.buy.map { |each| each[:label] }
+    expect(bought).to include("Dust boot", "Crush washers")
+    expect(bought).not_to include("Piston")
+  end
+
+  it "takes fluid of the chosen class only, and an old bottle only for a named reason" do
+    reseal
+    shelf = supplies(added_bottle, added_bottle("other", fluid: "dot51"), added_bottle("stale", use_by: "2026-01-01"))
+    need = line(shelf, "fluid")[:count]
+    expect(shelf.admit(pull("fluid", "bottle")).data["count"]).to be_within(1e-9).of(need)
+    expect(problems { shelf.admit(pull("fluid", "other")) }.first.message).to include("DOT 5.1")
+    expect(refusal_at { shelf.admit(pull("fluid", "stale")) }).to eq ["data/reason"]
+  end
+
+  it "never lets a syringe cross over" do
+    reseal
+    syringe = ->(family) { move(family, "added", {"kind" => "syringe", "name" => family, "fields" => {"family" => family, "tool" => "syringe"}}) }
+    shelf = supplies(syringe["glycol"], syringe["mineral"])
+    expect(shelf.admit(pull("tool.syringe", "glycol")).data["item"]).to eq "glycol"
+    expect(problems { shelf.admit(pull("tool.syringe", "mineral", reason: "washed")) }.first.message).to include("never crosses over")
+  end
+
+  it "takes a whole cylinder of the size that was chosen, with seals for the fluid" do
+    front = JobInMemory.new(sheet(twin_disc_plain))
+    front.add("ask", "route", {"route" => "renew_mc"})
+    front.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
+    unit = ->(id, bore, family) { move(id, "added", {"kind" => "cylinder", "name" => id, "fields" => {"bore" => bore, "construction" => "bar_radial", "family" => family}}) }
+    shelf = described_class.new(front.state.choose, stock_of(unit["right", 19, "glycol"], unit["small", 16, "glycol"], unit["oily", 19, "mineral"]), today: today)
+    expect(shelf.admit(pull("cylinder", "right")).data["count"]).to eq 1
+    expect(problems { shelf.admit(pull("cylinder", "small")) }.first.message).to include("19 was chosen")
+    expect(problems { shelf.admit(pull("cylinder", "oily")) }.first.message).to include("mineral")
+  end
+end
+
+RSpec.describe Sandbag::Rig do
+  let(:rig) { Sandbag::Rig::Circuit.new(changed(clutch_plain, "fluid", changed_on: "2024-03-14", stamped: "dot4"), today: Date.new(2026, 3, 14), seed: "scree") }
+
+  it "holds a truth that fits the age: half to one and a half of the estimate" do
+    for_all(number: 0.0..9999.0) do |number:|
+      water = Sandbag::Rig::Circuit.new(changed(clutch_plain, "fluid", changed_on: "2024-03-14"), today: Date.new(2026, 3, 14), seed: number.to_s).water_percent
+      expect(water).to be_between(0.79, 2.41)
+    end
+  end
+
+  it "reads the same for the same seed, and scatters about the truth for others" do
+    read = ->(seed) { Sandbag::Rig::Instrument.new("moisture_pen", seed: seed).read(rig.water_percent)[:value] }
+    expect(read["a"]).to eq read["a"]
+    readings = Array.new(200) { |turn| read["turn #{turn}"] }
+    expect(readings.uniq.size).to be > 3
+    expect(readings.sum / readings.size).to be_within(0.05).of(rig.water_percent)
+  end
+
+  it "has no stand-in for what nobody makes" do
+    expect { Sandbag::Rig::Instrument.new("crystal_ball", seed: "a") }.to raise_error(Sandbag::Refusal, /no stand-in/)
+  end
+end
