@@ -4,12 +4,14 @@ module App
   # The job card as a PDF, on one or two A4 pages.
   class JobCard
     # @param state [Sandbag::Job::State]
+    # @param stock [Sandbag::Shelf::Stock] for the names of what was pulled
     # @param shop_name [String] printed over the card; empty prints nothing
-    def initialize(job:, machine:, circuit:, state:, shop_name:)
+    def initialize(job:, machine:, circuit:, state:, stock:, shop_name:)
       @job = job
       @machine = machine
       @circuit = circuit
       @state = state
+      @stock = stock
       @shop_name = shop_name
     end
 
@@ -17,7 +19,7 @@ module App
     def render
       @pdf = Paper.open("Job card, #{@machine[:name]}", Time.iso8601(@job[:opened_at]))
       heading
-      JobCardSections.of(@state).each { |title, rows| section(title, rows) }
+      JobCardSections.of(@state, @stock).each { |title, rows| section(title, rows) }
       closing
       Paper.finish(@pdf)
     end

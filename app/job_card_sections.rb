@@ -4,9 +4,9 @@ module App
   # What a job card says, as titled lists of two-column rows.
   module JobCardSections
     # @return [Array<Array(String, Array<Array(String, String)>)>]
-    def self.of(state)
+    def self.of(state, stock)
       job = state.to_h
-      [["Ask", ask(job[:ask])], ["Choose", choose(job[:choose])], ["Bleed", bleed(job[:bleed])],
+      [["Ask", ask(job[:ask])], ["Choose", choose(job[:choose]) + pulled(job[:choose], stock)], ["Bleed", bleed(job[:bleed])],
         ["Feel", feel(job[:feel])], ["Release gates", gates(job[:close])]]
     end
 
@@ -29,6 +29,17 @@ module App
         ["Fluid to have", format("%.0f mL", choose[:need][:total_ml])]
       ].compact
     end
+
+    # What came off the shelf or was bought; tools and protection are not part of the record.
+    def self.pulled(choose, stock)
+      return [] unless choose
+      water = choose[:water] ? [["Water before", format("%.1f %%", choose[:water])]] : []
+      water + choose[:pulled].reject { |each| each[:line].start_with?("tool.") || (each[:item].nil? && each[:reason].nil?) }.map do |each|
+        item = stock.find(each[:item])
+        [PULLED.fetch(each[:line], "Part"), [item&.name, item&.fields&.dig("batch"), each[:reason]].compact.join("; ")]
+      end
+    end
+    PULLED = {"kit" => "Kit", "cylinder" => "Cylinder in", "fluid" => "Fluid bottle", "washers" => "Washers"}.freeze
 
     def self.bleed(bleed)
       return [] unless bleed && bleed[:total_strokes].positive?
@@ -55,6 +66,6 @@ module App
       return [] unless close
       close[:gates].map { |gate| [gate[:label], gate[:met] ? "met" : "NOT MET#{": #{gate[:why]}" if gate[:why]}"] }
     end
-    private_class_method :ask, :choose, :bleed, :feel, :gates
+    private_class_method :ask, :choose, :pulled, :bleed, :feel, :gates
   end
 end

@@ -61,7 +61,7 @@ module App
       machine = store.machines.find(circuit[:machine_id])
       content_type "application/pdf"
       headers "content-disposition" => "inline; filename=\"job-card.pdf\""
-      JobCard.new(job: job, machine: machine, circuit: circuit, state: state, shop_name: shop.name).render
+      JobCard.new(job: job, machine: machine, circuit: circuit, state: state, stock: ShelfDesk.new(store).stock, shop_name: shop.name).render
     end
 
     error JobDesk::Clash do

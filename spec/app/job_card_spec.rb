@@ -1,10 +1,12 @@
 # frozen_string_literal: true
 
 RSpec.describe App::JobCardSections do
+  include ShelfThings
+
   let(:job) { JobInMemory.new(sheet(twin_disc_plain)) }
 
   def section(title)
-    described_class.of(job.state).to_h.fetch(title).to_h
+    described_class.of(job.state, Sandbag::Shelf::Stock.new).to_h.fetch(title).to_h
   end
 
   it "tells the whole job in words" do
@@ -36,11 +38,22 @@ RSpec.describe App::JobCardSections do
   it "tells of the lift of a clutch" do
     clutch = JobInMemory.new(sheet(clutch_plain)).bled
     clutch.add("feel", "lift", {"lift" => 2.3})
-    expect(described_class.of(clutch.state).to_h["Feel"].to_h["Verdict"]).to include("2.30 mm measured")
+    expect(described_class.of(clutch.state, Sandbag::Shelf::Stock.new).to_h["Feel"].to_h["Verdict"]).to include("2.30 mm measured")
   end
 
   it "has nothing to say of stages the job does not have" do
     job.add("ask", "route", {"route" => "adjust_free_play"})
-    expect(described_class.of(job.state).to_h.values_at("Choose", "Bleed")).to eq [[], []]
+    expect(described_class.of(job.state, Sandbag::Shelf::Stock.new).to_h.values_at("Choose", "Bleed")).to eq [[], []]
+  end
+
+  it "names what came off the shelf, and what was bought instead" do
+    kit = JobInMemory.new(sheet(clutch_plain))
+    kit.add("ask", "route", {"route" => "reseal_mc"})
+    kit.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
+    kit.add("choose", "water", {"water" => "2,4"})
+    kit.add("choose", "pulled", {"line" => "fluid", "item" => "bottle", "count" => 80})
+    kit.add("choose", "pulled", {"line" => "kit", "reason" => "bought, lips compared"})
+    rows = described_class.of(kit.state, stock_of(added_bottle)).to_h["Choose"]
+    expect(rows).to include(["Water before", "2.4 %"], ["Fluid bottle", "Bottle bottle"], ["Kit", "bought, lips compared"])
   end
 end

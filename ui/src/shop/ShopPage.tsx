@@ -40,6 +40,7 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
         school: shop.school,
         band: shop.band,
         limits: shop.limits,
+        fluid_months: shop.fluid_months,
         currency: shop.currency,
         hourly_rate_minor: shop.hourly_rate_minor,
         prices: shop.prices,
@@ -107,6 +108,15 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
               />
             ))}
           </Row>
+          <EntryField
+            key={`months-${shop.fluid_months}`}
+            label="Longest interval between fluid changes"
+            unit="months"
+            inputMode="decimal"
+            value={String(shop.fluid_months)}
+            error={errorAt("fluid_months")}
+            onFinish={(text) => change.mutate({ fluid_months: text })}
+          />
           <h2>Limits of new circuits</h2>
           {LIMITS.map(([name, label, unit]) => (
             <EntryField
