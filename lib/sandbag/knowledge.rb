@@ -62,6 +62,18 @@ module Sandbag
       "bench_things" => {"label" => String, "group" => String, "kinds?" => Array, "opened?" => [TrueClass, FalseClass]},
       "directions" => {"label" => String, "pair" => String},
       "strip_actions" => {"label" => String, "does" => String, "flies?" => String, "leaks?" => String, "lost?" => String, "tools" => Array, "caution?" => String},
+      "setup" => {"label" => String, "detail" => String, "word" => String, "kinds?" => Array, "values?" => Hash, "warns?" => Hash},
+      "stuck_ladder" => {"label" => String, "does" => String, "limit" => String, "caution?" => String},
+      "never_advised" => {"text" => String, "at" => Array},
+      "inspections" => {"label" => String, "how" => String, "parts" => Array, "values" => Hash},
+      "wear_limits" => {"over" => Numeric, "up_to" => Numeric, "bore_new" => Array, "piston_new" => Array, "bore_limit" => Numeric, "piston_limit" => Numeric,
+                        "clearance" => Numeric, "out_of_round" => Numeric},
+      "gauges" => {"label" => String, "uncertainty" => Numeric, "judges" => [TrueClass, FalseClass]},
+      "gauge_places" => {"part" => String, "level" => Integer, "direction" => String, "label" => String},
+      "comparisons" => {"label" => String, "compare" => String, "routes" => Array},
+      "build_checks" => {"label" => String, "how" => String, "parts" => Array},
+      "build_notes" => {"parts" => Array, "word" => String, "text" => String},
+      "way_reasons" => {"why" => String},
       "entry_kinds" => {"stage" => String, "kind" => String, "data" => Hash}
     }.freeze
 
@@ -100,6 +112,9 @@ module Sandbag
       "bleed_methods" => ->(row) { KnowledgeReferences.ids("tools", row["tools"]) || KnowledgeReferences.ids("circuit_kinds", row["kinds"]) },
       "shelf_fields" => ->(row) { KnowledgeReferences.ids("shelf_kinds", [row["kind"]]) },
       "stock_moves" => ->(row) { KnowledgeReferences.ids("shelf_kinds", row["for"]) },
+      "setup" => ->(row) { KnowledgeReferences.ids("circuit_kinds", row["kinds"] || []) },
+      "comparisons" => ->(row) { KnowledgeReferences.ids("routes", row["routes"]) },
+      "inspections" => ->(row) { KnowledgeReferences.rules(row["values"]) },
       "strip_actions" => ->(row) { KnowledgeReferences.ids("tools", row["tools"]) },
       "causes" => ->(row) { KnowledgeReferences.ids("routes", row["routes"]) }
     }.freeze

@@ -34,6 +34,12 @@ module Sandbag
     end
     private_class_method :values_of
 
+    # @return [String, nil] what is wrong with the findings of an inspection
+    def self.rules(values)
+      odd = values.values.map { |value| value["rule"] } - Measure::Inspection::RULES
+      "has unknown rule #{odd.join(", ")}; known are #{Measure::Inspection::RULES.join(", ")}" if odd.any?
+    end
+
     # @return [String, nil] what is wrong with ids of another table
     def self.ids(table, ids)
       odd = ids.reject { |id| Knowledge.find(table, id) }

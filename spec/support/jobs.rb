@@ -15,6 +15,7 @@ class JobInMemory
     given = Sandbag::Job::Entry.new(id: "e#{number}", stage: stage, kind: kind, data: data, at: "2026-03-14T09:00:#{format("%02d", number % 60)}Z",
       by: "spec", corrects: corrects, position: number)
     @entries += [Sandbag::Job::Admission.new(state).admit(given)]
+    @state = nil
     given.id
   end
 
@@ -23,7 +24,7 @@ class JobInMemory
   end
 
   def state
-    Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), fitted)
+    @state ||= Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), fitted)
   end
 
   def strokes(count)
@@ -60,3 +61,57 @@ class JobInMemory
     gates.each { |gate| add("close", "gate", {"gate" => gate, "met" => true}) }
   end
 end
+
+# The stages between Choose and Bleed, worked the way a careful mechanic would.
+module CylinderWork
+  # Everything on the bench, for a route that takes the cylinder apart.
+  def laid_out(route: "reseal_mc", fluid: "dot4")
+    add("ask", "route", {"route" => route})
+    add("choose", "fluid", {"fluid" => fluid, "stamped" => fluid})
+    state.choose.wanting.each { |line| add("choose", "pulled", {"line" => line.id, "reason" => "bought for this job"}) }
+    self
+  end
+
+  def set_up
+    state.strip.setup.missing.each { |row| add("strip", "setup", {"item" => row["id"]}) }
+    self
+  end
+
+  def strip_all
+    add("strip", "step", {"step" => state.strip.step.id}) while state.strip.step
+    self
+  end
+
+  # Every look answered with the first finding, which is the good one.
+  def look_over(**found)
+    state.measure.inspection.looks.each do |look|
+      add("measure", "finding", {"check" => look.row["id"], "value" => found.fetch(look.row["id"].to_sym) { look.row["values"].keys.first }})
+    end
+    self
+  end
+
+  # Bore and piston at these sizes wherever the gauge is held.
+  def gauge(bore:, piston:, gauge: "bore_gauge", **places)
+    Sandbag::Knowledge.table("gauge_places").each do |row|
+      value = places.fetch(row["id"].tr(".", "_").to_sym) { (row["part"] == "bore") ? bore : piston }
+      add("measure", "gauge", {"place" => row["id"], "value" => value, "gauge" => gauge})
+    end
+    self
+  end
+
+  def face(step)
+    step.takes.select(&:feature).each { |part| add("build", "facing", {"part" => part.id, "faces" => part.faces}) }
+  end
+
+  def build_all
+    while (step = state.build.step)
+      face(step)
+      add("build", "step", {"step" => step.id})
+    end
+    add("build", "scrapped", {"count" => state.build.reckoning.scrap_wanted})
+    state.build.checks.each { |check| add("build", "check", {"check" => check[:id], "pass" => true}) }
+    self
+  end
+end
+
+JobInMemory.include CylinderWork

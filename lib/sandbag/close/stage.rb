@@ -5,7 +5,7 @@ module Sandbag
     # Release gates and the signature.
     class Stage
       # Gates that must stand before the function test: nothing is wheeled or ridden on an unproven lever.
-      BEFORE_FUNCTION = %w[stop fluid bled feel hold work leak level caps second].freeze
+      BEFORE_FUNCTION = %w[stop fluid measured built bled feel hold work leak level caps second].freeze
 
       # @param job [Job::State] the stages before this one
       def initialize(entries, job)
@@ -61,6 +61,8 @@ module Sandbag
         {
           "stop" => [@job.stop.nil?, @job.stop],
           "fluid" => [@job.choose.fluid_right?, ("no fluid chosen" unless @job.choose.fluid)],
+          "measured" => [@job.measure.done?, @job.measure.waits_for],
+          "built" => [@job.build.done?, @job.build.waits_for],
           "bled" => [@job.bleed.done?, @job.bleed.waits_for],
           "feel" => [@job.feel.passed?, (@job.feel.unresolved || @job.feel.waits_for unless @job.feel.passed?)],
           "hold" => [@job.feel.held?, ("the hold test is still to do, or failed" unless @job.feel.held?)]

@@ -5,7 +5,7 @@ module Sandbag
     # A job as its journal tells it, on a circuit: each stage's own findings and figures. Everything is computed from the
     # entries in force; nothing is kept.
     class State
-      attr_reader :journal, :fitted, :sheet, :ask, :choose, :bleed, :feel, :close
+      attr_reader :journal, :fitted, :sheet, :ask, :choose, :strip, :measure, :build, :bleed, :feel, :close
 
       # @param journal [Journal]
       # @param fitted [Circuit::Sheet] the circuit as the machine's record has it
@@ -15,6 +15,9 @@ module Sandbag
         @ask = Ask::Stage.new(journal.of("ask"), fitted)
         @choose = Choose::Stage.new(journal.of("choose"), fitted, @ask)
         @sheet = @choose.sheet
+        @strip = Strip::Stage.new(journal.of("strip"), @choose)
+        @measure = Measure::Stage.new(journal.of("measure"), @choose, @strip, @ask.route&.fetch("id"))
+        @build = Build::Stage.new(journal.of("build"), @choose, @strip, @measure)
         @bleed = Bleed::Stage.new(journal.of("bleed"), @sheet, @ask)
         @feel = Feel::Stage.new(journal.of("feel"), @sheet, @bleed)
         @close = Close::Stage.new(journal.of("close"), self)
@@ -23,8 +26,13 @@ module Sandbag
 
       # @return [Array<Stage>] the stages this job has, in order
       def stages
-        ids = @ask.route ? @ask.route["stages"] : DEFAULT_STAGES
+        ids = @ask.route ? @ask.route["stages"] - absent : DEFAULT_STAGES
         (STAGES & ids).to_h { |id| [id, public_send(id)] }
+      end
+
+      # Stages of the route that this circuit gives no work for: no construction is known of a caliper.
+      def absent
+        [("strip" unless strip.work.any?), ("measure" unless measure.any?), ("build" unless strip.work.strips?)]
       end
 
       # Before a route is chosen: what most jobs have.

@@ -37,7 +37,7 @@ RSpec.describe Sandbag::Job do
     job.add("choose", "cylinder", {"bore" => 19, "push_offset" => 18})
     expect(job.state.waits_for).to eq "on the bench: whole cylinder"
     job.add("choose", "pulled", {"line" => "cylinder", "reason" => "bought for this job"})
-    expect(job.state.current).to eq "bleed"
+    expect(job.state.current).to eq "strip"
   end
 
   it "computes everything after Choose on the cylinder that was chosen" do

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Strip
+    # Protection, attitude and marks before the first step (practice 3.1).
+    class Setup
+      DONE = "done"
+
+      # @param answers [Hash{String => Hash}] row id => value and reason, as entered
+      # @param sheet [Circuit::Sheet]
+      def initialize(answers, sheet)
+        @answers = answers
+        @sheet = sheet
+        freeze
+      end
+
+      # @return [Array<Hash>] rows of setup.yml that concern this circuit
+      def rows
+        Knowledge.table("setup").select { |row| row["kinds"].nil? || row["kinds"].include?(@sheet.kind) }
+      end
+
+      # @return [Array<Hash>] rows that hold the first step up
+      def missing
+        rows.select { |row| row["word"] == "block" && !@answers.key?(row["id"]) }
+      end
+
+      # Refuses a row that does not concern this circuit, and an answer it does not have.
+      def admit(data)
+        row = rows.find { |each| each["id"] == data["item"] }
+        raise Refusal.at("data/item", "“#{data["item"]}” is not part of this set-up", rows.map { |each| each["id"] }.join(", ")) unless row
+        accepted = row["values"]&.keys || [DONE]
+        value = data["value"] || DONE
+        return if accepted.include?(value) || (row["word"] == "block" && data["reason"])
+        raise Refusal.at("data/value", "“#{value}” is no answer to “#{row["label"]}”", accepted.join(", "))
+      end
+
+      def to_h
+        rows.map do |row|
+          answer = @answers[row["id"]]
+          {id: row["id"], label: row["label"], detail: row["detail"], word: row["word"], values: row["values"], value: answer && (answer["value"] || DONE),
+           reason: answer&.fetch("reason", nil), warning: answer && row.dig("warns", answer["value"])}.compact
+        end
+      end
+    end
+  end
+end

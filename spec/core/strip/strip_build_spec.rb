@@ -1,0 +1,191 @@
+# frozen_string_literal: true
+
+RSpec.describe "Strip and Build" do
+  def circuit_with(construction)
+    return changed(clutch_plain, "fluid", stamped: "dot4").change("slave", "bore", 29, "part_marking") if construction == "clutch_slave_pushrod"
+    plain = construction.start_with?("bike") ? bicycle_plain : twin_disc_plain
+    sheet(plain).change("master", "construction", construction, "measured").change("master", "bore", construction.start_with?("bike") ? 10 : 19, "part_marking")
+      .change("fluid", "stamped", "dot4", "part_marking")
+  end
+
+  def job_on(construction)
+    JobInMemory.new(circuit_with(construction)).laid_out(route: (construction == "clutch_slave_pushrod") ? "slave_work" : "reseal_mc")
+  end
+
+  Sandbag::Strip::Construction.all.map(&:id).each do |construction|
+    describe construction do
+      it "is built in the reverse of the order it was stripped in, and the tray balances" do
+        job = job_on(construction).set_up.strip_all
+        stripped = job.state.strip.done_steps.map(&:id)
+        expect(job.state.build.steps.map(&:id)).to eq(stripped.reverse & job.state.build.steps.map(&:id))
+        out = job.state.strip.tray
+        expect(out.pieces).to eq out.cells.sum(&:out)
+        job.build_all
+        expect(job.state.build.reckoning.leftovers).to be_empty
+        expect(job.state.build).to be_done
+      end
+
+      it "asks of every part that can be the wrong way round exactly once" do
+        job = job_on(construction).set_up.strip_all
+        asked = job.state.build.to_h[:steps].flat_map { |step| step[:parts] }.select { |part| part[:question] }.map { |part| part[:id] }
+        sensitive = job.state.strip.done_steps.flat_map(&:takes).select { |part| part.feature && (part.stays? || job.state.strip.out?(part.id)) }.map(&:id)
+        expect(asked).to match_array sensitive
+        expect(asked.uniq).to eq asked
+      end
+
+      it "takes the piston out before the spring, and nothing inside before the lid and the joint are seen to" do
+        steps = job_on(construction).state.strip.work.steps.map(&:id)
+        piston = steps.index("piston")
+        expect(steps.index("spring") || steps.index("sc_spring")).to be > piston
+        expect(steps.index("drain") || steps.index("on_its_side")).to be < piston
+      end
+    end
+  end
+
+  let(:job) { job_on("bar_radial") }
+
+  it "takes no step before the set-up, out of order, or twice" do
+    first = job.state.strip.step.id
+    expect(problems { job.add("strip", "step", {"step" => first}) }.first.message).to start_with "not yet: machine upright"
+    job.set_up
+    expect(problems { job.add("strip", "step", {"step" => "piston"}) }.first.message).to include("comes after lid screws out")
+    job.add("strip", "step", {"step" => first})
+    expect(refusal_at { job.add("strip", "step", {"step" => first}) }).to eq ["data/step"]
+    expect(refusal_at { job.add("strip", "step", {"step" => "dance"}) }).to eq ["data/step"]
+  end
+
+  it "lets a step be skipped with a reason, and a blocked line of the set-up be passed with one" do
+    job.set_up
+    job.add("strip", "skipped", {"step" => "lid_screws", "reason" => "rotating lid"})
+    expect(job.state.strip.step.id).to eq "lid_lock"
+    expect(job.state.strip.to_h[:steps].first).to include(status: "skipped", reason: "rotating lid")
+    expect(refusal_at { job.add("strip", "skipped", {"step" => "lid_lock"}) }).to eq ["data/reason"]
+    other = job_on("kart_pedal")
+    expect(refusal_at { other.add("strip", "setup", {"item" => "pads", "value" => "no"}) }).to eq ["data/value"]
+    other.add("strip", "setup", {"item" => "pads", "value" => "no", "reason" => "caliper is off the kart"})
+    expect(other.state.strip.setup.missing.map { |row| row["id"] }).not_to include("pads")
+  end
+
+  it "warns of a drain that draws air, and of a unit left level" do
+    job.add("strip", "setup", {"item" => "drain_method", "value" => "lever"})
+    expect(job.state.strip.to_h[:setup].find { |row| row[:id] == "drain_method" }[:warning]).to include("draws air")
+  end
+
+  it "counts washers by the hoses on the joint, and leaves out what the circuit does not have" do
+    steps = job.state.strip.work.steps.map(&:id)
+    expect(steps).to include("switch").and include("joint")
+    expect(steps).not_to include("feed_hose", "hose_nut")
+    expect(job.state.strip.work.part("crush_washer").quantity).to eq 3
+    remote = JobInMemory.new(circuit_with("bar_radial").change("reservoir", "mount", "remote", "measured")).laid_out
+    expect(remote.state.strip.work.steps.map(&:id).first(3)).to eq %w[res_bracket feed_hose inlet_elbow]
+  end
+
+  it "lays into the tray what was found, in order, single-use parts for the bin" do
+    job.set_up
+    3.times { job.add("strip", "step", {"step" => job.state.strip.step.id}) }
+    expect(job.state.strip.tray.cells.map { |cell| [cell.number, cell.part.id, cell.out] }).to eq [[1, "lid_screw", 2], [2, "lid", 1]]
+    job.add("strip", "counted", {"part" => "lid_screw", "count" => 4})
+    expect(job.state.strip.tray.out("lid_screw")).to eq 4
+    expect(refusal_at { job.add("strip", "counted", {"part" => "lid_screw", "count" => 2.5}) }).to eq ["data/count"]
+    expect(refusal_at { job.add("strip", "counted", {"part" => "engine", "count" => 1}) }).to eq ["data/part"]
+    expect(job.strip_all.state.strip.tray.scrap).to eq 10 # pivot nut, boot, ring, piston, two cups, spring, three washers
+  end
+
+  it "says where it was left, what is open to the air, and that the lever is not to be pressed" do
+    job.set_up
+    expect(job.state.strip).not_to be_lever_locked
+    job.add("strip", "step", {"step" => job.state.strip.step.id}) until job.state.strip.step.id == "spring"
+    expect(job.state.strip.waits_for).to eq "spring out; open to the air: the reservoir, its lid laid on, the mouth of the bore. Cover it"
+    expect(job.state.strip).to be_lever_locked
+  end
+
+  it "takes only the unit off where another one goes on" do
+    renew = JobInMemory.new(circuit_with("scooter_bar_shrouded")).laid_out(route: "renew_mc")
+    steps = renew.state.strip.work.steps.map(&:id)
+    expect(steps).to include("shroud", "joint", "clamp")
+    expect(steps).not_to include("boot", "piston", "lever")
+    expect(renew.state.stages.keys).to eq %w[ask choose strip measure bleed feel close]
+  end
+
+  it "has no Strip for a caliper, of which no construction is known" do
+    caliper = JobInMemory.new(circuit_with("bar_radial")).laid_out(route: "slave_work")
+    expect(caliper.state.stages.keys).to eq %w[ask choose bleed feel close]
+  end
+
+  it "climbs the ladder for a stuck piston and gives the cylinder up at the end of it" do
+    expect(job.state.strip.to_h[:ladder].map { |rung| rung[:id] }).to eq %w[spring wet own_master hand_pump grease_pump warm reject]
+    expect(job.state.strip.to_h[:never].join).to include("workshop air").and include("flame")
+    job.add("strip", "tried", {"method" => "reject", "freed" => false})
+    expect(job.state.strip.unresolved).to include("renewed")
+    expect(job.state.measure.verdict.id).to eq "unit"
+  end
+
+  describe "building" do
+    before { job.set_up.strip_all }
+
+    def up_to(step)
+      until job.state.build.step.id == step
+        job.face(job.state.build.step)
+        job.add("build", "step", {"step" => job.state.build.step.id})
+      end
+    end
+
+    it "explains a lip that was turned round, and goes on only when it is right" do
+      up_to("piston")
+      job.add("build", "facing", {"part" => "primary_cup", "faces" => "outward"})
+      part = job.state.build.to_h[:steps].find { |step| step[:id] == "piston" }[:parts].find { |each| each[:id] == "primary_cup" }
+      expect(part).to include(right: false, why: a_string_including("lips point to the fluid"))
+      expect(problems { job.add("build", "step", {"step" => "piston"}) }.first.message).to include("Open side of the primary cup")
+      expect(refusal_at { job.add("build", "facing", {"part" => "primary_cup", "faces" => "up"}) }).to eq ["data/faces"]
+      expect(refusal_at { job.add("build", "facing", {"part" => "boot_lace", "faces" => "up"}) }).to eq ["data/part"]
+      job.face(job.state.build.step)
+      job.add("build", "step", {"step" => "piston"})
+    end
+
+    it "does not finish with a part left in the tray, and names it" do
+      job.build_all
+      expect(job.state.build).to be_done
+      left = job.add("build", "kept_out", {"part" => "lever_bush", "count" => 1})
+      expect(job.state.build).not_to be_done
+      expect(job.state.build.unresolved).to eq "left in the tray: lever bearing or bush"
+      job.undo("build", left)
+      expect(job.state.build).to be_done
+    end
+
+    it "does not finish while the scrap pot does not add up" do
+      job.build_all
+      job.add("build", "scrapped", {"count" => job.state.build.reckoning.scrap_wanted - 1})
+      expect(job.state.build.waits_for).to include("old pieces belong in it")
+    end
+
+    it "reckons a part that was binned for a new one as back, its old one in the pot" do
+      job.build_all
+      before = job.state.build.reckoning.scrap_wanted
+      job.add("build", "kept_out", {"part" => "lever_bush", "count" => 1})
+      job.add("build", "binned", {"part" => "lever_bush", "reason" => "worn oval, new one fitted"})
+      expect(job.state.build.reckoning.leftovers).to be_empty
+      expect(job.state.build.reckoning.scrap_wanted).to eq before + 1
+    end
+
+    it "does not finish on a failed check" do
+      job.build_all
+      job.add("build", "check", {"check" => "ring", "pass" => false})
+      expect(job.state.build.unresolved).to eq "Ring in its groove all round: failed"
+    end
+
+    it "checks the lubricant against the fluid" do
+      expect(job.state.build.lubricant).to eq "own_fluid"
+      job.add("build", "lubricant", {"lubricant" => "rubber_grease"})
+      expect(job.state.build.to_h[:steps].flat_map { |step| step[:parts] }.find { |part| part[:id] == "primary_cup" }[:lube]).to eq "red rubber grease"
+      expect(problems { job.add("build", "lubricant", {"lubricant" => "silicone_grease"}) }.first).to have_attributes(pointer: "data/lubricant", message: a_string_including("dry side only"))
+      mineral = JobInMemory.new(circuit_with("bike_stop_plate").change("fluid", "stamped", "mineral", "part_marking")).laid_out(fluid: "mineral")
+      expect(problems { mineral.add("build", "lubricant", {"lubricant" => "rubber_grease"}) }.first.message).to include("never")
+    end
+
+    it "reminds of the grease after a cup was stretched on, and only there" do
+      notes = job.state.build.to_h[:steps].to_h { |step| [step[:id], step[:notes].map { |note| note[:text] }.join] }
+      expect(notes["piston"]).to include("After the stretch").and include("folded lip")
+      expect(notes["lever"]).to be_empty
+    end
+  end
+end
