@@ -5,13 +5,15 @@ module App
   class JobCard
     # @param state [Sandbag::Job::State]
     # @param stock [Sandbag::Shelf::Stock] for the names of what was pulled
+    # @param photos [Array<Array(String, String)>] what each shows, and its JPEG bytes
     # @param shop_name [String] printed over the card; empty prints nothing
-    def initialize(job:, machine:, circuit:, state:, stock:, shop_name:)
+    def initialize(job:, machine:, circuit:, state:, stock:, photos:, shop_name:)
       @job = job
       @machine = machine
       @circuit = circuit
       @state = state
       @stock = stock
+      @photos = photos
       @shop_name = shop_name
     end
 
@@ -20,6 +22,7 @@ module App
       @pdf = Paper.open("Job card, #{@machine[:name]}", Time.iso8601(@job[:opened_at]))
       heading
       JobCardSections.of(@state, @stock).each { |title, rows| section(title, rows) }
+      pictures
       closing
       Paper.finish(@pdf)
     end
@@ -41,6 +44,18 @@ module App
       @pdf.move_down 3
       @pdf.table(rows, width: @pdf.bounds.width, column_widths: {0 => 170}, cell_style: {borders: [:bottom], border_color: Paper::RULE, border_width: 0.5, padding: [3, 6, 3, 0]}) do |table|
         table.column(0).text_color = Paper::PALE
+      end
+    end
+
+    # Fits a photo into the width of the page and a third of its height.
+    PHOTO_HEIGHT = 230
+
+    def pictures
+      @photos.each do |what, jpeg|
+        @pdf.start_new_page if @pdf.cursor < PHOTO_HEIGHT + 30
+        @pdf.move_down 10
+        @pdf.text what, size: 9, color: Paper::PALE
+        @pdf.image StringIO.new(jpeg), fit: [@pdf.bounds.width, PHOTO_HEIGHT]
       end
     end
 

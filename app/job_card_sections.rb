@@ -6,7 +6,8 @@ module App
     # @return [Array<Array(String, Array<Array(String, String)>)>]
     def self.of(state, stock)
       job = state.to_h
-      [["Ask", ask(job[:ask])], ["Choose", choose(job[:choose]) + pulled(job[:choose], stock)], ["Bleed", bleed(job[:bleed])],
+      [["Ask", ask(job[:ask])], ["Choose", choose(job[:choose]) + pulled(job[:choose], stock)], ["Strip", JobCardCylinder.strip(job[:strip])],
+        ["Measure", JobCardCylinder.measure(job[:measure])], ["Build", JobCardCylinder.build(job[:build])], ["Bleed", bleed(job[:bleed])],
         ["Feel", feel(job[:feel])], ["Release gates", gates(job[:close])]]
     end
 

@@ -34,7 +34,7 @@ module App
       job = @store.jobs.find(id)
       state, circuit = state_of(job)
       head = head(job, circuit)
-      {**head, fitted: state.fitted.to_h, sheet: state.sheet.to_h, **state.to_h, costs: costs(state, head[:machine][:kind]), history: history(job)}
+      {**head, fitted: state.fitted.to_h, sheet: state.sheet.to_h, **state.to_h, costs: costs(state, head[:machine][:kind]), history: history(job), photos: photos(state)}
     end
 
     # @return [Array<Hash>] one line for each job
@@ -59,6 +59,12 @@ module App
     # @return [Sandbag::Choose::Supplies] what the shelf has for a job
     def supplies(state)
       Sandbag::Choose::Supplies.new(state.choose, @shelf.stock, today: @today, shop_months: shop.fluid_months)
+    end
+
+    # @return [Array<Hash>] photos that entries in force name, oldest first
+    def photos(state)
+      state.journal.in_force.select { |entry| entry.kind == "photo" }
+        .map { |entry| {entry: entry.id, photo: entry.data["photo"], what: entry.data["what"], stage: entry.stage, at: entry.at} }
     end
 
     private
@@ -103,6 +109,7 @@ module App
       return same?(known, job, given) if known
       state, circuit = state_of(job)
       entry = move_stock(job[:id], state, Sandbag::Job::Admission.new(state).admit(Sandbag::Job::Entry.new(**given)))
+      refuse_strange_photo(job[:id], entry)
       @store.journals.append(job[:id], entry.to_h)
       close(job, circuit, state, entry) if entry.kind == "signed"
       true
@@ -119,6 +126,12 @@ module App
         @shelf.release(job_id, pulled, entry) if pulls?(pulled)
       end
       entry
+    end
+
+    # A photo is taken up by the job it was sent to.
+    def refuse_strange_photo(job_id, entry)
+      return unless entry.kind == "photo" && @store.photos.find(entry.data["photo"])&.fetch(:job_id) != job_id
+      raise Sandbag::Refusal.at("data/photo", "no photo “#{entry.data["photo"]}” was sent to this job", "the id of one that was")
     end
 
     def pulls?(entry)

@@ -6,6 +6,7 @@ module App
   # /api/jobs
   class JobsApi < Base
     NOBODY = "mechanic"
+    PHOTO_ID = /\A[A-Za-z0-9_.-]{1,60}\z/
 
     get "/" do
       limit = page_limit
@@ -36,6 +37,15 @@ module App
       json(fresh ? 201 : 200, job)
     end
 
+    post "/:id/photos" do |id|
+      store.jobs.find(id)
+      photo_id = params["photo"].to_s
+      raise Sandbag::Refusal.at("photo", "the photo has no id", "1 to 60 letters, digits, dots, dashes or underscores") unless photo_id.match?(PHOTO_ID)
+      photo = Photo.read(request.body.read, request.media_type)
+      store.transaction { store.photos.add(id: photo_id, job_id: id, at: now, **photo.to_h) }
+      json 201, store.photos.find(photo_id).slice(:id, :width, :height)
+    end
+
     get "/:id/supplies" do |id|
       json 200, supplies_of(id).to_h
     end
@@ -61,7 +71,7 @@ module App
       machine = store.machines.find(circuit[:machine_id])
       content_type "application/pdf"
       headers "content-disposition" => "inline; filename=\"job-card.pdf\""
-      JobCard.new(job: job, machine: machine, circuit: circuit, state: state, stock: ShelfDesk.new(store).stock, shop_name: shop.name).render
+      JobCard.new(job: job, machine: machine, circuit: circuit, state: state, stock: ShelfDesk.new(store).stock, photos: pictures(state), shop_name: shop.name).render
     end
 
     error JobDesk::Clash do
@@ -73,6 +83,11 @@ module App
       def supplies_of(id)
         state, _ = desk.state_of(store.jobs.find(id))
         desk.supplies(state)
+      end
+
+      # @return [Array<Array(String, String)>] what each photo of a job shows, and its JPEG bytes
+      def pictures(state)
+        desk.photos(state).map { |photo| [photo[:what], store.photos.jpeg(photo[:photo]).to_s] }
       end
 
       def desk

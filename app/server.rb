@@ -23,6 +23,7 @@ module App
         map("/api/shelf") { run ShelfApi.new(**parts) }
         map("/api/shop") { run ShopApi.new(**parts) }
         map("/api/comparisons") { run ComparisonsApi.new(**parts) }
+        map("/api/photos") { run PhotosApi.new(**parts) }
         map("/api/compute") { run ComputeApi.new(**parts) }
         map("/api") { run KnowledgeApi.new(**parts) }
         run Page.new

@@ -3,7 +3,7 @@
 module Store
   # Every repository over one database.
   class All
-    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons, :stock_moves
+    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons, :stock_moves, :photos
 
     def initialize(database)
       @database = database
@@ -14,6 +14,7 @@ module Store
       @settings = Settings.new(database)
       @comparisons = Comparisons.new(database)
       @stock_moves = StockMoves.new(database)
+      @photos = Photos.new(database)
     end
 
     # Everything in the block, or nothing of it. Takes the write lock at once.

@@ -10,7 +10,7 @@ RSpec.describe App::Contract, :api do
 
   it "has a route for every operation, and an operation for every route" do
     mounted = {"" => App::KnowledgeApi, "/machines" => App::MachinesApi, "/circuits" => App::CircuitsApi, "/jobs" => App::JobsApi, "/compute" => App::ComputeApi,
-               "/shop" => App::ShopApi, "/shelf" => App::ShelfApi, "/comparisons" => App::ComparisonsApi}
+               "/shop" => App::ShopApi, "/shelf" => App::ShelfApi, "/photos" => App::PhotosApi, "/comparisons" => App::ComparisonsApi}
     routes = mounted.flat_map do |prefix, api|
       %w[GET POST PATCH PUT DELETE].flat_map do |verb|
         (api.routes[verb] || []).map { |pattern, *| "#{verb} #{prefix}#{pattern}".sub(%r{/\z}, "").gsub(/:(\w+)/, '{\1}') }

@@ -56,4 +56,14 @@ RSpec.describe App::JobCardSections do
     rows = described_class.of(kit.state, stock_of(added_bottle)).to_h["Choose"]
     expect(rows).to include(["Water before", "2.4 %"], ["Fluid bottle", "Bottle bottle"], ["Kit", "bought, lips compared"])
   end
+
+  it "tells of the cylinder: what came out, what it measured, how it went together" do
+    job = JobInMemory.new(sheet(twin_disc_plain).change("master", "bore", 14, "part_marking")).laid_out.set_up.strip_all
+    job.look_over.gauge(bore: 14.02, piston: 13.97)
+    job.build_all
+    sections = described_class.of(job.state, Sandbag::Shelf::Stock.new).to_h
+    expect(sections["Strip"].to_h).to include("Out" => a_string_including("pieces"))
+    expect(sections["Measure"].to_h).to include("Verdict" => a_string_starting_with("Reuse"), "Largest bore" => a_string_including("Limit: default"))
+    expect(sections["Build"].to_h).to include("Tray" => a_string_including("at zero"), "Free return" => "passed")
+  end
 end

@@ -20,12 +20,14 @@ module Sandbag
       # An undated circuit is taken for an old one.
       UNKNOWN_YEARS = 3.0
 
-      # @param instrument [String]; place [String, nil] where it is held
+      # @param instrument [String]; place [String, nil] of gauge_places.yml, for a gauge
       # @return [Float] what is there to be read
-      # Refuses an instrument that has nothing to read here.
-      def truth(instrument, _place)
+      # Refuses a place where there is nothing to be read.
+      def truth(instrument, place)
         return water_percent if instrument == "moisture_pen"
-        raise Refusal.at("instrument", "“#{instrument}” has nothing to read here", "moisture_pen")
+        row = Knowledge.find("gauge_places", place)
+        raise Refusal.at("place", "a gauge is not held to “#{place}”", Knowledge.table("gauge_places").map { |each| each["id"] }.join(", ")) unless row
+        (row["part"] == "bore") ? bore_mm(row) : piston_mm(row)
       end
 
       # @return [Float] water in the fluid, % by volume
@@ -34,9 +36,35 @@ module Sandbag
         [estimate * (1 + SPREAD * even("water")), Choose::WaterEstimate::MOST_PERCENT].min
       end
 
+      # Wear of a bore that has seen dirty fluid, at its worst, mm; the middle wears most, and more across than along.
+      BORE_WEAR_MM = 0.05
+      LEVEL_SHARE = {1 => 0.4, 2 => 1.0, 3 => 0.6}.freeze
+      ACROSS_SHARE = 1.25
+      PISTON_WEAR_MM = 0.03
+
       # @return [Float] from −1 to 1, the same for the same name
       def even(name)
         Rig.random("#{@seed}/#{name}").rand(-1.0..1.0)
+      end
+
+      private
+
+      def nominal_mm
+        @sheet.value("master", "bore")
+      end
+
+      def share(name)
+        (even(name) + 1) / 2
+      end
+
+      def bore_mm(row)
+        limits = Measure::WearLimits.new(nominal_mm)
+        wear = BORE_WEAR_MM * share("bore wear") * LEVEL_SHARE.fetch(row["level"]) * ((row["direction"] == "across") ? ACROSS_SHARE : 1)
+        limits.bore_new.sum / 2 + wear
+      end
+
+      def piston_mm(_row)
+        Measure::WearLimits.new(nominal_mm).piston_new.sum / 2 - PISTON_WEAR_MM * share("piston wear")
       end
     end
   end

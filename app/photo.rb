@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+require "vips"
+
+module App
+  # A photo that was sent, read by what it is and not by what it says it is, and written anew: turned upright, no larger than
+  # a screen needs, nothing carried along. What is kept is always a plain JPEG.
+  class Photo
+    MOST_BYTES = BodyLimit::PHOTO_BYTES
+    MOST_PIXELS = 24_000_000
+    # The longer side as it is kept.
+    LONGEST_SIDE = 2000
+    QUALITY = 85
+    WHITE = [255, 255, 255].freeze
+
+    # Media type => first bytes of such a file, and its own reader: no other is tried.
+    KINDS = {
+      "image/png" => ["\x89PNG\r\n\x1A\n".b, :pngload_buffer],
+      "image/jpeg" => ["\xFF\xD8\xFF".b, :jpegload_buffer]
+    }.freeze
+
+    attr_reader :width, :height, :jpeg
+
+    # @param bytes [String]; media_type [String, nil] as the request says
+    # @return [Photo]
+    # Refuses another kind of file under whatever name, one that is too large or has too many pixels, and one cut short.
+    def self.read(bytes, media_type)
+      raise refusal("the photo is over 10 MB") if bytes.bytesize > MOST_BYTES
+      magic, reader = KINDS[media_type]
+      raise refusal("a photo is not sent as #{media_type || "nothing"}") unless magic
+      raise refusal("this is no #{media_type.delete_prefix("image/").upcase}, whatever it is called") unless bytes.b.start_with?(magic)
+      new(Vips::Image.public_send(reader, bytes, fail_on: :truncated))
+    rescue Vips::Error
+      raise refusal("the picture is broken or cut short")
+    end
+
+    def self.refusal(message)
+      Sandbag::Refusal.at("photo", message, "a whole PNG or JPEG of up to 10 MB and #{MOST_PIXELS / 1_000_000} megapixels")
+    end
+
+    # @param image [Vips::Image] its head read, its pixels not yet
+    def initialize(image)
+      pixels = image.width * image.height
+      raise Photo.refusal("the picture has #{(pixels / 1e6).round} megapixels") if pixels > MOST_PIXELS
+      written = write(image)
+      @jpeg = written.jpegsave_buffer(Q: QUALITY, strip: true)
+      @width = written.width
+      @height = written.height
+      freeze
+    end
+
+    def to_h
+      {width: width, height: height, jpeg: jpeg}
+    end
+
+    private
+
+    def write(image)
+      upright = image.autorot
+      upright = upright.colourspace(:srgb) unless upright.interpretation == :srgb
+      upright = upright.flatten(background: WHITE) if upright.has_alpha?
+      longest = [upright.width, upright.height].max
+      (longest > LONGEST_SIDE) ? upright.resize(LONGEST_SIDE.to_f / longest) : upright
+    end
+  end
+end

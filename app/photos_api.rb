@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+module App
+  # /api/photos: only ever pictures, never a page.
+  class PhotosApi < Base
+    get "/:id" do |id|
+      jpeg = store.photos.jpeg(id) || raise(Store::Missing.new("photo", id))
+      content_type "image/jpeg"
+      headers "content-disposition" => "inline; filename=\"photo.jpg\"", "cache-control" => "private, max-age=31536000, immutable"
+      jpeg.to_s
+    end
+  end
+end
