@@ -59,9 +59,15 @@ module App
     def add_job(job)
       opened = @now - job["hours_ago"] * 3600
       @desk.open(job["id"], job["circuit"], opened.utc.iso8601(3))
-      entries = job["entries"].flat_map { |entry| entry.is_a?(Array) ? [entry] : spelled_out(entry, job["circuit"]) }
-      entries.each_with_index do |(stage, kind, data), index|
+      index = -1
+      add = lambda do |stage, kind, data|
+        index += 1
         @desk.add(job["id"], {id: "#{job["id"]}-#{index}", stage: stage, kind: kind, data: data, at: (opened + 30 * index).utc.iso8601(3), by: BY, corrects: nil})
+      end
+      job["entries"].each do |entry|
+        next add.call(*entry) if entry.is_a?(Array)
+        next DemoBench.new(-> { @desk.state_of(@store.jobs.find(job["id"])).first }, add).work(entry) if DemoBench.knows?(entry)
+        spelled_out(entry, job["circuit"]).each { |each| add.call(*each) }
       end
     end
 

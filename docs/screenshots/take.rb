@@ -9,7 +9,7 @@ require "fileutils"
 
 VIEWS = {
   "bench" => "/", "machines" => "/machines", "machine" => "/machines/ridgeline", "machine-clutch" => "/machines/scree", "machine-scooter" => "/machines/puddle",
-  "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask", "choose" => "/jobs/job-scooter/choose", "shelf" => "/shelf",
+  "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask", "choose" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip", "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build",
   "bleed" => "/jobs/job-tourer-front/bleed", "sizer" => "/sizer?circuit=ridgeline-front", "shop" => "/shop", "feel" => "/jobs/job-kart/feel", "close" => "/jobs/job-kart/close",
   "signed" => "/jobs/job-bicycle/close"
 }.freeze

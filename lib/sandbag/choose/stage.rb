@@ -7,6 +7,9 @@ module Sandbag
       # Routes that put another cylinder on.
       CYLINDER_ROUTES = %w[renew_mc].freeze
 
+      # Routes on which the size is the first question.
+      SIZED_ROUTES = %w[renew_mc add_mc renew_slave].freeze
+
       attr_reader :sheet, :work, :pulled
 
       # @param entries [Array<Job::Entry>] of this stage, in force
@@ -111,7 +114,7 @@ module Sandbag
       end
 
       def to_h
-        {cylinder: @cylinder, cylinder_wanted: cylinder_wanted?, fluid: fluid, stamped: stamped, method: bleed_method["id"], water: water_reading,
+        {cylinder: @cylinder, cylinder_wanted: cylinder_wanted?, size_first: SIZED_ROUTES.include?(@ask.route&.fetch("id")), fluid: fluid, stamped: stamped, method: bleed_method["id"], water: water_reading,
          allowed_fluids: allowed_fluids, need: need, wanting: wanting.map(&:id), pulled: pulled.map { |entry| {entry: entry.id, **entry.data.transform_keys(&:to_sym)} }}.compact
       end
 

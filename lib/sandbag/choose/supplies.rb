@@ -38,6 +38,13 @@ module Sandbag
         @choose.pull_list.lines.flat_map { |line| [line_view(line), *((line.id == "kit") ? lacking : [])] }
       end
 
+      # @return [Array<Hash>] what was pulled for a line that the job no longer has: the route has changed since
+      def stale
+        ids = lines.map { |line| line[:id] }
+        @choose.pulled.reject { |entry| ids.include?(entry.data["line"]) }
+          .map { |entry| {line: entry.data["line"], **pulled_view(entry)} }
+      end
+
       # @return [Array<Hash>] label, count, unit of what has to be bought
       def buy
         lines.filter_map { |line| {label: line[:label], detail: line[:detail], count: line[:short], unit: line[:unit]}.compact if line[:short].positive? }
@@ -59,7 +66,7 @@ module Sandbag
 
       def to_h
         {cylinder: cylinder_view, kits: kits.map(&:to_h), check: check.to_h, fluids: fluids, notes: notes, methods: methods_view, bottles: bottles&.to_h,
-         joints: joints, lines: lines.map(&:compact), buy: buy, materials: materials}.compact
+         joints: joints, lines: lines.map(&:compact), buy: buy, stale: stale, materials: materials}.compact
       end
 
       private
@@ -90,7 +97,16 @@ module Sandbag
 
       def cylinder_view
         cylinder = @choose.cylinder
-        cylinder && {part: cylinder.part, bore_mm: cylinder.bore_mm, construction: cylinder.construction.label, spring: cylinder.spring, unproven: cylinder.unproven}.compact
+        cylinder && {part: cylinder.part, bore_mm: cylinder.bore_mm, construction: cylinder.construction.label, spring: cylinder.spring, unproven: cylinder.unproven,
+                     renewed: renewed(cylinder)}.compact
+      end
+
+      # @return [Array<String>] what is renewed whenever this construction is stripped, whatever it looks like
+      def renewed(cylinder)
+        cylinder.construction.renewed.filter_map do |part|
+          item = Knowledge.find("kit_items", part["id"])
+          item["label"] if item && item["rule"] == "must"
+        end
       end
 
       # Rubber of the kit that was pulled, or of the best one: the cells of the matrix that apply here.

@@ -39,6 +39,16 @@ export type ShelfItem = Schemas["ShelfItem"];
 export type Move = Schemas["Move"];
 export type NewMove = Schemas["NewMove"];
 export type MatrixRow = Schemas["MatrixRow"];
+export type Strip = Schemas["Strip"];
+export type StripStep = Schemas["StripStep"];
+export type SetupRow = Schemas["SetupRow"];
+export type Section = Schemas["Section"];
+export type Measure = Schemas["Measure"];
+export type Judgement = Schemas["Judgement"];
+export type WearLimits = Schemas["WearLimits"];
+export type Build = Schemas["Build"];
+export type BuildPart = Schemas["BuildPart"];
+export type StoredPhoto = Schemas["StoredPhoto"];
 export type InstrumentReading = Schemas["InstrumentReading"];
 export type Problem = Schemas["Problem"];
 

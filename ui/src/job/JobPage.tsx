@@ -16,12 +16,19 @@ import { JobHead } from "./JobHead";
 import { Spine } from "./Spine";
 import { stageNames } from "./stages";
 
-/** Brings the Sizer with it, so it is fetched when it is entered. */
+/** Stages fetched when they are entered; those of every job come with the page. */
 const ChooseStage = lazy(async () => ({ default: (await import("./choose/ChooseStage")).ChooseStage }));
+
+const StripStage = lazy(async () => ({ default: (await import("./strip/StripStage")).StripStage }));
+const MeasureStage = lazy(async () => ({ default: (await import("./measure/MeasureStage")).MeasureStage }));
+const BuildStage = lazy(async () => ({ default: (await import("./build/BuildStage")).BuildStage }));
 
 const STAGES: Partial<Record<Stage, ComponentType<{ job: Job }>>> = {
   ask: AskStage,
   choose: ChooseStage,
+  strip: StripStage,
+  measure: MeasureStage,
+  build: BuildStage,
   bleed: BleedStage,
   feel: FeelStage,
   close: CloseStage,

@@ -39,7 +39,7 @@ export function ChooseStage({ job }: { job: Job }) {
     <Loaded query={supplies}>
       {(data) => (
         <>
-          {job.choose?.cylinder_wanted ? <JobSizer job={job} isOpen={isOpen} /> : null}
+          {job.choose?.size_first ? <JobSizer job={job} isOpen={isOpen} /> : null}
           <Bench>
             <Column>
               {data.cylinder ? <KitPanel job={job} supplies={data} isOpen={isOpen} /> : null}
@@ -50,7 +50,7 @@ export function ChooseStage({ job }: { job: Job }) {
             </Column>
             <PullListPanel job={job} supplies={data} isOpen={isOpen} />
           </Bench>
-          {job.choose?.cylinder_wanted ? null : <OtherCylinders job={job} isOpen={isOpen} />}
+          {job.choose?.size_first ? null : <OtherCylinders job={job} isOpen={isOpen} />}
           <NextStage job={job} stage="choose" />
           <Cautions stage="choose" />
         </>

@@ -53,6 +53,9 @@ export function KitPanel({ job, supplies, isOpen }: Props) {
         {cylinder ? `For ${cylinder.construction.toLowerCase()}, ${size(cylinder.bore_mm)} mm.` : ""}
         {taken ? ` On the bench: ${taken.name ?? taken.reason ?? "a kit"}.` : ""}
       </p>
+      {cylinder ? (
+        <Quiet>{`Renewed in any case: ${cylinder.renewed.join(", ").toLowerCase()}.`}</Quiet>
+      ) : null}
       {cylinder && (cylinder.unproven || cylinder.spring === "unknown") ? (
         <p>
           {"Bore and spring are told apart better off the casting and the drawing: "}

@@ -5,6 +5,7 @@ import { useUnits } from "../../app/useUnits";
 import { EntryField } from "../../kit/EntryField";
 import { Big, Panel, Quiet, Row, TextButton, TextLink } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
+import { Notice } from "../../kit/Notice";
 import { useEntries } from "../useEntries";
 import { bestOption } from "./bestOption";
 
@@ -96,6 +97,7 @@ export function PullListPanel({ job, supplies, isOpen }: Props) {
           </section>
         );
       })}
+      {supplies.stale.length > 0 ? <Stale job={job} supplies={supplies} isOpen={isOpen} /> : null}
       <Row $gap={1}>
         <TextLink href={`/api/jobs/${job.id}/pull-list.pdf`}>Pull list as PDF</TextLink>
         {supplies.buy.length > 0 ? (
@@ -105,6 +107,26 @@ export function PullListPanel({ job, supplies, isOpen }: Props) {
         ) : null}
       </Row>
     </Panel>
+  );
+}
+
+/** Pulled for a route the job has left. */
+function Stale({ job, supplies, isOpen }: Props) {
+  const { undo } = useEntries(job, "choose");
+  return (
+    <Notice tone="warn">
+      <strong>No longer needed</strong>
+      {supplies.stale.map((pulled) => (
+        <Row key={pulled.entry} $gap={1}>
+          <span>{pulled.name ?? pulled.reason ?? pulled.line.replace("tool.", "").replaceAll("_", " ")}</span>
+          {isOpen ? (
+            <TextButton type="button" onClick={() => undo(pulled.entry)}>
+              Give it back
+            </TextButton>
+          ) : null}
+        </Row>
+      ))}
+    </Notice>
   );
 }
 

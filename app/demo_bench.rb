@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module App
+  # Works the stages of a cylinder as a careful mechanic would, so that the demonstration need not spell every step out.
+  class DemoBench
+    WORK = %w[laid_out set_up stripped seen gauged built].freeze
+    REASON = "on hand, looked at against the old parts"
+
+    def self.knows?(entry)
+      WORK.include?(entry.keys.first)
+    end
+
+    # @param state [#call] gives the job's state now
+    # @param add [#call] takes stage, kind and data down
+    def initialize(state, add)
+      @state = state
+      @add = add
+    end
+
+    # @param entry [Hash] one kind of work and how far or with what
+    def work(entry)
+      public_send(*entry.first)
+    end
+
+    def laid_out(_)
+      state.choose.wanting.each { |line| @add.call("choose", "pulled", {"line" => line.id, "reason" => REASON}) }
+    end
+
+    def set_up(_)
+      state.strip.setup.missing.each { |row| @add.call("strip", "setup", {"item" => row["id"]}) }
+    end
+
+    def stripped(until_step)
+      while (step = state.strip.step) && step.id != until_step
+        @add.call("strip", "step", {"step" => step.id})
+      end
+    end
+
+    def seen(odd)
+      state.measure.inspection.looks.each do |look|
+        id = look.row["id"]
+        @add.call("measure", "finding", {"check" => id, "value" => odd.fetch(id) { look.row["values"].keys.first }})
+      end
+    end
+
+    def gauged(sizes)
+      Sandbag::Knowledge.table("gauge_places").each do |row|
+        gauge = (row["part"] == "bore") ? "bore_gauge" : "micrometer"
+        @add.call("measure", "gauge", {"place" => row["id"], "value" => sizes.fetch(row["id"]) { sizes[row["part"]] }, "gauge" => gauge})
+      end
+    end
+
+    def built(until_step)
+      while (step = state.build.step) && step.id != until_step
+        step.takes.select(&:feature).each { |part| @add.call("build", "facing", {"part" => part.id, "faces" => part.faces}) }
+        @add.call("build", "step", {"step" => step.id})
+      end
+    end
+
+    private
+
+    def state
+      @state.call
+    end
+  end
+end

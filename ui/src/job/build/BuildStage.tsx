@@ -1,0 +1,73 @@
+import type { Build, Job } from "../../app/api";
+import { SectionDrawing } from "../../drawings/SectionDrawing";
+import { TrayDrawing } from "../../drawings/TrayDrawing";
+import { Big, Panel, Quiet, Row, Split } from "../../kit/layout";
+import { Notice } from "../../kit/Notice";
+import { Cautions } from "../Cautions";
+import { KeyHelp } from "../KeyHelp";
+import { NextStage } from "../NextStage";
+import { Photos } from "../Photos";
+import { BuildStepPanel } from "./BuildStepPanel";
+import { ChecksPanel } from "./ChecksPanel";
+import { LubricantPanel } from "./LubricantPanel";
+import { ReckoningPanel } from "./ReckoningPanel";
+
+const KEYS: [string, string][] = [
+  ["Space", "The step at hand is in. A foot switch that types a space works too."],
+  ["1, 2", "Answer which way the part at hand faces"],
+  ["U", "Undo the last entry"],
+];
+
+export function BuildStage({ job }: { job: Job }) {
+  const build = job.build;
+  if (!build) return null;
+  const isOpen = !job.signed && !job.stop;
+  const left = build.tray.reduce((sum, cell) => sum + cell.left, 0);
+  return (
+    <>
+      <Split $left="1.05fr">
+        <Panel>
+          <BuildStepPanel job={job} build={build} isOpen={isOpen} />
+        </Panel>
+        <Panel>
+          {build.section ? <SectionDrawing section={build.section} asked={askedParts(build)} /> : null}
+          <Row $gap={3}>
+            <h2>Tray</h2>
+            <Big $size="2.2rem" data-figure="left">
+              {left}
+              <small> left in it</small>
+            </Big>
+          </Row>
+          <TrayDrawing label="Tray" cells={build.tray.map((cell) => ({ ...cell, count: cell.left }))} />
+        </Panel>
+      </Split>
+      <Split>
+        <ReckoningPanel job={job} build={build} isOpen={isOpen} />
+        <ChecksPanel job={job} build={build} isOpen={isOpen} />
+      </Split>
+      <LubricantPanel job={job} build={build} isOpen={isOpen} />
+      <Photos
+        job={job}
+        stage="build"
+        hint="Lips on the piston beside the diagram, ring in its groove, washers."
+      />
+      {job.stages.find((stage) => stage.id === "build")?.status === "done" ? (
+        <Notice tone="good" live>
+          Together, every facing right, the tray at zero.
+        </Notice>
+      ) : null}
+      <NextStage job={job} stage="build" />
+      {build.never.map((text) => (
+        <Quiet key={text}>{text}</Quiet>
+      ))}
+      <Cautions stage="build" />
+      <KeyHelp keys={KEYS} />
+    </>
+  );
+}
+
+/** Parts of the step at hand whose facing is not yet right: the drawing does not give it away. */
+function askedParts(build: Build): string[] {
+  const step = build.steps.find((each) => each.id === build.current);
+  return step?.parts.filter((part) => part.question && !part.right).map((part) => part.id) ?? [];
+}

@@ -1,0 +1,155 @@
+import styled from "styled-components";
+import type { Build, BuildPart, Job } from "../../app/api";
+import { Button } from "../../kit/Button";
+import { Quiet, Row } from "../../kit/layout";
+import { Sign } from "../../kit/Mark";
+import { useHotkeys } from "../../kit/useHotkeys";
+import { useEntries } from "../useEntries";
+import { useUndo } from "../useUndo";
+import { FacingQuestion } from "./FacingQuestion";
+
+interface Props {
+  job: Job;
+  build: Build;
+  isOpen: boolean;
+}
+
+const Title = styled.p`
+  font-size: 2.1rem;
+  line-height: 1.1;
+  font-weight: 700;
+  letter-spacing: -0.02em;
+`;
+
+const Parts = styled.ul`
+  display: grid;
+  > li {
+    display: grid;
+    gap: 0.6rem;
+    padding: 0.8rem 0;
+    border-top: 1px solid ${(p) => p.theme.line};
+  }
+`;
+
+const Notes = styled.ul`
+  display: grid;
+  gap: 0.35rem;
+  li {
+    display: grid;
+    grid-template-columns: 1.4rem minmax(0, 1fr);
+    gap: 0.5rem;
+  }
+  svg {
+    margin-top: 0.25rem;
+    color: ${(p) => p.theme.warn};
+  }
+`;
+
+/** The one thing to do now: which parts go in, wetted with what, facing which way. */
+export function BuildStepPanel({ job, build, isOpen }: Props) {
+  const { add } = useEntries(job, "build");
+  const undo = useUndo(job, "build", build.recent);
+  const step = build.steps.find((each) => each.id === build.current);
+  const asked = step?.parts.find((part) => part.question && !part.right);
+  const isReady = isOpen && step !== undefined && asked === undefined;
+  const put = () => {
+    if (step) add("step", { step: step.id });
+  };
+  const face = (index: number) => {
+    const option = asked?.options?.[index];
+    if (asked && option) add("facing", { part: asked.id, faces: option.id });
+  };
+  useHotkeys(
+    isOpen
+      ? {
+          " ": isReady ? put : undefined,
+          "1": asked ? () => face(0) : undefined,
+          "2": asked ? () => face(1) : undefined,
+          u: undo?.take,
+        }
+      : {},
+  );
+  const done = build.steps.filter((each) => each.status === "done").length;
+  if (build.steps.length === 0) return <Quiet>Nothing has been stripped yet.</Quiet>;
+  if (!step)
+    return (
+      <>
+        <Title>All of it is in.</Title>
+        <Quiet>{`${done} steps. Now the pot, the tray and the checks.`}</Quiet>
+        {isOpen && undo ? (
+          <div>
+            <Button hotkey="U" onPress={undo.take}>{`Undo: ${undo.word}`}</Button>
+          </div>
+        ) : null}
+      </>
+    );
+  return (
+    <>
+      <Quiet>{`Step ${done + 1} of ${build.steps.length}, last out first in`}</Quiet>
+      <Title data-figure="step">{named(step.parts)}</Title>
+      <Parts>
+        {askedFirst(step.parts).map((part) => (
+          <PartLine
+            key={part.id}
+            part={part}
+            isAsked={part === asked}
+            {...(isOpen ? { onFace: (faces: string) => add("facing", { part: part.id, faces }) } : {})}
+          />
+        ))}
+      </Parts>
+      {isOpen ? (
+        <Row $gap={1}>
+          <Button tone="act" hotkey="Space" isDisabled={!isReady} onPress={put}>
+            In
+          </Button>
+          {undo ? <Button hotkey="U" onPress={undo.take}>{`Undo: ${undo.word}`}</Button> : null}
+        </Row>
+      ) : null}
+      {step.notes.length > 0 ? (
+        <Notes>
+          {step.notes.map((note) => (
+            <li key={note.text}>
+              <Sign kind={note.word === "remind" ? "quiet" : "warn"} />
+              <span>{note.text}</span>
+            </li>
+          ))}
+        </Notes>
+      ) : null}
+    </>
+  );
+}
+
+function named(parts: BuildPart[]): string {
+  return parts.map((part, index) => (index === 0 ? part.label : part.label.toLowerCase())).join(", ");
+}
+
+/** The question that holds the step up stands on top. */
+function askedFirst(parts: BuildPart[]): BuildPart[] {
+  const open = parts.filter((part) => part.question && !part.right);
+  return [...open, ...parts.filter((part) => !open.includes(part))];
+}
+
+function PartLine({
+  part,
+  isAsked,
+  onFace,
+}: {
+  part: BuildPart;
+  isAsked: boolean;
+  onFace?: (faces: string) => void;
+}) {
+  const said = [
+    `${part.count} ${part.renewed ? "new" : "from the tray"}`,
+    part.lube ? `wetted with ${part.lube}` : undefined,
+    part.check,
+  ];
+  return (
+    <li>
+      <div>
+        <strong>{part.label}</strong>
+        <Quiet>{said.filter(Boolean).join("; ")}</Quiet>
+      </div>
+      {part.question && onFace ? <FacingQuestion part={part} isAsked={isAsked} onFace={onFace} /> : null}
+    </li>
+  );
+}

@@ -1,0 +1,183 @@
+import { useMutation } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import type { FormEvent, KeyboardEvent } from "react";
+import { Form, Input, Label, TextField } from "react-aria-components";
+import styled from "styled-components";
+import { call } from "../../app/api";
+import type { InstrumentReading, Job, Measure } from "../../app/api";
+import { useUnits } from "../../app/useUnits";
+import { WearDrawing } from "../../drawings/WearDrawing";
+import { Button } from "../../kit/Button";
+import { Choice } from "../../kit/Choice";
+import { EntryField, InputBox } from "../../kit/EntryField";
+import { Panel, Quiet, Row, Table, TextButton } from "../../kit/layout";
+import { Notice } from "../../kit/Notice";
+import { useHotkeys } from "../../kit/useHotkeys";
+import { useEntries } from "../useEntries";
+import { LimitsPanel } from "./LimitsPanel";
+
+interface Props {
+  job: Job;
+  measure: Measure;
+  isOpen: boolean;
+}
+
+const GAUGES = [
+  { id: "bore_gauge", label: "Bore gauge" },
+  { id: "micrometer", label: "Micrometer" },
+  { id: "caliper", label: "Sliding caliper" },
+];
+
+const Line = styled(Form)`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0.8rem;
+  align-items: end;
+  label {
+    font-weight: 650;
+  }
+`;
+
+/** Three depths and two lands, two directions each: typed, or off the simulated gauge; the field walks on by itself. */
+export function GaugePanel({ job, measure, isOpen }: Props) {
+  const units = useUnits();
+  const [again, setAgain] = useState<string>();
+  const places = measure.places ?? [];
+  return (
+    <Panel>
+      <h2>What is gauged</h2>
+      {measure.unproven ? (
+        <Notice tone="warn">{`No limit applies to a nominal that is not proven: ${measure.unproven}`}</Notice>
+      ) : null}
+      {isOpen && !measure.by_eye ? (
+        <Reading job={job} measure={measure} again={again} onTaken={() => setAgain(undefined)} />
+      ) : null}
+      {measure.by_eye ? <Notice tone="warn">Judged by eye: an estimate, and recorded as one.</Notice> : null}
+      {measure.judgements && measure.judgements.length > 0 && measure.limits ? (
+        <WearDrawing judgements={measure.judgements} limits={measure.limits} />
+      ) : null}
+      {measure.taper_mm === undefined ? null : (
+        <Quiet>{`Taper of the bore: ${units.say("length", measure.taper_mm, 3)} between the means of its depths.`}</Quiet>
+      )}
+      <Table aria-label="Gauge readings">
+        <tbody>
+          {places.map((place) => (
+            <tr key={place.id}>
+              <td>
+                {isOpen && place.value_mm !== undefined ? (
+                  <TextButton
+                    type="button"
+                    aria-label={`Read again: ${place.label}`}
+                    onClick={() => setAgain(place.id)}
+                  >
+                    {place.label}
+                  </TextButton>
+                ) : (
+                  place.label
+                )}
+              </td>
+              <td>{place.value_mm === undefined ? "to read" : units.say("length", place.value_mm, 3)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {measure.limits ? <LimitsPanel job={job} limits={measure.limits} isOpen={isOpen} /> : null}
+      {isOpen && !measure.by_eye ? <ByEye job={job} /> : null}
+    </Panel>
+  );
+}
+
+function leaveOnEscape(event: KeyboardEvent) {
+  if (event.key === "Escape" && event.target instanceof HTMLElement) event.target.blur();
+}
+
+interface ReadingProps {
+  job: Job;
+  measure: Measure;
+  /** A place to be read again, before the walk goes on. */
+  again: string | undefined;
+  onTaken: () => void;
+}
+
+function Reading({ job, measure, again, onTaken }: ReadingProps) {
+  const { add } = useEntries(job, "measure");
+  const units = useUnits();
+  const field = useRef<HTMLInputElement>(null);
+  const [gauge, setGauge] = useState<string>();
+  const [value, setValue] = useState("");
+  const [turn, setTurn] = useState(0);
+  useHotkeys({ g: () => field.current?.focus() });
+  const place = measure.places?.find((each) => each.id === (again ?? measure.next_place));
+  const usual = place?.part === "piston" ? "micrometer" : "bore_gauge";
+  const used = gauge ?? usual;
+  const simulated = useMutation({
+    mutationFn: (at: string) =>
+      call<InstrumentReading>("POST", "/compute/instrument-readings", {
+        instrument: used,
+        sheet: job.sheet,
+        seed: job.circuit.id,
+        turn,
+        place: at,
+      }),
+    onSuccess: (reading, at) => {
+      setTurn(turn + 1);
+      onTaken();
+      add("gauge", {
+        place: at,
+        value: reading.value,
+        gauge: used,
+        instrument: `simulated ${reading.instrument}`,
+      });
+    },
+  });
+  if (!place) return <Quiet>All of it is read. Pick a place below to read it again.</Quiet>;
+  const take = (event: FormEvent) => {
+    event.preventDefault();
+    if (value.trim() === "") return;
+    add("gauge", { place: place.id, value: units.typed("length", value), gauge: used });
+    setValue("");
+    onTaken();
+    field.current?.focus();
+  };
+  return (
+    <>
+      {simulated.isError ? <Notice tone="warn">{simulated.error.message}</Notice> : null}
+      <Choice label="Read with" options={GAUGES} value={used} onChange={setGauge} />
+      <Line onSubmit={take}>
+        <TextField name="gauge" value={value} onChange={setValue}>
+          <Label>{place.label}</Label>
+          <InputBox>
+            <Input ref={field} inputMode="decimal" autoComplete="off" onKeyDown={leaveOnEscape} />
+            <span>{units.unit("length")}</span>
+          </InputBox>
+        </TextField>
+        <Button tone="act" type="submit" hotkey="G">
+          Take reading
+        </Button>
+      </Line>
+      <Row>
+        <Button isDisabled={simulated.isPending} onPress={() => simulated.mutate(place.id)}>
+          Read the simulated gauge
+        </Button>
+      </Row>
+    </>
+  );
+}
+
+function ByEye({ job }: { job: Job }) {
+  const { add } = useEntries(job, "measure");
+  const [asks, setAsks] = useState(false);
+  if (!asks)
+    return (
+      <div>
+        <Button onPress={() => setAsks(true)}>No gauge on hand</Button>
+      </div>
+    );
+  return (
+    <EntryField
+      label="Judged by eye because"
+      value=""
+      onFinish={(reason) => reason.trim() && add("by_eye", { reason })}
+    />
+  );
+}

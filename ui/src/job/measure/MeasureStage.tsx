@@ -1,0 +1,40 @@
+import type { Job } from "../../app/api";
+import { Split } from "../../kit/layout";
+import { Cautions } from "../Cautions";
+import { KeyHelp } from "../KeyHelp";
+import { NextStage } from "../NextStage";
+import { Photos } from "../Photos";
+import { ComparePanel } from "./ComparePanel";
+import { GaugePanel } from "./GaugePanel";
+import { InspectionPanel } from "./InspectionPanel";
+import { VerdictPanel } from "./VerdictPanel";
+
+const KEYS: [string, string][] = [
+  ["1 to 9", "Answer the look at hand"],
+  ["G", "To the gauge field; Enter takes a reading and goes on to the next place"],
+];
+
+export function MeasureStage({ job }: { job: Job }) {
+  const measure = job.measure;
+  if (!measure) return null;
+  const isOpen = !job.signed && !job.stop;
+  return (
+    <>
+      {measure.apart ? (
+        <>
+          <VerdictPanel job={job} measure={measure} isOpen={isOpen} />
+          <Split>
+            <InspectionPanel job={job} measure={measure} isOpen={isOpen} />
+            <GaugePanel job={job} measure={measure} isOpen={isOpen} />
+          </Split>
+        </>
+      ) : (
+        <ComparePanel job={job} measure={measure} isOpen={isOpen} />
+      )}
+      <Photos job={job} stage="measure" hint="Bore by torch and mirror, piston, old cups." />
+      <NextStage job={job} stage="measure" />
+      <Cautions stage="measure" />
+      {measure.apart ? <KeyHelp keys={KEYS} /> : null}
+    </>
+  );
+}

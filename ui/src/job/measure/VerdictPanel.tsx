@@ -1,0 +1,133 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import styled from "styled-components";
+import type { Job, Measure } from "../../app/api";
+import { knowledgeQuery } from "../../app/queries";
+import { useOutbox } from "../../app/useOutbox";
+import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
+import { Panel, Quiet, Row } from "../../kit/layout";
+import { Sign } from "../../kit/Mark";
+import type { MarkKind } from "../../kit/Mark";
+import { useEntries } from "../useEntries";
+
+interface Props {
+  job: Job;
+  measure: Measure;
+  isOpen: boolean;
+}
+
+const KINDS: Record<string, MarkKind> = {
+  unit: "stop",
+  open: "quiet",
+  too_close: "warn",
+  parts: "warn",
+  reuse: "good",
+};
+
+const Word = styled.p<{ $kind: MarkKind }>`
+  display: flex;
+  align-items: center;
+  gap: 0.8rem;
+  font-size: 2.1rem;
+  font-weight: 700;
+  letter-spacing: -0.02em;
+  line-height: 1.1;
+  svg {
+    flex: none;
+    color: ${(p) => (p.$kind === "quiet" ? p.theme.quiet : p.theme[p.$kind])};
+  }
+`;
+
+/** Reuse, renew or too close to call, with why and the way on. */
+export function VerdictPanel({ job, measure, isOpen }: Props) {
+  const verdict = measure.verdict;
+  if (!verdict) return null;
+  const kind = KINDS[verdict.id] ?? "quiet";
+  const shown = verdict.id === "open" ? verdict.reasons.slice(0, 2) : verdict.reasons;
+  return (
+    <Panel>
+      <Word $kind={kind} role="status">
+        <Sign kind={kind} size={36} />
+        {verdict.label}
+      </Word>
+      <ul>
+        {shown.map((reason) => (
+          <li key={reason}>{reason}</li>
+        ))}
+      </ul>
+      {verdict.id === "open" && verdict.reasons.length > shown.length ? (
+        <Quiet>{`and ${verdict.reasons.length - shown.length} more to look at`}</Quiet>
+      ) : null}
+      {isOpen && verdict.id === "unit" ? <RenewCylinder job={job} reasons={verdict.reasons} /> : null}
+      {isOpen && verdict.id === "parts" ? <NewParts job={job} parts={verdict.parts} /> : null}
+      {isOpen && verdict.id === "too_close" ? <Call job={job} /> : null}
+    </Panel>
+  );
+}
+
+/** The cylinder is past it: the route changes, and Choose opens again. */
+function RenewCylinder({ job, reasons }: { job: Job; reasons: string[] }) {
+  const outbox = useOutbox();
+  const navigate = useNavigate();
+  const isSlave = job.ask.route === "slave_work";
+  const renew = () => {
+    const route = isSlave ? "renew_slave" : "renew_mc";
+    outbox.add(job.id, {
+      stage: "ask",
+      kind: "route",
+      data: { route, reason: reasons.join(" ").slice(0, 480) },
+    });
+    void navigate(`/jobs/${job.id}/choose`);
+  };
+  return (
+    <Row>
+      <Button tone="stop" onPress={renew}>
+        {isSlave ? "Renew the slave: back to Choose" : "Renew the cylinder: back to Choose"}
+      </Button>
+      <Quiet>
+        What was pulled for the reseal is given back there, and time and money are worked out anew.
+      </Quiet>
+    </Row>
+  );
+}
+
+function NewParts({ job, parts }: { job: Job; parts: string[] }) {
+  const { add } = useEntries(job, "measure");
+  const names = useQuery(knowledgeQuery).data?.kit_items ?? [];
+  const label = (part: string) =>
+    (names.find((item) => item.id === part)?.label ?? part.replaceAll("_", " ")).toLowerCase();
+  return (
+    <Row $gap={1}>
+      {parts.map((part) => (
+        <Button key={part} tone="act" onPress={() => add("renewed", { part })}>
+          {`New one on the bench: ${label(part)}`}
+        </Button>
+      ))}
+      <Link to={`/jobs/${job.id}/choose`}>See what the kit holds</Link>
+    </Row>
+  );
+}
+
+/** At the gauge's uncertainty the mechanic reads again, or says which way and why. */
+function Call({ job }: { job: Job }) {
+  const { add } = useEntries(job, "measure");
+  const [verdict, setVerdict] = useState<"reuse" | "renew">();
+  return (
+    <>
+      <Quiet>Warm the gauge in the hand, wipe both, read again. Or call it, and say why.</Quiet>
+      <Row $gap={1}>
+        <Button onPress={() => setVerdict("reuse")}>Call it good</Button>
+        <Button onPress={() => setVerdict("renew")}>Call it worn</Button>
+      </Row>
+      {verdict ? (
+        <EntryField
+          label={verdict === "reuse" ? "Why it is good enough" : "Why it is worn"}
+          value=""
+          onFinish={(reason) => reason.trim() && add("called", { verdict, reason })}
+        />
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,109 @@
+import { useState } from "react";
+import styled from "styled-components";
+import type { Job, SetupRow, Strip } from "../../app/api";
+import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
+import { Panel, Quiet, Row, TextButton } from "../../kit/layout";
+import { Mark, Sign } from "../../kit/Mark";
+import { Notice } from "../../kit/Notice";
+import { useEntries } from "../useEntries";
+
+interface Props {
+  job: Job;
+  strip: Strip;
+  isOpen: boolean;
+}
+
+const Lines = styled.ul`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(26rem, 1fr));
+  gap: 0 2rem;
+  @media (max-width: 60rem) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+const Line = styled.li<{ $done: boolean }>`
+  display: grid;
+  grid-template-columns: 1.6rem minmax(0, 1fr);
+  gap: 0.8rem;
+  align-items: start;
+  padding: 0.7rem 0;
+  border-top: 1px solid ${(p) => p.theme.line};
+  > svg {
+    margin-top: 0.15rem;
+    color: ${(p) => (p.$done ? p.theme.good : p.theme.quiet)};
+  }
+`;
+
+/** Protection, attitude and marks; what blocks the first step comes with its own button. */
+export function SetupPanel({ job, strip, isOpen }: Props) {
+  const [shows, setShows] = useState(!strip.ready);
+  const blocking = strip.setup.filter((row) => row.word === "block" && row.value === undefined);
+  return (
+    <Panel>
+      <Row>
+        <h2>Set-up</h2>
+        {blocking.length > 0 ? (
+          <Mark kind="warn">{`${blocking.length} before the first step`}</Mark>
+        ) : (
+          <Mark kind="good">Ready to strip</Mark>
+        )}
+        {strip.ready ? (
+          <Button onPress={() => setShows(!shows)}>{shows ? "Hide the set-up" : "Show the set-up"}</Button>
+        ) : null}
+      </Row>
+      {shows || !strip.ready ? (
+        <Lines>
+          {strip.setup.map((row) => (
+            <SetupLine key={row.id} job={job} row={row} isOpen={isOpen} />
+          ))}
+        </Lines>
+      ) : null}
+    </Panel>
+  );
+}
+
+function SetupLine({ job, row, isOpen }: { job: Job; row: SetupRow; isOpen: boolean }) {
+  const { add } = useEntries(job, "strip");
+  const [passes, setPasses] = useState(false);
+  const done = row.value !== undefined;
+  const values = Object.entries(row.values ?? { done: "Done" });
+  return (
+    <Line $done={done}>
+      <Sign kind={done ? "good" : row.word === "block" ? "warn" : "quiet"} size={22} />
+      <div>
+        <strong>{row.label}</strong>
+        <Quiet>{row.detail}</Quiet>
+        {row.warning ? <Notice tone="warn">{row.warning}</Notice> : null}
+        {row.reason ? <p>{`Passed: ${row.reason}`}</p> : null}
+        {isOpen ? (
+          <Row $gap={1}>
+            {values.map(([value, label]) => (
+              <Button
+                key={value}
+                aria-label={`${row.label}: ${label}`}
+                tone={row.value === value ? "act" : "plain"}
+                onPress={() => add("setup", { item: row.id, value })}
+              >
+                {label}
+              </Button>
+            ))}
+            {row.word === "block" && !done ? (
+              <TextButton type="button" onClick={() => setPasses(!passes)}>
+                Pass it with a reason
+              </TextButton>
+            ) : null}
+          </Row>
+        ) : null}
+        {passes && !done ? (
+          <EntryField
+            label={`Why ${row.label.toLowerCase()} does not apply`}
+            value=""
+            onFinish={(reason) => reason.trim() && add("setup", { item: row.id, value: "passed", reason })}
+          />
+        ) : null}
+      </div>
+    </Line>
+  );
+}

@@ -1,0 +1,154 @@
+import { useState } from "react";
+import styled from "styled-components";
+import type { Job, Strip, StripStep } from "../../app/api";
+import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
+import { Quiet, Row } from "../../kit/layout";
+import { Sign } from "../../kit/Mark";
+import { useHotkeys } from "../../kit/useHotkeys";
+import { useEntries } from "../useEntries";
+import { useUndo } from "../useUndo";
+import { Stepper } from "../Stepper";
+
+interface Props {
+  job: Job;
+  strip: Strip;
+  isOpen: boolean;
+}
+
+const Title = styled.p`
+  font-size: 2.1rem;
+  line-height: 1.1;
+  font-weight: 700;
+  letter-spacing: -0.02em;
+`;
+
+const Hazards = styled.ul`
+  display: grid;
+  gap: 0.4rem;
+  li {
+    display: grid;
+    grid-template-columns: 1.5rem 5.5rem minmax(0, 1fr);
+    gap: 0.6rem;
+    align-items: center;
+    padding: 0.45rem 0.7rem;
+    border-radius: 0.4rem;
+    background: ${(p) => p.theme.warnSoft};
+  }
+  svg {
+    color: ${(p) => p.theme.warn};
+  }
+`;
+
+const Parts = styled.ul`
+  display: grid;
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 0.8rem;
+    align-items: center;
+    min-height: 3.4rem;
+    border-top: 1px solid ${(p) => p.theme.line};
+  }
+`;
+
+/** The one thing to do now: what, with which tool, what flies, leaks or gets lost, and what lands in the tray. */
+export function StepPanel({ job, strip, isOpen }: Props) {
+  const { add } = useEntries(job, "strip");
+  const undo = useUndo(job, "strip", strip.recent);
+  const [skips, setSkips] = useState(false);
+  const step = strip.steps.find((each) => each.id === strip.current);
+  const isReady = isOpen && strip.ready && step !== undefined;
+  const take = () => {
+    if (step) add("step", { step: step.id });
+    setSkips(false);
+  };
+  useHotkeys(isOpen ? { " ": isReady ? take : undefined, u: undo?.take } : {});
+  const done = strip.steps.filter((each) => each.status === "done" || each.status === "skipped").length;
+  if (!step)
+    return (
+      <>
+        <Title>All of it is out.</Title>
+        <Quiet>{`${done} steps, ${strip.pieces} pieces.`}</Quiet>
+        {isOpen && undo ? (
+          <div>
+            <Button hotkey="U" onPress={undo.take}>{`Undo: ${undo.word}`}</Button>
+          </div>
+        ) : null}
+      </>
+    );
+  return (
+    <>
+      <Quiet>{`Step ${done + 1} of ${strip.steps.length}`}</Quiet>
+      <Title data-figure="step">{step.label}</Title>
+      {step.does ? <p>{step.does}</p> : null}
+      <Quiet>{`With: ${step.tools.join(", ").toLowerCase()}`}</Quiet>
+      <StepHazards step={step} />
+      {step.takes.length > 0 ? (
+        <Parts aria-label="Comes out">
+          {step.takes.map((part) => (
+            <li key={part.id}>
+              <span>
+                <strong>{part.label}</strong>
+                <Quiet>
+                  {part.renewed ? "single use: the old one to the scrap pot" : "into the tray"}
+                  {part.feature ? `. Photo before it moves: ${part.feature.toLowerCase()}.` : "."}
+                </Quiet>
+              </span>
+              <Stepper
+                label={part.label}
+                value={part.count}
+                {...(isReady
+                  ? { onChange: (count: number) => add("counted", { part: part.id, count }) }
+                  : {})}
+              />
+            </li>
+          ))}
+        </Parts>
+      ) : null}
+      {step.caution ? <Quiet>{step.caution}</Quiet> : null}
+      {isOpen ? (
+        <Row $gap={1}>
+          <Button tone="act" hotkey="Space" isDisabled={!isReady} onPress={take}>
+            {step.takes.length > 0 ? "Out and counted" : "Done"}
+          </Button>
+          <Button isDisabled={!isReady} onPress={() => setSkips(!skips)}>
+            Leave it out
+          </Button>
+          {undo ? <Button hotkey="U" onPress={undo.take}>{`Undo: ${undo.word}`}</Button> : null}
+        </Row>
+      ) : null}
+      {skips && isReady ? (
+        <EntryField
+          label={`Why ${step.label.toLowerCase()} is left out`}
+          value=""
+          onFinish={(reason) => {
+            if (reason.trim()) add("skipped", { step: step.id, reason });
+            setSkips(false);
+          }}
+        />
+      ) : null}
+      {strip.ready ? null : <Quiet>The set-up comes first.</Quiet>}
+    </>
+  );
+}
+
+function StepHazards({ step }: { step: StripStep }) {
+  const hazards = [
+    ["Flies", step.flies],
+    ["Leaks", step.leaks],
+    ["Gets lost", step.lost],
+  ].filter((hazard): hazard is [string, string] => hazard[1] !== undefined);
+  if (hazards.length === 0) return null;
+  return (
+    <Hazards>
+      {hazards.map(([word, text]) => (
+        <li key={word}>
+          <Sign kind="warn" size={20} />
+          <strong>{word}</strong>
+          <span>{text}</span>
+        </li>
+      ))}
+    </Hazards>
+  );
+}
