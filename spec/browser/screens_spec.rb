@@ -5,7 +5,7 @@ require_relative "helper"
 RSpec.describe "Every screen", :browser do
   screens = {
     "bench" => "/", "machines" => "/machines", "a brake" => "/machines/ridgeline", "a clutch" => "/machines/scree", "ask" => "/jobs/job-clutch/ask",
-    "a stopped job" => "/jobs/job-tourer-rear/ask", "choose" => "/jobs/job-tourer-front/choose", "choose with a kit" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "sizer" => "/sizer", "shop" => "/shop", "bleed" => "/jobs/job-tourer-front/bleed",
+    "a stopped job" => "/jobs/job-tourer-rear/ask", "choose" => "/jobs/job-tourer-front/choose", "choose with a kit" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip", "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build", "sizer" => "/sizer", "shop" => "/shop", "bleed" => "/jobs/job-tourer-front/bleed",
     "feel" => "/jobs/job-kart/feel", "feel of a clutch" => "/jobs/job-clutch/feel", "close" => "/jobs/job-kart/close",
     "a signed job" => "/jobs/job-bicycle/close", "nothing" => "/nowhere"
   }.freeze

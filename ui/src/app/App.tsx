@@ -1,21 +1,19 @@
+import type { ComponentType } from "react";
 import { QueryClientProvider } from "@tanstack/react-query";
 import { createBrowserRouter, RouterProvider } from "react-router";
 import { Bench } from "../bench/Bench";
 import { JobPage } from "../job/JobPage";
 import { Theme } from "../kit/theme";
 import { Lost } from "./Lost";
+import { rooms } from "./rooms";
 import { outbox, queryClient } from "./server";
 import { Shell } from "./Shell";
 import { OutboxContext } from "./useOutbox";
 
-/** Rooms fetched when they are entered: bench and job come with the page. */
-const rooms = {
-  machines: async () => ({ Component: (await import("../machines/Machines")).Machines }),
-  machine: async () => ({ Component: (await import("../machines/MachinePage")).MachinePage }),
-  shelf: async () => ({ Component: (await import("../shelf/ShelfPage")).ShelfPage }),
-  sizer: async () => ({ Component: (await import("../sizer/SizerPage")).SizerPage }),
-  shop: async () => ({ Component: (await import("../shop/ShopPage")).ShopPage }),
-};
+/** A room as the router wants it. */
+const entered =
+  <Room extends object>(room: () => Promise<Room>, name: keyof Room) =>
+  async () => ({ Component: (await room())[name] as ComponentType });
 
 const router = createBrowserRouter([
   {
@@ -24,12 +22,12 @@ const router = createBrowserRouter([
     hydrateFallbackElement: <></>,
     children: [
       { path: "/", element: <Bench /> },
-      { path: "/machines", lazy: rooms.machines },
-      { path: "/machines/:id", lazy: rooms.machine },
+      { path: "/machines", lazy: entered(rooms.machines, "Machines") },
+      { path: "/machines/:id", lazy: entered(rooms.machine, "MachinePage") },
       { path: "/jobs/:id/:stage?", element: <JobPage /> },
-      { path: "/shelf", lazy: rooms.shelf },
-      { path: "/sizer", lazy: rooms.sizer },
-      { path: "/shop", lazy: rooms.shop },
+      { path: "/shelf", lazy: entered(rooms.shelf, "ShelfPage") },
+      { path: "/sizer", lazy: entered(rooms.sizer, "SizerPage") },
+      { path: "/shop", lazy: entered(rooms.shop, "ShopPage") },
       { path: "*", element: <Lost /> },
     ],
   },

@@ -28,7 +28,11 @@ export function SectionPart({ shape, width, half, state, faces = "inward" }: Pro
   if (faces === "unsaid") return <Unsaid width={width} half={half} look={look} ink={line} />;
   return (
     <g transform={flip}>
-      <path d={pathOf(shape, width, half)} {...look} {...(shape === "spring" ? { fill: "none" } : {})} />
+      <path
+        d={state === "out" && shape === "cup" ? plainPath(width, half) : pathOf(shape, width, half)}
+        {...look}
+        {...(shape === "spring" ? { fill: "none" } : {})}
+      />
       {shape === "cup" && state !== "out" ? (
         <path d={`M${width} ${-half}v${half * 2}`} stroke={line} strokeWidth={look.strokeWidth + 3} />
       ) : null}
@@ -45,6 +49,11 @@ function Unsaid({ width, half, look, ink }: { width: number; half: number; look:
       </text>
     </>
   );
+}
+
+/** A cup that is out does not tell which way it goes in. */
+function plainPath(width: number, half: number): string {
+  return `M0 ${-half}H${width}V${half}H0Z`;
 }
 
 function pathOf(shape: PartShape, width: number, half: number): string {

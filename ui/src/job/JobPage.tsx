@@ -5,6 +5,7 @@ import { Navigate, useParams } from "react-router";
 import styled from "styled-components";
 import type { Job, Stage } from "../app/api";
 import { jobQuery } from "../app/queries";
+import { rooms } from "../app/rooms";
 import { Quiet } from "../kit/layout";
 import { Loaded } from "../kit/Loaded";
 import { useTitle } from "../kit/useTitle";
@@ -17,11 +18,11 @@ import { Spine } from "./Spine";
 import { stageNames } from "./stages";
 
 /** Stages fetched when they are entered; those of every job come with the page. */
-const ChooseStage = lazy(async () => ({ default: (await import("./choose/ChooseStage")).ChooseStage }));
+const ChooseStage = lazy(async () => ({ default: (await rooms.choose()).ChooseStage }));
 
-const StripStage = lazy(async () => ({ default: (await import("./strip/StripStage")).StripStage }));
-const MeasureStage = lazy(async () => ({ default: (await import("./measure/MeasureStage")).MeasureStage }));
-const BuildStage = lazy(async () => ({ default: (await import("./build/BuildStage")).BuildStage }));
+const StripStage = lazy(async () => ({ default: (await rooms.strip()).StripStage }));
+const MeasureStage = lazy(async () => ({ default: (await rooms.measure()).MeasureStage }));
+const BuildStage = lazy(async () => ({ default: (await rooms.build()).BuildStage }));
 
 const STAGES: Partial<Record<Stage, ComponentType<{ job: Job }>>> = {
   ask: AskStage,

@@ -3,6 +3,7 @@ import type { Job } from "../../app/api";
 import { stageNames } from "../stages";
 import { Panel, Quiet, Split } from "../../kit/layout";
 import { Cautions } from "../Cautions";
+import { Photos } from "../Photos";
 import { useEntries } from "../useEntries";
 import { GateList } from "./GateList";
 import { Signature } from "./Signature";
@@ -38,6 +39,7 @@ export function CloseStage({ job }: { job: Job }) {
             ))}
         </Panel>
       </Split>
+      <Photos job={job} />
       <Cautions stage="close" />
     </>
   );

@@ -1,0 +1,210 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require "tmpdir"
+require "vips"
+
+RSpec.describe "A cylinder taken apart", :browser do
+  def post(path, body)
+    answer = Net::HTTP.post(URI("#{served.url}/api#{path}"), JSON.generate(body), "content-type" => "application/json")
+    raise answer.body unless answer.is_a?(Net::HTTPSuccess)
+    JSON.parse(answer.body)
+  end
+
+  def enter(stage, kind, data)
+    post("/jobs/walk/entries", {id: SecureRandom.uuid, stage: stage, kind: kind, data: data})
+  end
+
+  # A job whose bench is laid out, opened at Strip.
+  def ready_to_strip(circuit, fluid)
+    post("/jobs", {id: "walk", circuit_id: circuit})
+    enter("ask", "route", {route: "reseal_mc"})
+    enter("choose", "fluid", {fluid: fluid, stamped: fluid})
+    api("/jobs/walk")["choose"]["wanting"].each { |line| enter("choose", "pulled", {line: line, reason: "bought for this job"}) }
+    open_page "/jobs/walk/strip"
+  end
+
+  def set_up
+    expect(session).to have_button("Out and counted", disabled: true).or have_button("Done", disabled: true)
+    session.all("main button[aria-label$=': Done']").map { |button| button["aria-label"] }.each { |label| session.click_button label }
+    expect(session).to have_content("Ready to strip")
+  end
+
+  def strip_by_space
+    until session.has_content?("All of it is out.", wait: 0)
+      step = session.find("[data-figure='step']").text
+      press :space
+      expect(session).to have_no_css("[data-figure='step']", text: step, exact_text: true)
+    end
+  end
+
+  def look_over(**odd)
+    api("/jobs/walk")["measure"]["inspection"].each do |look|
+      expect(session).to have_css("p", text: look["label"], exact_text: true)
+      values = look["values"].keys
+      press((values.index(odd[look["id"].to_sym]) || 0).succ.to_s)
+      expect(session).to have_css("button[type=button]", text: look["label"])
+    end
+  end
+
+  def gauge(bore:, piston:)
+    Sandbag::Knowledge.table("gauge_places").each do |row|
+      session.fill_in row["label"], exact: true, with: "#{(row["part"] == "bore") ? bore : piston}\n"
+      expect(session).to have_no_field(row["label"], exact: true)
+    end
+  end
+
+  # Which way each part faces, by the construction's own data.
+  def right_key(construction, part)
+    holder = [Sandbag::Strip::Construction.find(construction), *Sandbag::Strip::Construction.groups].find { |each| each.part(part) }
+    %w[inward up as_found].include?(holder.part(part)["way"]["faces"]) ? "1" : "2"
+  end
+
+  def asked(build)
+    build["steps"].find { |step| step["id"] == build["current"] }["parts"].find { |part| part["question"] && !part["right"] }
+  end
+
+  def build_by_keys(construction)
+    while (step = api("/jobs/walk")["build"]["current"])
+      while (part = asked(api("/jobs/walk")["build"]))
+        yield part if block_given?
+        press right_key(construction, part["id"])
+        expect(session).to have_no_css(%([role=group][aria-label*="#{part["question"]}"]))
+      end
+      press :space
+      until_api { api("/jobs/walk")["build"]["current"] != step }
+    end
+  end
+
+  def until_api
+    session.document.synchronize(8, errors: [RuntimeError]) { yield || raise("not yet") }
+  end
+
+  it "walks a bicycle lever from set-up to tray zero, with a lip the wrong way and a part missing" do
+    ready_to_strip("packmule-rear", "mineral")
+    set_up
+    expect(session).to have_css("svg[aria-label*='cut open']")
+    expect(session).to have_css("[data-figure='step']", text: "Pads out")
+    press :space
+    session.click_button "One more: Lid screws"
+    expect(session).to have_css("[role=group][aria-label='Lid screws: 3']")
+    strip_by_space
+    expect(session).to have_content("Do not press the lever.")
+    expect(session).to have_css("li[aria-label='1: Lid screws, 3']")
+    session.click_link "Go on to Measure"
+
+    look_over
+    gauge(bore: "10.018", piston: "9,972")
+    expect(session).to have_css("[role=status]", text: "Reuse")
+    session.click_link "Go on to Build"
+
+    turned = nil
+    build_by_keys("bike_stop_plate") do |part|
+      next unless part["id"] == "primary_cup" && turned.nil?
+      turned = true
+      press "2"
+      expect(session).to have_css("[role=alert]", text: "Cup lips point to the fluid")
+      expect(session).to have_button("In", disabled: true)
+    end
+    expect(turned).to be true
+    expect(session).to have_content("All of it is in.")
+
+    # a bush stayed in the tray
+    session.find("button[aria-haspopup=listbox]", text: "nothing").click
+    session.find("[role=option]", text: "Flanged bushes").click
+    session.click_button "One more: Flanged bushes"
+    expect(session).to have_css("[role=alert]", text: "Left in the tray: 1 flanged bushes")
+    expect(session).not_to have_link("Go on to Bleed")
+    session.click_button "It is in now"
+    expect(session).to have_css("[data-figure='left']", text: "0")
+
+    wanted = api("/jobs/walk")["build"]["scrap_wanted"]
+    session.fill_in "Old pieces in the scrap pot (#{wanted} belong in it)", with: "#{wanted - 1}\n"
+    expect(session).to have_content("One is missing, or an old part went back in.")
+    session.fill_in "Old pieces in the scrap pot (#{wanted} belong in it)", with: "#{wanted}\n"
+    expect(session).to have_content("It adds up")
+    api("/jobs/walk")["build"]["checks"].each { |check| session.click_button "#{check["label"]}: passed" }
+    expect(session).to have_link("Go on to Bleed")
+    expect(browser_faults).to be_empty
+  end
+
+  it "walks a radial master to a bore that is past it, and back to Choose with what became stale" do
+    ready_to_strip("ridgeline-front", "dot4")
+    set_up
+    strip_by_space
+    session.click_link "Go on to Measure"
+    look_over(bore: "score")
+    expect(session).to have_css("[role=status]", text: "Renew the cylinder")
+    expect(session).to have_content("Bore, seal path: score or ridge that catches.")
+    session.click_button "Renew the cylinder: back to Choose"
+    expect(session).to have_css("h1", text: "Choose")
+    expect(session).to have_content("No longer needed")
+    expect(session).not_to have_link("Build")
+    session.click_button "Give it back", match: :first
+    expect(api("/jobs/walk")["ask"]).to include("route" => "renew_mc", "reason" => a_string_including("score"))
+    expect(api("/jobs/walk")["waits_for"]).to include("a cylinder")
+  end
+
+  it "walks the same master through Build when its bore passes" do
+    ready_to_strip("ridgeline-front", "dot4")
+    set_up
+    strip_by_space
+    session.click_link "Go on to Measure"
+    look_over
+    gauge(bore: "19.020", piston: "18.960")
+    expect(session).to have_css("[role=status]", text: "Reuse")
+    session.click_link "Go on to Build"
+    build_by_keys("bar_radial")
+    wanted = api("/jobs/walk")["build"]["scrap_wanted"]
+    session.fill_in "Old pieces in the scrap pot (#{wanted} belong in it)", with: "#{wanted}\n"
+    api("/jobs/walk")["build"]["checks"].each { |check| session.click_button "#{check["label"]}: passed" }
+    expect(session).to have_link("Go on to Bleed")
+    expect(api("/jobs/walk")["stages"].find { |stage| stage["id"] == "build" }["status"]).to eq "done"
+  end
+
+  it "leaves a figure at the limit to the mechanic, with the simulated gauge at hand" do
+    open_page "/jobs/job-sledge/measure"
+    expect(session).to have_css("[role=status]", text: "Too close to call")
+    session.click_button "Read again: Bore, middle, across"
+    session.click_button "Read the simulated gauge"
+    expect(session).to have_content("All of it is read.")
+    session.click_button "Read again: Bore, middle, across"
+    session.fill_in "Bore, middle, across", with: "14.090\n"
+    expect(session).to have_css("[role=status]", text: "Renew the cylinder")
+    session.click_button "Read again: Bore, middle, across"
+    session.find("label", text: "Sliding caliper", exact_text: true).click
+    session.fill_in "Bore, middle, across", with: "14.05\n"
+    expect(session).to have_content("cannot judge a bore")
+  end
+
+  it "says where a job was left, what is open, and what to cover, on the job and on the bench" do
+    open_page "/jobs/job-cargo-front/strip"
+    expect(session).to have_content("Open to the air: the reservoir, its lid laid on")
+    open_page "/"
+    expect(session.find("li, tr", text: "lever sticks half way", match: :first)).to have_content("stop plate off; open to the air: the reservoir")
+  end
+
+  it "climbs the ladder of a stuck piston, one rung at a time, and warns of what is never done" do
+    open_page "/jobs/job-cargo-front/strip"
+    session.click_button "The piston does not come"
+    expect(session).to have_content("Never workshop air").and have_content("Never a flame")
+    session.click_button "Did not help"
+    session.click_button "It came"
+    expect(session).to have_content("It came")
+    expect(session).not_to have_button("It came")
+  end
+
+  it "keeps a photo with the job, and refuses what is none" do
+    Dir.mktmpdir do |folder|
+      Vips::Image.black(80, 60, bands: 3).pngsave("#{folder}/clamp.png")
+      File.binwrite("#{folder}/setup.png", "MZ#{"\x90" * 200}")
+      open_page "/jobs/job-cargo-front/strip"
+      session.fill_in "What it shows", with: "Clamp split\n"
+      session.attach_file("Add a photo", "#{folder}/setup.png", make_visible: true)
+      expect(session).to have_content("no PNG, whatever it is called")
+      session.attach_file("Add a photo", "#{folder}/clamp.png", make_visible: true)
+      expect(session).to have_css("img[alt='Clamp split']")
+      expect(session.evaluate_script("document.querySelector('img[alt=\"Clamp split\"]').naturalWidth")).to eq 80
+    end
+  end
+end
