@@ -30,6 +30,35 @@ RSpec.describe "Bad input", :api do
     end
   end
 
+  # Every entry a job knows, every name in it, whatever is put there: yes or a clear no, never a fault.
+  Sandbag::Knowledge.table("entry_kinds").each do |row|
+    it "has an answer to anything in #{row["id"]}, and still shows the job after it" do
+      ask(:post, "/jobs", {id: "odd", circuit_id: "front"})
+      names = row["data"].keys.map { |name| name.delete_suffix("?") }
+      values.each do |value|
+        found = entry("odd", row["stage"], row["kind"], names.to_h { |name| [name, value] })
+        expect(last_response.status).to eq(201).or(eq(422)), "#{value.inspect} got #{last_response.status}"
+        expect(found["errors"]).not_to be_empty if last_response.status == 422
+      end
+      found = entry("odd", row["stage"], row["kind"], {"beside" => 1})
+      expect(pointers(found)).to eq ["data/beside"] unless row["id"] == "close.signed"
+      ask(:get, "/jobs/odd")
+      expect(last_response.status).to eq 200
+    end
+  end
+
+  # The same of the shelf.
+  Sandbag::Knowledge.table("stock_moves").each do |row|
+    it "has an answer to anything that happens to a thing nobody has: #{row["id"]}" do
+      names = row["data"].keys.map { |name| name.delete_suffix("?") }
+      values.first(12).each do |value|
+        ask(:post, "/shelf/moves", {id: "odd", item: "thing", kind: row["id"], data: names.to_h { |name| [name, value] }})
+        expect(last_response.status).to eq(422), "#{value.inspect} got #{last_response.status}"
+      end
+      expect(ask(:get, "/shelf")["items"]).to be_empty
+    end
+  end
+
   it "is refused when it is not JSON: broken text, NaN, no UTF-8, NUL, far too deep" do
     ["{", "", "NaN", "{\"id\": NaN}", "\xff\xfe", "{\"id\":\"a\\u0000b\"}", "#{"[" * 500}#{"]" * 500}"].each do |raw|
       ask(:post, "/jobs/job/entries", raw: raw)

@@ -50,7 +50,15 @@ module Sandbag
 
       def to_h
         {item: @kit.id, name: @kit.name, place: @kit.place, price_minor: @kit.price_minor, free: @kit.free, verdict: verdict,
-         reasons: reasons.sort_by { |reason| (reason.does == "no") ? 0 : 1 }.map(&:to_h), lacks: lacks, near_miss: near_miss}.compact
+         reasons: reasons.sort_by { |reason| (reason.does == "no") ? 0 : 1 }.map(&:to_h), lacks: lacks, near_miss: near_miss, grease: grease}.compact
+      end
+
+      # @return [String, nil] what has to be said of the sachet in it
+      def grease
+        sachet = @kit.fields["grease"]
+        return unless sachet && @cylinder.family
+        word = Compatibility.lubricant(sachet, @cylinder.family)
+        "The sachet in it is #{Knowledge.find("lubricants", sachet)["label"].downcase}; in #{@cylinder.family} fluid: #{word["label"]}."
       end
 
       private

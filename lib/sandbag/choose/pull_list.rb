@@ -56,7 +56,7 @@ module Sandbag
       end
 
       def hoses
-        return [] unless @route["things"].include?("hose") && @route["id"] == "renew_hose"
+        return [] unless @route["id"] == "renew_hose"
         @sheet.parts_of("line").map do |line|
           values = @sheet.values(line)
           Line.new(id: "hose.#{line["id"]}", group: "parts", label: line["label"], detail: format("%g mm, %s", values["length"].value, values["kind"].value.tr("_", " ")),
@@ -65,7 +65,7 @@ module Sandbag
       end
 
       def joint_lines
-        joints = Circuit::Fittings.new(@sheet).opened(@route["opens"], hoses: @route["things"].include?("hose"))
+        joints = Circuit::Fittings.new(@sheet).opened(@route["opens"], hoses: @route["steps"].include?("hose"))
         washers = joints.sum(&:washers)
         olives = joints.sum(&:olives)
         [

@@ -50,11 +50,6 @@ module Sandbag
         last("water")&.fetch("water")
       end
 
-      # ABS is fitted, or nobody has said that it is not.
-      def abs?
-        !@fitted.clutch? && @fitted.value("vehicle", "abs") != "none"
-      end
-
       # Only a job that renews the cylinder has to choose one.
       def cylinder_wanted?
         CYLINDER_ROUTES.include?(@ask.route&.fetch("id"))
@@ -145,7 +140,7 @@ module Sandbag
       end
 
       def admit_fluid(data)
-        refusal = FluidChoice.refusal(data["fluid"], data["stamped"], abs: abs?)
+        refusal = FluidChoice.refusal(data["fluid"], data["stamped"], abs: @fitted.abs?)
         return unless refusal
         raise Refusal.at("data/fluid", refusal, FluidChoice.allowed(data["stamped"]).map { |fluid| fluid["id"] }.join(", "))
       end

@@ -80,11 +80,11 @@ module Sandbag
       end
 
       def fluids
-        known? ? FluidChoice.judged(@choose.stamped, abs: @choose.abs?) : []
+        known? ? FluidChoice.judged(@choose.stamped, abs: @sheet.abs?) : []
       end
 
       def notes
-        known? ? FluidChoice.notes(@choose.stamped, @sheet.value("fluid", "found"), abs: @choose.abs?) : []
+        known? ? FluidChoice.notes(@choose.stamped, @sheet.value("fluid", "found"), abs: @sheet.abs?) : []
       end
 
       def methods_view

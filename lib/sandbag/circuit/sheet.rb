@@ -32,6 +32,11 @@ module Sandbag
         kind == "clutch_hand"
       end
 
+      # ABS is fitted, or nobody has said that it is not.
+      def abs?
+        !clutch? && value("vehicle", "abs") != "none"
+      end
+
       # @return [Array<Hash>] parts of one kind, in order
       def parts_of(part)
         parts.select { |each| each["part"] == part }

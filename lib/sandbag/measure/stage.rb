@@ -103,7 +103,13 @@ module Sandbag
       def judge
         return unless apart?
         called = of("called").last&.data
-        Verdict.new(inspection, @cylinder.unproven ? [] : @gauging.judgements, missing: missing, given_up: @strip.given_up?, called: called, fresh: fresh_parts)
+        Verdict.new(inspection, judgements, missing: missing, given_up: @strip.given_up?, called: called, fresh: fresh_parts)
+      end
+
+      # Limits say nothing of a nominal that is not proven; a spring is judged all the same.
+      def judgements
+        spring = of("spring").last&.data
+        (@cylinder.unproven ? [] : @gauging.judgements) + (spring ? [SpringLength.judge(*spring.values_at("free", "new"))] : [])
       end
 
       # @return [Array<String>] what is still to be looked at, read or said
@@ -119,7 +125,7 @@ module Sandbag
       end
 
       def gauged
-        {limits: limits.to_h, places: @gauging.wanted.map { |row| place_view(row) }, judgements: @cylinder.unproven ? [] : @gauging.judgements.map(&:to_h),
+        {limits: limits.to_h, places: @gauging.wanted.map { |row| place_view(row) }, judgements: judgements.map(&:to_h),
          taper_mm: @gauging.taper_mm, unproven: @cylinder.unproven, next_place: @gauging.missing.first&.fetch("id")}
       end
 
@@ -146,7 +152,7 @@ module Sandbag
       end
 
       def admit_called
-        return if apart? && @gauging.judgements.any? { |judgement| judgement.verdict == "too_close" }
+        return if apart? && judgements.any? { |judgement| judgement.verdict == "too_close" }
         raise Refusal.at("data/verdict", "the figures are plain: nothing is too close to call", "a figure within the gauge's uncertainty of its limit")
       end
     end

@@ -8,8 +8,9 @@ module Sandbag
       # parts: it is used again with some new parts. reuse: it is used again.
       IDS = %w[unit open too_close parts reuse].freeze
 
-      # Figures that condemn the cylinder; the others condemn the piston.
+      # Figures that condemn the cylinder, and those that condemn one part of it.
       OF_THE_BORE = %w[bore out_of_round].freeze
+      OF_A_PART = {"piston" => "piston", "clearance" => "piston", "spring" => "spring"}.freeze
 
       attr_reader :id, :reasons, :parts
 
@@ -62,7 +63,7 @@ module Sandbag
         when "unit" then condemned
         when "open" then @missing
         when "too_close" then close.map(&:why)
-        when "parts" then @inspection.with("renew").map { |look| seen(look) } + over(%w[piston clearance])
+        when "parts" then @inspection.with("renew").map { |look| seen(look) } + over(OF_A_PART.keys)
         else @judgements.map(&:why) + (@called ? ["Called by the mechanic: #{@called["reason"]}"] : [])
         end
       end
@@ -76,7 +77,8 @@ module Sandbag
       end
 
       def worn_parts
-        (@inspection.with("renew").map(&:part) + (over(%w[piston clearance]).any? ? ["piston"] : [])).uniq
+        worn = OF_A_PART.select { |figure, _| over([figure]).any? }.values
+        (@inspection.with("renew").map(&:part) + worn).uniq
       end
 
       def seen(look)

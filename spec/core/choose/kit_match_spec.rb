@@ -89,6 +89,13 @@ RSpec.describe Sandbag::Choose::KitMatch do
     expect(lacks).to eq("piston" => "condition", "boot" => "must")
   end
 
+  it "says of the sachet what the matrix says, and leaves the kit alone" do
+    greased = stock_of(move("kit", "added", {"kind" => "kit", "name" => "Greased", "fields" => kit_fields.merge("grease" => "rubber_grease")})).find("kit")
+    expect(match(greased)).to have_attributes(verdict: "fits", grease: a_string_including("suited, thin"))
+    expect(match(greased, stamped: "mineral").grease).to end_with "in mineral fluid: never."
+    expect(match(kit).grease).to be_nil
+  end
+
   it "is asked of a slave's own bore when the slave is worked on" do
     slave = Sandbag::Choose::Cylinder.of(sheet(clutch_plain), "slave_work")
     expect([slave.bore_mm, slave.construction.id]).to eq [29.0, "clutch_slave_pushrod"]

@@ -144,6 +144,16 @@ RSpec.describe Sandbag::Measure::Stage do
     expect(refusal_at { job.add("measure", "renewed", {"part" => "engine"}) }).to eq ["data/part"]
   end
 
+  it "renews a spring over 3 % off its new length, long or short" do
+    job.look_over.gauge(bore: 14.02, piston: 13.97)
+    job.add("measure", "spring", {"free" => "41.0", "new" => "42"})
+    expect(verdict.id).to eq "reuse"
+    {"40.5" => ["parts", ["spring"]], "43.5" => ["parts", ["spring"]], "40.74" => ["too_close", []]}.each do |free, outcome|
+      job.add("measure", "spring", {"free" => free, "new" => "42"})
+      expect([verdict.id, verdict.parts]).to eq outcome
+    end
+  end
+
   it "stops at swollen rubber: the wrong fluid was in it" do
     job.look_over(old_cups: "swollen").gauge(bore: 14.02, piston: 13.97)
     expect([verdict.id, verdict.reasons.join]).to match ["open", a_string_including("wrong fluid")]

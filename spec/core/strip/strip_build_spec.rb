@@ -71,6 +71,13 @@ RSpec.describe "Strip and Build" do
     expect(job.state.strip.to_h[:setup].find { |row| row[:id] == "drain_method" }[:warning]).to include("draws air")
   end
 
+  it "keeps ABS in mind only where there may be one" do
+    rows = ->(sheet) { Sandbag::Strip::Setup.new({}, sheet).rows.map { |row| row["id"] } }
+    expect(rows[circuit_with("bar_radial")]).not_to include("abs")
+    expect(rows[circuit_with("bar_radial").change("vehicle", "abs", "unknown", "measured")]).to include("abs")
+    expect(rows[circuit_with("bike_stop_plate")]).not_to include("upright")
+  end
+
   it "counts washers by the hoses on the joint, and leaves out what the circuit does not have" do
     steps = job.state.strip.work.steps.map(&:id)
     expect(steps).to include("switch").and include("joint")

@@ -2,15 +2,17 @@ import { useTheme } from "styled-components";
 import type { Job } from "../app/api";
 import { stageNames } from "../job/stages";
 
-const GAP = 30;
+const WIDEST_GAP = 30;
+const LINE = 128;
 const RADIUS = 7;
 
 /** The job's line lying down: filled as far as the work has come. */
 export function MiniSpine({ stages, stopped }: { stages: Job["stages"]; stopped: boolean }) {
   const theme = useTheme();
-  const width = GAP * (stages.length - 1) + RADIUS * 2 + 6;
+  const gap = Math.min(WIDEST_GAP, LINE / Math.max(1, stages.length - 1));
+  const width = gap * (stages.length - 1) + RADIUS * 2 + 6;
   const done = stages.filter((stage) => stage.status === "done").length;
-  const x = (index: number) => RADIUS + 3 + index * GAP;
+  const x = (index: number) => RADIUS + 3 + index * gap;
   const said = stages.map((stage) => `${stageNames[stage.id]} ${stage.status}`).join(", ");
   return (
     <svg width={width} height={24} viewBox={`0 0 ${width} 24`} role="img" aria-label={said}>

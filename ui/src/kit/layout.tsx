@@ -88,6 +88,14 @@ export const Table = styled.table`
   }
 `;
 
+/** The one thing to do now, readable from two metres. */
+export const Headline = styled.p`
+  font-size: 2.1rem;
+  line-height: 1.1;
+  font-weight: 700;
+  letter-spacing: -0.02em;
+`;
+
 /** A quiet action or way on inside a text, as tall as a finger. */
 export const TextButton = styled.button`
   min-height: 3rem;

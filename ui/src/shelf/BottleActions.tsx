@@ -5,8 +5,8 @@ import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
 import { Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
+import { ReasonButton } from "../kit/ReasonButton";
 import { useMoves } from "./useMoves";
-import { ThrowAway } from "./ThrowAway";
 
 export function BottleActions({ item }: { item: ShelfItem }) {
   const move = useMoves();
@@ -28,7 +28,11 @@ export function BottleActions({ item }: { item: ShelfItem }) {
         ) : (
           <Button onPress={() => make("shaken")}>Was shaken</Button>
         )}
-        <ThrowAway onReason={(reason) => make("discarded", { reason })} />
+        <ReasonButton
+          button="Throw away"
+          label="Thrown away because"
+          onReason={(reason) => make("discarded", { reason })}
+        />
       </Row>
       {measures ? (
         <EntryField

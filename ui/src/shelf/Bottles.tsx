@@ -5,6 +5,7 @@ import { BottleDrawing } from "../drawings/BottleDrawing";
 import { Panel, Quiet } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { BottleActions } from "./BottleActions";
+import { ItemRecord } from "./ItemRecord";
 import { Promised } from "./Promised";
 
 const List = styled.ul`
@@ -57,6 +58,7 @@ export function Bottles({ items, knowledge }: { items: ShelfItem[]; knowledge: K
               )}
               <Promised item={item} say={(amount) => units.say("volume", amount, 0)} />
               <BottleActions item={item} />
+              <ItemRecord item={item} />
             </Panel>
           </li>
         );

@@ -8,9 +8,10 @@ import { EntryField } from "../kit/EntryField";
 import { money } from "../kit/money";
 import { Panel, Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
+import { ReasonButton } from "../kit/ReasonButton";
 import { fieldsSaid } from "./fieldsSaid";
+import { ItemRecord } from "./ItemRecord";
 import { Promised } from "./Promised";
-import { ThrowAway } from "./ThrowAway";
 import { useMoves } from "./useMoves";
 
 const Item = styled.li`
@@ -74,7 +75,12 @@ function Piece({ item, knowledge }: { item: ShelfItem; knowledge: Knowledge }) {
         <Button aria-label={`One more of ${item.name}`} onPress={() => make("received", { count: 1 })}>
           +1
         </Button>
-        <ThrowAway onReason={(reason) => make("discarded", { reason })} />
+        <ReasonButton
+          button="Throw away"
+          label="Thrown away because"
+          onReason={(reason) => make("discarded", { reason })}
+        />
+        <ItemRecord item={item} />
       </Row>
     </Item>
   );

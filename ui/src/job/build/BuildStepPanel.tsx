@@ -1,8 +1,8 @@
 import styled from "styled-components";
 import type { Build, BuildPart, Job } from "../../app/api";
 import { Button } from "../../kit/Button";
-import { Quiet, Row } from "../../kit/layout";
-import { Sign } from "../../kit/Mark";
+import { Headline, Quiet, Row } from "../../kit/layout";
+import { SignedList } from "../../kit/SignedList";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { useEntries } from "../useEntries";
 import { useUndo } from "../useUndo";
@@ -14,13 +14,6 @@ interface Props {
   isOpen: boolean;
 }
 
-const Title = styled.p`
-  font-size: 2.1rem;
-  line-height: 1.1;
-  font-weight: 700;
-  letter-spacing: -0.02em;
-`;
-
 const Parts = styled.ul`
   display: grid;
   > li {
@@ -28,20 +21,6 @@ const Parts = styled.ul`
     gap: 0.6rem;
     padding: 0.8rem 0;
     border-top: 1px solid ${(p) => p.theme.line};
-  }
-`;
-
-const Notes = styled.ul`
-  display: grid;
-  gap: 0.35rem;
-  li {
-    display: grid;
-    grid-template-columns: 1.4rem minmax(0, 1fr);
-    gap: 0.5rem;
-  }
-  svg {
-    margin-top: 0.25rem;
-    color: ${(p) => p.theme.warn};
   }
 `;
 
@@ -74,7 +53,7 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
   if (!step)
     return (
       <>
-        <Title>All of it is in.</Title>
+        <Headline>All of it is in.</Headline>
         <Quiet>{`${done} steps. Now the pot, the tray and the checks.`}</Quiet>
         {isOpen && undo ? (
           <div>
@@ -86,7 +65,7 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
   return (
     <>
       <Quiet>{`Step ${done + 1} of ${build.steps.length}, last out first in`}</Quiet>
-      <Title data-figure="step">{named(step.parts)}</Title>
+      <Headline data-figure="step">{named(step.parts)}</Headline>
       <Parts>
         {askedFirst(step.parts).map((part) => (
           <PartLine
@@ -106,14 +85,12 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
         </Row>
       ) : null}
       {step.notes.length > 0 ? (
-        <Notes>
-          {step.notes.map((note) => (
-            <li key={note.text}>
-              <Sign kind={note.word === "remind" ? "quiet" : "warn"} />
-              <span>{note.text}</span>
-            </li>
-          ))}
-        </Notes>
+        <SignedList
+          lines={step.notes.map((note) => ({
+            kind: note.word === "remind" ? "quiet" : "warn",
+            text: note.text,
+          }))}
+        />
       ) : null}
     </>
   );

@@ -1,8 +1,7 @@
-import styled from "styled-components";
 import type { Build, Job } from "../../app/api";
 import { Choice } from "../../kit/Choice";
 import { Panel } from "../../kit/layout";
-import { Sign } from "../../kit/Mark";
+import { SignedList } from "../../kit/SignedList";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -10,20 +9,6 @@ interface Props {
   build: Build;
   isOpen: boolean;
 }
-
-const Barred = styled.ul`
-  display: grid;
-  gap: 0.3rem;
-  li {
-    display: grid;
-    grid-template-columns: 1.4rem minmax(0, 1fr);
-    gap: 0.5rem;
-  }
-  svg {
-    margin-top: 0.25rem;
-    color: ${(p) => p.theme.stop};
-  }
-`;
 
 /** What cups and bore are wetted with: two schools, within what fluid and rubber bear. */
 export function LubricantPanel({ job, build, isOpen }: Props) {
@@ -49,14 +34,7 @@ export function LubricantPanel({ job, build, isOpen }: Props) {
       )}
       <details>
         <summary>Not on these seals</summary>
-        <Barred>
-          {barred.map((each) => (
-            <li key={each.id}>
-              <Sign kind="stop" />
-              <span>{`${each.label}: ${each.says}`}</span>
-            </li>
-          ))}
-        </Barred>
+        <SignedList lines={barred.map((each) => ({ kind: "stop", text: `${each.label}: ${each.says}` }))} />
       </details>
     </Panel>
   );

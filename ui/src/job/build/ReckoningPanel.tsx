@@ -6,6 +6,7 @@ import { EntryField } from "../../kit/EntryField";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
+import { ReasonButton } from "../../kit/ReasonButton";
 import { Picker } from "../../kit/Picker";
 import { useEntries } from "../useEntries";
 import { Stepper } from "../Stepper";
@@ -65,7 +66,6 @@ export function ReckoningPanel({ job, build, isOpen }: Props) {
 
 function Leftover({ job, left, isOpen }: { job: Job; left: Build["leftovers"][number]; isOpen: boolean }) {
   const { add } = useEntries(job, "build");
-  const [bins, setBins] = useState(false);
   return (
     <Left>
       <strong>{`${left.label}: ${left.count} left`}</strong>
@@ -74,15 +74,12 @@ function Leftover({ job, left, isOpen }: { job: Job; left: Build["leftovers"][nu
           <Button tone="act" onPress={() => add("kept_out", { part: left.part, count: 0 })}>
             It is in now
           </Button>
-          <Button onPress={() => setBins(!bins)}>Binned, a new one is in</Button>
+          <ReasonButton
+            button="Binned, a new one is in"
+            label={`Why ${left.label.toLowerCase()} was binned`}
+            onReason={(reason) => add("binned", { part: left.part, reason })}
+          />
         </Row>
-      ) : null}
-      {bins ? (
-        <EntryField
-          label={`Why ${left.label.toLowerCase()} was binned`}
-          value=""
-          onFinish={(reason) => reason.trim() && add("binned", { part: left.part, reason })}
-        />
       ) : null}
     </Left>
   );

@@ -1,12 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import styled from "styled-components";
 import type { Job, Supplies } from "../../app/api";
 import { knowledgeQuery } from "../../app/queries";
 import { Choice } from "../../kit/Choice";
 import { Panel, Quiet } from "../../kit/layout";
-import { Mark, Sign } from "../../kit/Mark";
+import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
+import { SignedList } from "../../kit/SignedList";
 import { Picker } from "../../kit/Picker";
 import { useEntries } from "../useEntries";
 
@@ -15,20 +15,6 @@ interface Props {
   supplies: Supplies;
   isOpen: boolean;
 }
-
-const Forbidden = styled.ul`
-  display: grid;
-  gap: 0.4rem;
-  li {
-    display: grid;
-    grid-template-columns: 1.4rem minmax(0, 1fr);
-    gap: 0.6rem;
-    align-items: center;
-  }
-  svg {
-    color: ${(p) => p.theme.stop};
-  }
-`;
 
 export function FluidPanel({ job, supplies, isOpen }: Props) {
   const { data } = useQuery(knowledgeQuery);
@@ -74,14 +60,7 @@ export function FluidPanel({ job, supplies, isOpen }: Props) {
       {barred.length > 0 ? (
         <details>
           <summary>{`Never in this circuit: ${barred.length}`}</summary>
-          <Forbidden>
-            {barred.map((fluid) => (
-              <li key={fluid.id}>
-                <Sign kind="stop" />
-                <span>{fluid.why}</span>
-              </li>
-            ))}
-          </Forbidden>
+          <SignedList lines={barred.map((fluid) => ({ kind: "stop", text: fluid.why }))} />
         </details>
       ) : null}
       {choose.fluid && isSettled ? null : (

@@ -7,7 +7,9 @@ import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { size } from "../../kit/format";
 import { Panel, Quiet, Row } from "../../kit/layout";
-import { Mark, Sign } from "../../kit/Mark";
+import { Mark } from "../../kit/Mark";
+import { ReasonButton } from "../../kit/ReasonButton";
+import { SignedList } from "../../kit/SignedList";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -24,19 +26,6 @@ const Kit = styled.li`
   gap: 0.6rem;
   padding: 0.9rem 0;
   border-top: 1px solid ${(p) => p.theme.line};
-`;
-
-const Reasons = styled.ul`
-  display: grid;
-  gap: 0.35rem;
-  li {
-    display: grid;
-    grid-template-columns: 1.4rem minmax(0, 1fr);
-    gap: 0.5rem;
-  }
-  svg {
-    margin-top: 0.3rem;
-  }
 `;
 
 /** Kits of the shelf against this cylinder: what fits, what looks as if it did, and why the others do not. */
@@ -110,14 +99,9 @@ function KitLine({ job, kit, canTake }: { job: Job; kit: KitMatch; canTake: bool
         <h3>{kit.name}</h3>
         <Quiet>{[kit.place, `${kit.free} free`].filter(Boolean).join(", ")}</Quiet>
       </Row>
-      <Reasons>
-        {shown.map((reason) => (
-          <li key={reason.id}>
-            <Sign kind={reason.does === "no" ? "stop" : "warn"} />
-            <span>{reason.text}</span>
-          </li>
-        ))}
-      </Reasons>
+      <SignedList
+        lines={shown.map((reason) => ({ kind: reason.does === "no" ? "stop" : "warn", text: reason.text }))}
+      />
       {kit.near_miss ? <NearMissDrawing nearMiss={kit.near_miss} /> : null}
       {kit.verdict !== "no" && must.length > 0 ? (
         <p>{`To be bought apart: ${must.map((lack) => lack.label.toLowerCase()).join(", ")}.`}</p>
@@ -125,6 +109,7 @@ function KitLine({ job, kit, canTake }: { job: Job; kit: KitMatch; canTake: bool
       {kit.verdict !== "no" && maybe.length > 0 ? (
         <Quiet>{`Not in it, needed only if the old one fails: ${maybe.map((lack) => lack.label.toLowerCase()).join(", ")}.`}</Quiet>
       ) : null}
+      {kit.verdict !== "no" && kit.grease ? <Quiet>{kit.grease}</Quiet> : null}
       {canTake && kit.free > 0 && kit.verdict === "fits" ? (
         <div>
           <Button tone="act" onPress={() => take()}>{`Take ${kit.name}`}</Button>
@@ -147,18 +132,13 @@ function KitLine({ job, kit, canTake }: { job: Job; kit: KitMatch; canTake: bool
 /** A kit that never lay on the shelf: taken down with how it was compared. */
 function BoughtKit({ job }: { job: Job }) {
   const { add } = useEntries(job, "choose");
-  const [asks, setAsks] = useState(false);
-  if (!asks)
-    return (
-      <div>
-        <Button onPress={() => setAsks(true)}>Bought for this job</Button>
-      </div>
-    );
   return (
-    <EntryField
-      label="Which kit, and how it was compared with the old parts"
-      value=""
-      onFinish={(reason) => reason.trim() && add("pulled", { line: "kit", reason })}
-    />
+    <div>
+      <ReasonButton
+        button="Bought for this job"
+        label="Which kit, and how it was compared with the old parts"
+        onReason={(reason) => add("pulled", { line: "kit", reason })}
+      />
+    </div>
   );
 }

@@ -12,6 +12,7 @@ import { Choice } from "../../kit/Choice";
 import { EntryField, InputBox } from "../../kit/EntryField";
 import { Panel, Quiet, Row, Table, TextButton } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
+import { ReasonButton } from "../../kit/ReasonButton";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { useEntries } from "../useEntries";
 import { LimitsPanel } from "./LimitsPanel";
@@ -81,6 +82,7 @@ export function GaugePanel({ job, measure, isOpen }: Props) {
           ))}
         </tbody>
       </Table>
+      {isOpen && measure.inspection.some((look) => look.id === "spring") ? <SpringLength job={job} /> : null}
       {measure.limits ? <LimitsPanel job={job} limits={measure.limits} isOpen={isOpen} /> : null}
       {isOpen && !measure.by_eye ? <ByEye job={job} /> : null}
     </Panel>
@@ -164,20 +166,44 @@ function Reading({ job, measure, again, onTaken }: ReadingProps) {
   );
 }
 
+/** The old spring beside the new one, or beside the service figure. */
+function SpringLength({ job }: { job: Job }) {
+  const { add } = useEntries(job, "measure");
+  const units = useUnits();
+  const [free, setFree] = useState("");
+  return (
+    <Row>
+      <EntryField
+        label="Old spring, free length"
+        inputMode="decimal"
+        unit={units.unit("length")}
+        value={free}
+        onFinish={setFree}
+      />
+      <EntryField
+        key={free}
+        label="New one, or the service figure"
+        inputMode="decimal"
+        unit={units.unit("length")}
+        value=""
+        onFinish={(fresh) =>
+          free.trim() &&
+          add("spring", { free: units.typed("length", free), new: units.typed("length", fresh) })
+        }
+      />
+    </Row>
+  );
+}
+
 function ByEye({ job }: { job: Job }) {
   const { add } = useEntries(job, "measure");
-  const [asks, setAsks] = useState(false);
-  if (!asks)
-    return (
-      <div>
-        <Button onPress={() => setAsks(true)}>No gauge on hand</Button>
-      </div>
-    );
   return (
-    <EntryField
-      label="Judged by eye because"
-      value=""
-      onFinish={(reason) => reason.trim() && add("by_eye", { reason })}
-    />
+    <div>
+      <ReasonButton
+        button="No gauge on hand"
+        label="Judged by eye because"
+        onReason={(reason) => add("by_eye", { reason })}
+      />
+    </div>
   );
 }

@@ -1,12 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import styled from "styled-components";
 import type { Job, Measure } from "../../app/api";
 import { knowledgeQuery } from "../../app/queries";
 import { useOutbox } from "../../app/useOutbox";
 import { Button } from "../../kit/Button";
-import { EntryField } from "../../kit/EntryField";
+import { ReasonButton } from "../../kit/ReasonButton";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
 import type { MarkKind } from "../../kit/Mark";
@@ -113,21 +112,21 @@ function NewParts({ job, parts }: { job: Job; parts: string[] }) {
 /** At the gauge's uncertainty the mechanic reads again, or says which way and why. */
 function Call({ job }: { job: Job }) {
   const { add } = useEntries(job, "measure");
-  const [verdict, setVerdict] = useState<"reuse" | "renew">();
   return (
     <>
       <Quiet>Warm the gauge in the hand, wipe both, read again. Or call it, and say why.</Quiet>
       <Row $gap={1}>
-        <Button onPress={() => setVerdict("reuse")}>Call it good</Button>
-        <Button onPress={() => setVerdict("renew")}>Call it worn</Button>
-      </Row>
-      {verdict ? (
-        <EntryField
-          label={verdict === "reuse" ? "Why it is good enough" : "Why it is worn"}
-          value=""
-          onFinish={(reason) => reason.trim() && add("called", { verdict, reason })}
+        <ReasonButton
+          button="Call it good"
+          label="Why it is good enough"
+          onReason={(reason) => add("called", { verdict: "reuse", reason })}
         />
-      ) : null}
+        <ReasonButton
+          button="Call it worn"
+          label="Why it is worn"
+          onReason={(reason) => add("called", { verdict: "renew", reason })}
+        />
+      </Row>
     </>
   );
 }

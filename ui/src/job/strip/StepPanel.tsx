@@ -1,9 +1,8 @@
-import { useState } from "react";
 import styled from "styled-components";
 import type { Job, Strip, StripStep } from "../../app/api";
 import { Button } from "../../kit/Button";
-import { EntryField } from "../../kit/EntryField";
-import { Quiet, Row } from "../../kit/layout";
+import { Headline, Quiet, Row } from "../../kit/layout";
+import { ReasonButton } from "../../kit/ReasonButton";
 import { Sign } from "../../kit/Mark";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { useEntries } from "../useEntries";
@@ -15,13 +14,6 @@ interface Props {
   strip: Strip;
   isOpen: boolean;
 }
-
-const Title = styled.p`
-  font-size: 2.1rem;
-  line-height: 1.1;
-  font-weight: 700;
-  letter-spacing: -0.02em;
-`;
 
 const Hazards = styled.ul`
   display: grid;
@@ -56,19 +48,17 @@ const Parts = styled.ul`
 export function StepPanel({ job, strip, isOpen }: Props) {
   const { add } = useEntries(job, "strip");
   const undo = useUndo(job, "strip", strip.recent);
-  const [skips, setSkips] = useState(false);
   const step = strip.steps.find((each) => each.id === strip.current);
   const isReady = isOpen && strip.ready && step !== undefined;
   const take = () => {
     if (step) add("step", { step: step.id });
-    setSkips(false);
   };
   useHotkeys(isOpen ? { " ": isReady ? take : undefined, u: undo?.take } : {});
   const done = strip.steps.filter((each) => each.status === "done" || each.status === "skipped").length;
   if (!step)
     return (
       <>
-        <Title>All of it is out.</Title>
+        <Headline>All of it is out.</Headline>
         <Quiet>{`${done} steps, ${strip.pieces} pieces.`}</Quiet>
         {isOpen && undo ? (
           <div>
@@ -80,7 +70,7 @@ export function StepPanel({ job, strip, isOpen }: Props) {
   return (
     <>
       <Quiet>{`Step ${done + 1} of ${strip.steps.length}`}</Quiet>
-      <Title data-figure="step">{step.label}</Title>
+      <Headline data-figure="step">{step.label}</Headline>
       {step.does ? <p>{step.does}</p> : null}
       <Quiet>{`With: ${step.tools.join(", ").toLowerCase()}`}</Quiet>
       <StepHazards step={step} />
@@ -112,21 +102,15 @@ export function StepPanel({ job, strip, isOpen }: Props) {
           <Button tone="act" hotkey="Space" isDisabled={!isReady} onPress={take}>
             {step.takes.length > 0 ? "Out and counted" : "Done"}
           </Button>
-          <Button isDisabled={!isReady} onPress={() => setSkips(!skips)}>
-            Leave it out
-          </Button>
+          <ReasonButton
+            key={step.id}
+            button="Leave it out"
+            label={`Why ${step.label.toLowerCase()} is left out`}
+            isDisabled={!isReady}
+            onReason={(reason) => add("skipped", { step: step.id, reason })}
+          />
           {undo ? <Button hotkey="U" onPress={undo.take}>{`Undo: ${undo.word}`}</Button> : null}
         </Row>
-      ) : null}
-      {skips && isReady ? (
-        <EntryField
-          label={`Why ${step.label.toLowerCase()} is left out`}
-          value=""
-          onFinish={(reason) => {
-            if (reason.trim()) add("skipped", { step: step.id, reason });
-            setSkips(false);
-          }}
-        />
       ) : null}
       {strip.ready ? null : <Quiet>The set-up comes first.</Quiet>}
     </>

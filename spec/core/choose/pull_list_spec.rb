@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+RSpec.describe Sandbag::Choose::PullList do
+  def list(plain, route, **facts)
+    job = JobInMemory.new(sheet(plain))
+    job.add("ask", "route", {"route" => route})
+    facts.each { |question, value| job.add("ask", "intake", {"question" => question.to_s, "value" => value}) }
+    job.state.choose.pull_list
+  end
+
+  def lines(...)
+    list(...).lines.to_h { |line| [line.id, line] }
+  end
+
+  it "lays out a flush: fluid, hose and jar, nothing of a strip" do
+    flush = lines(twin_disc_plain, "flush")
+    expect(flush.keys).to include("fluid", "tool.clear_hose", "tool.nipple_spanner", "eye_shield", "cloth")
+    expect(flush.keys).not_to include("kit", "washers", "tray", "tool.internal_pliers", "tool.torque_wrench")
+    expect(flush.values.map(&:needed)).to all(be_falsey)
+  end
+
+  it "lays out nothing where nothing hydraulic is touched" do
+    %w[adjust_free_play switch_only].each { |route| expect(lines(twin_disc_plain, route)).to be_empty }
+  end
+
+  it "counts the washers of what is opened: three at a stacked banjo, all seven for new hoses, two at a slave" do
+    expect(lines(twin_disc_plain, "reseal_mc")["washers"]).to have_attributes(count: 3, detail: "Master outlet 3")
+    expect(lines(twin_disc_plain, "renew_hose")["washers"].count).to eq 7
+    expect(lines(clutch_plain, "renew_slave")["washers"].count).to eq 2
+  end
+
+  it "wants each hose by its length and kind" do
+    hoses = lines(twin_disc_plain, "renew_hose")
+    expect(hoses["hose.left_hose"]).to have_attributes(label: "Left hose", detail: "750 mm, braided", needed: true)
+    expect(hoses.keys).to include("hose.right_hose")
+  end
+
+  it "wants cutter and driver where a hose is re-ended, and an olive for a bicycle" do
+    expect(lines(bicycle_plain, "reend_hose").keys).to include("tool.hose_cutter", "tool.insert_driver", "olives")
+    expect(lines(bicycle_plain, "reend_hose")["olives"].count).to eq 1
+  end
+
+  it "wants the whole cylinder by the size that is on" do
+    expect(lines(twin_disc_plain, "renew_mc")["cylinder"]).to have_attributes(detail: "19 × 20 mm", needed: true)
+  end
+
+  it "asks for the driver with a hole only where a screw has a pin" do
+    plain = bicycle_plain
+    expect(lines(plain, "reseal_mc").keys).to include("tool.six_lobe")
+    expect(lines(plain, "reseal_mc", special_fastener: "pinned").keys).to include("tool.pinned_driver").and exclude_line("tool.six_lobe")
+  end
+
+  def exclude_line(id)
+    satisfy("leave out #{id}") { |ids| !ids.include?(id) }
+  end
+
+  it "has the protection of its kind: covers for paint, a bag for a bicycle's pads" do
+    expect(lines(twin_disc_plain, "reseal_mc").keys).to include("covers").and exclude_line("pads_out")
+    expect(lines(bicycle_plain, "reseal_mc").keys).to include("pads_out").and exclude_line("covers")
+  end
+
+  it "changes tools with the method" do
+    job = JobInMemory.new(sheet(bicycle_plain))
+    job.add("ask", "route", {"route" => "bleed"})
+    expect(job.state.choose.pull_list.find("tool.syringe_pair")).to be_nil
+    job.add("choose", "method", {"method" => "two_syringe"})
+    expect(job.state.choose.pull_list.find("tool.syringe_pair")).not_to be_nil
+    expect(refusal_at { job.add("choose", "method", {"method" => "hand_vacuum"}) }).to eq ["data/method"]
+  end
+
+  it "goes by groups, in the order things are laid out" do
+    groups = list(twin_disc_plain, "reseal_mc").lines.map(&:group)
+    expect(groups.uniq).to eq described_class::GROUPS
+    expect(groups.sort_by { |group| described_class::GROUPS.index(group) }).to eq groups
+  end
+
+  it "takes a water reading of glycol only" do
+    job = JobInMemory.new(sheet(bicycle_plain))
+    expect(problems { job.add("choose", "water", {"water" => 1}) }.first.message).to include("mineral")
+    brake = JobInMemory.new(sheet(twin_disc_plain))
+    brake.add("choose", "water", {"water" => "1,5"})
+    expect(brake.state.choose.water_reading).to eq 1.5
+    expect(refusal_at { brake.add("choose", "water", {"water" => 21}) }).to eq ["data/water"]
+  end
+end

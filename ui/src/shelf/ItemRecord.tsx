@@ -1,0 +1,62 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import type { ShelfItem } from "../app/api";
+import { movesQuery } from "../app/queries";
+import { Button } from "../kit/Button";
+import { EntryField } from "../kit/EntryField";
+import { whenSaid } from "../kit/format";
+import { moneyTyped } from "../kit/money";
+import { Quiet, Row } from "../kit/layout";
+import { Notice } from "../kit/Notice";
+import { useMoves } from "./useMoves";
+
+/** What a thing is called, where it lies and what it cost, to be put right; and all that happened to it. */
+export function ItemRecord({ item }: { item: ShelfItem }) {
+  const [shows, setShows] = useState(false);
+  if (!shows)
+    return (
+      <div>
+        <Button aria-label={`Record of ${item.name}`} onPress={() => setShows(true)}>
+          Record
+        </Button>
+      </div>
+    );
+  return <OpenRecord item={item} onClose={() => setShows(false)} />;
+}
+
+function OpenRecord({ item, onClose }: { item: ShelfItem; onClose: () => void }) {
+  const move = useMoves();
+  const moves = useQuery(movesQuery(item.id)).data?.items ?? [];
+  const describe = (data: Record<string, unknown>) => move.mutate({ item: item.id, kind: "described", data });
+  return (
+    <>
+      {move.isError ? <Notice tone="warn">{move.error.message}</Notice> : null}
+      <Row>
+        <EntryField label="Name" value={item.name} onFinish={(name) => describe({ name })} />
+        <EntryField label="Place" value={item.place ?? ""} onFinish={(place) => describe({ place })} />
+        <EntryField
+          label="Price"
+          inputMode="decimal"
+          value={item.price_minor === undefined ? "" : moneyTyped(item.price_minor)}
+          onFinish={(price) => describe({ price_minor: price })}
+        />
+      </Row>
+      <ul>
+        {moves.map((each) => (
+          <li key={each.id}>
+            <Quiet>{`${whenSaid(each.at)}: ${each.kind}${said(each.data)}`}</Quiet>
+          </li>
+        ))}
+      </ul>
+      <div>
+        <Button onPress={onClose}>Close the record</Button>
+      </div>
+    </>
+  );
+}
+
+/** The figures of a move, as short as they can be said. */
+function said(data: Record<string, unknown>): string {
+  const shown = ["count", "ml", "on", "reason", "name", "place"].filter((name) => data[name] !== undefined);
+  return shown.length > 0 ? ` ${shown.map((name) => String(data[name])).join(", ")}` : "";
+}
