@@ -6,12 +6,14 @@ import { EntryField } from "../kit/EntryField";
 import { Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { ReasonButton } from "../kit/ReasonButton";
+import { ItemRecord } from "./ItemRecord";
 import { useMoves } from "./useMoves";
 
 export function BottleActions({ item }: { item: ShelfItem }) {
   const move = useMoves();
   const units = useUnits();
   const [measures, setMeasures] = useState(false);
+  const [shows, setShows] = useState(false);
   const make = (kind: string, data: Record<string, unknown> = {}) =>
     move.mutate({ item: item.id, kind, data });
   return (
@@ -33,7 +35,11 @@ export function BottleActions({ item }: { item: ShelfItem }) {
           label="Thrown away because"
           onReason={(reason) => make("discarded", { reason })}
         />
+        <Button aria-label={`Record of ${item.name}`} onPress={() => setShows(!shows)}>
+          {shows ? "Close" : "Record"}
+        </Button>
       </Row>
+      {shows ? <ItemRecord item={item} /> : null}
       {measures ? (
         <EntryField
           key={item.amount}

@@ -5,7 +5,6 @@ import { BottleDrawing } from "../drawings/BottleDrawing";
 import { Panel, Quiet } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { BottleActions } from "./BottleActions";
-import { ItemRecord } from "./ItemRecord";
 import { Promised } from "./Promised";
 
 const List = styled.ul`
@@ -58,7 +57,6 @@ export function Bottles({ items, knowledge }: { items: ShelfItem[]; knowledge: K
               )}
               <Promised item={item} say={(amount) => units.say("volume", amount, 0)} />
               <BottleActions item={item} />
-              <ItemRecord item={item} />
             </Panel>
           </li>
         );

@@ -1,8 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import styled from "styled-components";
 import type { ShelfItem } from "../app/api";
 import { movesQuery } from "../app/queries";
-import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
 import { whenSaid } from "../kit/format";
 import { moneyTyped } from "../kit/money";
@@ -10,26 +9,20 @@ import { Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { useMoves } from "./useMoves";
 
+const Wide = styled.div`
+  grid-column: 1 / -1;
+  display: grid;
+  gap: 0.8rem;
+  padding: 0.6rem 0;
+`;
+
 /** What a thing is called, where it lies and what it cost, to be put right; and all that happened to it. */
 export function ItemRecord({ item }: { item: ShelfItem }) {
-  const [shows, setShows] = useState(false);
-  if (!shows)
-    return (
-      <div>
-        <Button aria-label={`Record of ${item.name}`} onPress={() => setShows(true)}>
-          Record
-        </Button>
-      </div>
-    );
-  return <OpenRecord item={item} onClose={() => setShows(false)} />;
-}
-
-function OpenRecord({ item, onClose }: { item: ShelfItem; onClose: () => void }) {
   const move = useMoves();
   const moves = useQuery(movesQuery(item.id)).data?.items ?? [];
   const describe = (data: Record<string, unknown>) => move.mutate({ item: item.id, kind: "described", data });
   return (
-    <>
+    <Wide>
       {move.isError ? <Notice tone="warn">{move.error.message}</Notice> : null}
       <Row>
         <EntryField label="Name" value={item.name} onFinish={(name) => describe({ name })} />
@@ -48,10 +41,7 @@ function OpenRecord({ item, onClose }: { item: ShelfItem; onClose: () => void })
           </li>
         ))}
       </ul>
-      <div>
-        <Button onPress={onClose}>Close the record</Button>
-      </div>
-    </>
+    </Wide>
   );
 }
 

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import styled from "styled-components";
 import { useQuery } from "@tanstack/react-query";
 import type { Knowledge, ShelfItem } from "../app/api";
@@ -48,6 +49,7 @@ export function Pieces({ items, knowledge }: { items: ShelfItem[]; knowledge: Kn
 function Piece({ item, knowledge }: { item: ShelfItem; knowledge: Knowledge }) {
   const move = useMoves();
   const units = useUnits();
+  const [shows, setShows] = useState(false);
   const currency = useQuery(shopQuery).data?.currency ?? "EUR";
   const make = (kind: string, data: Record<string, unknown>) => move.mutate({ item: item.id, kind, data });
   const price = item.price_minor === undefined ? undefined : money(item.price_minor, currency);
@@ -80,8 +82,11 @@ function Piece({ item, knowledge }: { item: ShelfItem; knowledge: Knowledge }) {
           label="Thrown away because"
           onReason={(reason) => make("discarded", { reason })}
         />
-        <ItemRecord item={item} />
+        <Button aria-label={`Record of ${item.name}`} onPress={() => setShows(!shows)}>
+          {shows ? "Close" : "Record"}
+        </Button>
       </Row>
+      {shows ? <ItemRecord item={item} /> : null}
     </Item>
   );
 }

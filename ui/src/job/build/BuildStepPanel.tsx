@@ -5,6 +5,7 @@ import { Headline, Quiet, Row } from "../../kit/layout";
 import { SignedList } from "../../kit/SignedList";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { useEntries } from "../useEntries";
+import { UndoButton } from "../UndoButton";
 import { useUndo } from "../useUndo";
 import { FacingQuestion } from "./FacingQuestion";
 
@@ -55,11 +56,7 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
       <>
         <Headline>All of it is in.</Headline>
         <Quiet>{`${done} steps. Now the pot, the tray and the checks.`}</Quiet>
-        {isOpen && undo ? (
-          <div>
-            <Button hotkey="U" onPress={undo.take}>{`Undo: ${undo.word}`}</Button>
-          </div>
-        ) : null}
+        <div>{isOpen ? <UndoButton undo={undo} /> : null}</div>
       </>
     );
   return (
@@ -81,7 +78,7 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
           <Button tone="act" hotkey="Space" isDisabled={!isReady} onPress={put}>
             In
           </Button>
-          {undo ? <Button hotkey="U" onPress={undo.take}>{`Undo: ${undo.word}`}</Button> : null}
+          <UndoButton undo={undo} />
         </Row>
       ) : null}
       {step.notes.length > 0 ? (

@@ -6,6 +6,7 @@ import { ReasonButton } from "../../kit/ReasonButton";
 import { Sign } from "../../kit/Mark";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { useEntries } from "../useEntries";
+import { UndoButton } from "../UndoButton";
 import { useUndo } from "../useUndo";
 import { Stepper } from "../Stepper";
 
@@ -60,11 +61,7 @@ export function StepPanel({ job, strip, isOpen }: Props) {
       <>
         <Headline>All of it is out.</Headline>
         <Quiet>{`${done} steps, ${strip.pieces} pieces.`}</Quiet>
-        {isOpen && undo ? (
-          <div>
-            <Button hotkey="U" onPress={undo.take}>{`Undo: ${undo.word}`}</Button>
-          </div>
-        ) : null}
+        <div>{isOpen ? <UndoButton undo={undo} /> : null}</div>
       </>
     );
   return (
@@ -109,7 +106,7 @@ export function StepPanel({ job, strip, isOpen }: Props) {
             isDisabled={!isReady}
             onReason={(reason) => add("skipped", { step: step.id, reason })}
           />
-          {undo ? <Button hotkey="U" onPress={undo.take}>{`Undo: ${undo.word}`}</Button> : null}
+          <UndoButton undo={undo} />
         </Row>
       ) : null}
       {strip.ready ? null : <Quiet>The set-up comes first.</Quiet>}
