@@ -147,6 +147,7 @@ module App
     # The job keeps the circuit as it was; the machine's record takes what was changed.
     def close(job, circuit, state, entry)
       @store.jobs.close(job[:id], at: entry.at, sheet: circuit[:sheet])
+      supplies(state).stale.each { |pulled| @shelf.release(job[:id], state.journal.find(pulled[:entry]), entry) if pulled[:item] }
       @shelf.use_up(job[:id], entry)
       sheet = state.sheet
       sheet = sheet.change(sheet.parts_of("fluid").first["id"], "changed_on", entry.at[0, 10], "measured") if state.stages.key?("bleed")

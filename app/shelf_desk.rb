@@ -35,7 +35,7 @@ module App
     # Gives back what an entry that is taken back was promised.
     def release(job_id, pulled, entry)
       return unless stock.find(pulled.data["item"])&.promised(job_id)&.positive?
-      add({id: "#{entry.id}.released", item: pulled.data["item"], kind: "released", data: {"job" => job_id, "count" => pulled.data["count"]}, at: entry.at, by: BY})
+      add({id: "#{entry.id}.#{pulled.id}", item: pulled.data["item"], kind: "released", data: {"job" => job_id, "count" => pulled.data["count"]}, at: entry.at, by: BY})
     end
 
     # Takes off the shelf what a signed job was promised.

@@ -68,6 +68,34 @@ RSpec.describe App::ShelfApi, :api do
     expect(ask(:get, "/shelf")["items"].first).to include("amount" => 0.0, "reserved" => {})
   end
 
+  # Every entry of a bleed from findings to signature.
+  def finished(brake)
+    job = JobInMemory.new(brake).bled
+    job.read_lever(air_ml: 0.01)
+    job.add("feel", "hold", {"creep" => 0.4})
+    job.confirm("leak", "level", "caps", "function")
+    job.add("close", "signed", {"name" => "R. Tarn"})
+    job.entries
+  end
+
+  it "uses up at signing what the job still needs, and gives back what its route has left behind" do
+    shelve("a")
+    ask(:post, "/shelf/moves", {id: "b-in", item: "b", kind: "added", data: {kind: "bottle", name: "Bottle", fields: {fluid: "dot4", size: 1000}}})
+    brake = sheet(twin_disc_plain).change("master", "bore", 14, "part_marking").change("master", "spring", "fitted", "measured")
+    add_circuit("one", brake.to_h)
+    ready_job("j", "one")
+    entry("j", "choose", "pulled", {line: "kit", item: "a"})
+    entry("j", "choose", "pulled", {line: "fluid", item: "b"})
+    entry("j", "ask", "route", {route: "bleed"})
+    expect(ask(:get, "/jobs/j/supplies")["stale"].map { |pulled| pulled["line"] }).to eq ["kit"]
+    finished(brake).each { |each| entry("j", each.stage, each.kind, each.data) }
+    expect(ask(:get, "/jobs/j")["signed"]).to be true
+    kit, bottle = ask(:get, "/shelf")["items"]
+    expect(kit).to include("amount" => 1.0, "reserved" => {})
+    expect(bottle).to include("reserved" => {}, "opened_on" => "2026-03-14")
+    expect(bottle["amount"]).to be < 1000
+  end
+
   it "promises one job's kit to no other" do
     shelve("a")
     %w[one two].each do |id|

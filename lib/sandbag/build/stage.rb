@@ -14,6 +14,7 @@ module Sandbag
       def initialize(entries, choose, strip, measure)
         @entries = entries
         @strip = strip
+        @measure = measure
         @family = choose.cylinder&.family
         @fitted = of("step").map { |entry| entry.data["step"] }
         @facings = Facings.new(of("facing").to_h { |entry| entry.data.values_at("part", "faces") })
@@ -51,6 +52,7 @@ module Sandbag
       def waits_for
         return if done?
         return "parts to build with" if @strip.tray.cells.empty?
+        return "a verdict under Measure" unless @measure.done?
         return "#{step.label.downcase.sub(/ (out|off)\b/, "")}: back in" if step
         return reckoning.says unless reckoning.zero?
         checks.find { |check| !check[:pass] }&.fetch(:label)&.downcase
@@ -62,7 +64,7 @@ module Sandbag
         reckoning.says if step.nil? && !reckoning.zero? && steps.any?
       end
 
-      # Refuses a step out of its order, one whose parts have not all been faced rightly, a lubricant the fluid or the rubber
+      # Refuses a step before Measure has its verdict, out of its order, or one whose parts have not all been faced rightly, a lubricant the fluid or the rubber
       # does not bear, and counts that cannot be.
       def admit(entry)
         data = entry.data
@@ -139,6 +141,7 @@ module Sandbag
       end
 
       def admit_step(id)
+        raise Refusal.at("data/step", "not yet: #{@measure.waits_for}", "a settled verdict under Measure first") unless @measure.done?
         raise Refusal.at("data/step", "“#{id}” is no step of this build", steps.map(&:id).join(", ")) unless steps.any? { |each| each.id == id }
         raise Refusal.at("data/step", "#{id.tr("_", " ")} does not come now", step ? step.id : "nothing: all of it is in") unless step && step.id == id
         wrong = facings.wrong(present(step))

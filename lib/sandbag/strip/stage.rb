@@ -13,6 +13,7 @@ module Sandbag
       def initialize(entries, choose)
         @entries = entries
         @work = choose.work
+        @wanting = choose.wanting
         @setup = Setup.new(of("setup").to_h { |entry| [entry.data["item"], entry.data] }, choose.sheet)
         @skipped = of("skipped").to_h { |entry| entry.data.values_at("step", "reason") }
         @taken = of("step").map { |entry| entry.data["step"] }
@@ -60,8 +61,14 @@ module Sandbag
         setup.missing.empty? && step.nil?
       end
 
+      # Nothing is opened before bench and machine are ready.
+      def ready?
+        @wanting.empty? && setup.missing.empty?
+      end
+
       def waits_for
         return if done?
+        return "on the bench: #{@wanting.first.label.downcase}" if @wanting.any?
         return "set-up: #{setup.missing.first["label"].downcase}" if setup.missing.any?
         next_said = step.label.downcase
         open.empty? ? next_said : "#{next_said}; open to the air: #{open.join(", ")}. Cover it"
@@ -71,7 +78,7 @@ module Sandbag
         "The piston does not come: the cylinder is renewed." if given_up?
       end
 
-      # Refuses a step out of its order or before the set-up, a count no such part has, a rung nobody knows.
+      # Refuses a step out of its order, before the set-up, or before kit and tools lie on the bench, a count no such part has, a rung nobody knows.
       def admit(entry)
         data = entry.data
         case entry.kind
@@ -82,7 +89,7 @@ module Sandbag
       end
 
       def to_h
-        {setup: setup.to_h, ready: setup.missing.empty?, steps: work.steps.map { |each| step_view(each) }, current: step&.id,
+        {setup: setup.to_h, ready: ready?, steps: work.steps.map { |each| step_view(each) }, current: step&.id,
          tray: tray.cells.map { |cell| {number: cell.number, part: cell.part.id, label: cell.part.label, out: cell.out, expected: cell.part.quantity, renewed: cell.part.renewed?} },
          pieces: tray.pieces, open: open, lever_locked: lever_locked?, ladder: ladder, never: Knowledge.table("never_advised").select { |row| row["at"].include?("stuck") }.map { |row| row["text"] },
          construction: work.construction&.label, section: Section.new(work, done_steps).to_h, recent: @entries.last(RECENT).map { |entry| {id: entry.id, kind: entry.kind} }}.compact
@@ -118,11 +125,17 @@ module Sandbag
       end
 
       def admit_step(id)
-        raise Refusal.at("data/step", "not yet: #{setup.missing.map { |row| row["label"].downcase }.join(", ")}", "the set-up first") if setup.missing.any?
+        refuse_unready
         found = work.steps.find { |each| each.id == id }
         raise Refusal.at("data/step", "“#{id}” is no step of this strip", work.steps.map(&:id).join(", ")) unless found
         raise Refusal.at("data/step", "#{found.label.downcase} is done", step&.id || "nothing: all of it is out") if passed?(found)
         raise Refusal.at("data/step", "#{found.label.downcase} comes after #{step.label.downcase}", "#{step.id}, or skip it with a reason") unless found == step
+      end
+
+      def refuse_unready
+        return if ready?
+        raise Refusal.at("data/step", "not on the bench: #{@wanting.map { |line| line.label.downcase }.join(", ")}", "the pull list under Choose first") if @wanting.any?
+        raise Refusal.at("data/step", "not yet: #{setup.missing.map { |row| row["label"].downcase }.join(", ")}", "the set-up first")
       end
 
       def admit_count(data)

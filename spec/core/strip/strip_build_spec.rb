@@ -18,7 +18,7 @@ RSpec.describe "Strip and Build" do
         job = job_on(construction).set_up.strip_all
         stripped = job.state.strip.done_steps.map(&:id)
         expect(job.state.build.steps.map(&:id)).to eq(stripped.reverse & job.state.build.steps.map(&:id))
-        out = job.state.strip.tray
+        out = job.passed.state.strip.tray
         expect(out.pieces).to eq out.cells.sum(&:out)
         job.build_all
         expect(job.state.build.reckoning.leftovers).to be_empty
@@ -52,6 +52,21 @@ RSpec.describe "Strip and Build" do
     job.add("strip", "step", {"step" => first})
     expect(refusal_at { job.add("strip", "step", {"step" => first}) }).to eq ["data/step"]
     expect(refusal_at { job.add("strip", "step", {"step" => "dance"}) }).to eq ["data/step"]
+  end
+
+  it "opens nothing before kit and tools lie on the bench" do
+    bare = JobInMemory.new(circuit_with("bar_radial"))
+    bare.add("ask", "route", {"route" => "reseal_mc"})
+    bare.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
+    bare.set_up
+    expect(bare.state.strip).not_to be_ready
+    expect(problems { bare.add("strip", "step", {"step" => "lid_screws"}) }.first.message).to start_with "not on the bench: seal kit, "
+  end
+
+  it "builds nothing before Measure has its verdict" do
+    job.set_up.strip_all
+    job.face(job.state.build.step)
+    expect(problems { job.add("build", "step", {"step" => job.state.build.step.id}) }.first.message).to start_with "not yet: still to look at"
   end
 
   it "lets a step be skipped with a reason, and a blocked line of the set-up be passed with one" do
@@ -128,7 +143,7 @@ RSpec.describe "Strip and Build" do
   end
 
   describe "building" do
-    before { job.set_up.strip_all }
+    before { job.set_up.strip_all.passed }
 
     def up_to(step)
       until job.state.build.step.id == step

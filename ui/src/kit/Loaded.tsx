@@ -5,15 +5,14 @@ import { Notice } from "./Notice";
 
 interface Props<Data> {
   query: UseQueryResult<Data>;
+  /** Stands inside a page, which has its frame already. */
+  isPart?: boolean;
   children: (data: Data) => ReactNode;
 }
 
 /** A query's data; or, until there is any, what is happening. Old data stays on show while a newer answer fails. */
-export function Loaded<Data>({ query, children }: Props<Data>) {
+export function Loaded<Data>({ query, isPart = false, children }: Props<Data>) {
   if (query.data !== undefined) return <>{children(query.data)}</>;
-  return (
-    <Page>
-      {query.isError ? <Notice tone="stop">{query.error.message}</Notice> : <Quiet>Fetching…</Quiet>}
-    </Page>
-  );
+  const said = query.isError ? <Notice tone="stop">{query.error.message}</Notice> : <Quiet>Fetching…</Quiet>;
+  return isPart ? said : <Page>{said}</Page>;
 }

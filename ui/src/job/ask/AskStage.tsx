@@ -33,7 +33,7 @@ export function AskStage({ job }: { job: Job }) {
   const isOpen = !job.signed;
   const find = (finding: string, value: string) => add("finding", { finding, value });
   return (
-    <Loaded query={knowledge}>
+    <Loaded query={knowledge} isPart>
       {(tables) => (
         <>
           <RedFlags

@@ -1,7 +1,9 @@
+import { Link } from "react-router";
 import styled from "styled-components";
 import type { Build, BuildPart, Job } from "../../app/api";
 import { Button } from "../../kit/Button";
 import { Headline, Quiet, Row } from "../../kit/layout";
+import { Notice } from "../../kit/Notice";
 import { SignedList } from "../../kit/SignedList";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { useEntries } from "../useEntries";
@@ -31,7 +33,8 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
   const undo = useUndo(job, "build", build.recent);
   const step = build.steps.find((each) => each.id === build.current);
   const asked = step?.parts.find((part) => part.question && !part.right);
-  const isReady = isOpen && step !== undefined && asked === undefined;
+  const isMeasured = job.stages.find((stage) => stage.id === "measure")?.status === "done";
+  const isReady = isOpen && isMeasured && step !== undefined && asked === undefined;
   const put = () => {
     if (step) add("step", { step: step.id });
   };
@@ -73,6 +76,12 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
           />
         ))}
       </Parts>
+      {isMeasured ? null : (
+        <Notice tone="warn">
+          {"Measure has no verdict yet. "}
+          <Link to={`/jobs/${job.id}/measure`}>Reuse or renew?</Link>
+        </Notice>
+      )}
       {isOpen ? (
         <Row $gap={1}>
           <Button tone="act" hotkey="Space" isDisabled={!isReady} onPress={put}>

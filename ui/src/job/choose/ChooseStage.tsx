@@ -36,7 +36,7 @@ export function ChooseStage({ job }: { job: Job }) {
   const supplies = useQuery(suppliesQuery(job.id));
   const isOpen = !job.signed && !job.stop;
   return (
-    <Loaded query={supplies}>
+    <Loaded query={supplies} isPart>
       {(data) => (
         <>
           {job.choose?.size_first ? <JobSizer job={job} isOpen={isOpen} /> : null}

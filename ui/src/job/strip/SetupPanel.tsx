@@ -38,7 +38,9 @@ const Line = styled.li<{ $done: boolean }>`
 
 /** Protection, attitude and marks; what blocks the first step comes with its own button. */
 export function SetupPanel({ job, strip, isOpen }: Props) {
-  const [shows, setShows] = useState(!strip.ready);
+  const [chosen, setChosen] = useState<boolean | undefined>();
+  const hasBegun = strip.steps.some((step) => step.status === "done");
+  const shows = chosen ?? !(hasBegun || strip.setup.every((row) => row.value !== undefined));
   const blocking = strip.setup.filter((row) => row.word === "block" && row.value === undefined);
   return (
     <Panel>
@@ -47,13 +49,13 @@ export function SetupPanel({ job, strip, isOpen }: Props) {
         {blocking.length > 0 ? (
           <Mark kind="warn">{`${blocking.length} before the first step`}</Mark>
         ) : (
-          <Mark kind="good">Ready to strip</Mark>
+          <Mark kind="good">Set up</Mark>
         )}
-        {strip.ready ? (
-          <Button onPress={() => setShows(!shows)}>{shows ? "Hide the set-up" : "Show the set-up"}</Button>
-        ) : null}
+        {blocking.length > 0 ? null : (
+          <Button onPress={() => setChosen(!shows)}>{shows ? "Hide the set-up" : "Show the set-up"}</Button>
+        )}
       </Row>
-      {shows || !strip.ready ? (
+      {shows || blocking.length > 0 ? (
         <Lines>
           {strip.setup.map((row) => (
             <SetupLine key={row.id} job={job} row={row} isOpen={isOpen} />

@@ -109,7 +109,7 @@ export function StepPanel({ job, strip, isOpen }: Props) {
           <UndoButton undo={undo} />
         </Row>
       ) : null}
-      {strip.ready ? null : <Quiet>The set-up comes first.</Quiet>}
+      {strip.ready ? null : <Quiet>Bench and set-up come first.</Quiet>}
     </>
   );
 }

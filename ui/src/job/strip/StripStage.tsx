@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import type { Job } from "../../app/api";
 import { SectionDrawing } from "../../drawings/SectionDrawing";
 import { TrayDrawing } from "../../drawings/TrayDrawing";
@@ -22,9 +23,16 @@ export function StripStage({ job }: { job: Job }) {
   const strip = job.strip;
   if (!strip) return null;
   const isOpen = !job.signed && !job.stop;
+  const wanting = job.choose?.wanting.length ?? 0;
   return (
     <>
       {strip.lever_locked && isOpen ? <OpenToTheAir strip={strip} /> : null}
+      {isOpen && wanting > 0 ? (
+        <Notice tone="warn">
+          {`${wanting} ${wanting === 1 ? "thing is" : "things are"} not on the bench yet, and nothing is opened without. `}
+          <Link to={`/jobs/${job.id}/choose`}>To the pull list</Link>
+        </Notice>
+      ) : null}
       <SetupPanel job={job} strip={strip} isOpen={isOpen} />
       <Split $left="1.05fr">
         <Panel>
