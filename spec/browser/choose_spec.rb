@@ -37,6 +37,28 @@ RSpec.describe "Choose and Shelf", :browser do
     expect(api("/shelf")["items"].find { |item| item["id"] == "washers-10" }["reserved"]).to be_empty
   end
 
+  def on_the_bench
+    api("/jobs/job-scooter")["choose"]["pulled"].map { |pulled| pulled["line"] }
+  end
+
+  it "takes what needs no thought with one tap, and leaves parts and missing tools to be looked at" do
+    open_page "/jobs/job-scooter/choose"
+    lines = api("/jobs/job-scooter/supplies")["lines"].group_by { |line| line["group"] }
+    before = on_the_bench
+    consumables = session.find("h3", text: "Consumables").ancestor("section")
+    consumables.click_button "Tick the other #{lines["consumables"].size}"
+    expect(consumables).to have_css("[aria-checked=true]", count: lines["consumables"].size).and have_no_button("Tick the other", exact: false)
+    tools = session.find("h3", text: "Tools").ancestor("section")
+    tools.click_button "Tick the other", exact: false
+    missing = lines["tools"].select { |line| line["short"].positive? }
+    expect(missing).not_to be_empty
+    expect(tools).to have_no_button("Tick the other", exact: false)
+    missing.each { |line| expect(ticked?(line["label"])).to be false }
+    expect(session.find("h3", text: "Parts").ancestor("section")).to have_no_button("Tick the other", exact: false)
+    sure = (lines["tools"] - missing).reject { |line| line["needed"] }
+    expect(on_the_bench).to match_array before | (lines["consumables"] + sure).map { |line| line["id"] }
+  end
+
   it "says no in the other tab when the last one is gone, and keeps what was typed" do
     open_page "/jobs/job-scooter/choose"
     first = session.find("li", text: "Scooter kit, 1/2")

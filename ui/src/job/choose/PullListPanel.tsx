@@ -16,6 +16,8 @@ interface Props {
 }
 
 const GROUPS = ["parts", "fluid", "consumables", "tools", "protection"] as const;
+/** Groups in which each line wants a thought of its own. */
+const WEIGHED: readonly string[] = ["parts", "fluid"];
 const GROUP_NAMES = {
   parts: "Parts",
   fluid: "Fluid",
@@ -94,6 +96,7 @@ export function PullListPanel({ job, supplies, isOpen }: Props) {
             {lines.map((line) => (
               <Line key={line.id} job={job} line={line} supplies={supplies} isOpen={isOpen} />
             ))}
+            {isOpen && !WEIGHED.includes(group) ? <Rest job={job} lines={lines} supplies={supplies} /> : null}
           </section>
         );
       })}
@@ -108,6 +111,24 @@ export function PullListPanel({ job, supplies, isOpen }: Props) {
       </Row>
     </Panel>
   );
+}
+
+/** One tap for the lines of a group that need no thought: nothing to weigh up, nothing to buy. */
+function Rest({ job, lines, supplies }: { job: Job; lines: PullLine[]; supplies: Supplies }) {
+  const { add } = useEntries(job, "choose");
+  const rest = lines.filter((line) => !isDone(line) && !line.needed && line.short === 0);
+  const sure = rest.filter((line) => !bestOption(line, supplies)?.doubt);
+  if (sure.length < 2) return null;
+  return (
+    <TextButton type="button" onClick={() => sure.forEach((line) => add("pulled", pull(line, supplies)))}>
+      {`Tick the other ${sure.length}`}
+    </TextButton>
+  );
+}
+
+function pull(line: PullLine, supplies: Supplies) {
+  const option = bestOption(line, supplies);
+  return { line: line.id, ...(option ? { item: option.item } : {}) };
 }
 
 /** Pulled for a route the job has left. */
@@ -155,7 +176,7 @@ function Line({
     if (done) return line.pulled.forEach((pulled) => undo(pulled.entry));
     const option = bestOption(line, supplies);
     if (option?.doubt) return setAsksFor(option);
-    add("pulled", { line: line.id, ...(option ? { item: option.item } : {}) });
+    add("pulled", pull(line, supplies));
   };
   return (
     <>

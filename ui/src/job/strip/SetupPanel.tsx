@@ -42,6 +42,15 @@ export function SetupPanel({ job, strip, isOpen }: Props) {
   const hasBegun = strip.steps.some((step) => step.status === "done");
   const shows = chosen ?? !(hasBegun || strip.setup.every((row) => row.value !== undefined));
   const blocking = strip.setup.filter((row) => row.word === "block" && row.value === undefined);
+  if (!shows && blocking.length === 0)
+    return (
+      <Row $gap={1}>
+        <Mark kind="good">Set up</Mark>
+        <TextButton type="button" onClick={() => setChosen(true)}>
+          Show the set-up
+        </TextButton>
+      </Row>
+    );
   return (
     <Panel>
       <Row>
@@ -49,19 +58,17 @@ export function SetupPanel({ job, strip, isOpen }: Props) {
         {blocking.length > 0 ? (
           <Mark kind="warn">{`${blocking.length} before the first step`}</Mark>
         ) : (
-          <Mark kind="good">Set up</Mark>
-        )}
-        {blocking.length > 0 ? null : (
-          <Button onPress={() => setChosen(!shows)}>{shows ? "Hide the set-up" : "Show the set-up"}</Button>
+          <>
+            <Mark kind="good">Set up</Mark>
+            <Button onPress={() => setChosen(false)}>Hide the set-up</Button>
+          </>
         )}
       </Row>
-      {shows || blocking.length > 0 ? (
-        <Lines>
-          {strip.setup.map((row) => (
-            <SetupLine key={row.id} job={job} row={row} isOpen={isOpen} />
-          ))}
-        </Lines>
-      ) : null}
+      <Lines>
+        {strip.setup.map((row) => (
+          <SetupLine key={row.id} job={job} row={row} isOpen={isOpen} />
+        ))}
+      </Lines>
     </Panel>
   );
 }
