@@ -6,7 +6,8 @@ module App
     get "/knowledge" do
       json 200, {
         findings: Sandbag::Knowledge.table("findings"), routes: Sandbag::Knowledge.table("routes"),
-        fluids: Sandbag::Knowledge.table("fluids"), colours: Sandbag::Knowledge.table("fluid_colours"),
+        fluids: Sandbag::Knowledge.table("fluids").map { |row| {**row, "takes" => Sandbag::Choose::FluidChoice.allowed(row["id"]).map { |fluid| fluid["id"] }} },
+        colours: Sandbag::Knowledge.table("fluid_colours"),
         machine_kinds: Sandbag::Knowledge.table("machine_kinds"), ratio_bands: Sandbag::Knowledge.table("ratio_bands"),
         templates: Sandbag::Knowledge.table("circuit_templates").map { |row| row.slice("id", "label", "kind", "note") },
         waits: Sandbag::Knowledge.table("waits"), prices: Sandbag::Knowledge.table("prices"),

@@ -32,7 +32,7 @@ module App
     def section(group, lines)
       @pdf.move_down 12
       @pdf.text group.capitalize, size: 12, style: :bold
-      rows = lines.map { |line| [line[:pulled].any? ? TICKED : OPEN, line[:label], line[:detail].to_s, amount(line), state(line)] }
+      rows = lines.map { |line| [line[:done] ? TICKED : OPEN, line[:label], line[:detail].to_s, amount(line), state(line)] }
       @pdf.table(rows, width: @pdf.bounds.width, column_widths: {0 => 22, 1 => 150, 3 => 55, 4 => 130},
         cell_style: {borders: [:bottom], border_color: Paper::RULE, border_width: 0.5, padding: ROW_PADDING, size: 9}) do |table|
         table.column(2).text_color = Paper::PALE

@@ -53,7 +53,7 @@ RSpec.describe App::JobsApi, :api do
     found = entry("job", "choose", "fluid", {"fluid" => "mineral", "stamped" => "dot4"})
     expect(last_response.status).to eq 422
     expect(last_response.media_type).to eq "application/problem+json"
-    expect(found["errors"].first).to include("pointer" => "data/fluid", "accepted" => "dot4, iso6, dot51, iso7")
+    expect(found["errors"].first).to include("pointer" => "data/fluid", "accepted" => "DOT 4 glycol, ISO class 6 glycol, DOT 5.1 glycol, ISO class 7 glycol")
     expect(ask(:get, "/jobs/job/entries")["items"]).to be_empty
   end
 

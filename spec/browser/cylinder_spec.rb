@@ -1,10 +1,13 @@
 # frozen_string_literal: true
 
 require_relative "helper"
+require_relative "cylinder_work"
 require "tmpdir"
 require "vips"
 
 RSpec.describe "A cylinder taken apart", :browser do
+  include CylinderWorkByHand
+
   def post(path, body)
     answer = Net::HTTP.post(URI("#{served.url}/api#{path}"), JSON.generate(body), "content-type" => "application/json")
     raise answer.body unless answer.is_a?(Net::HTTPSuccess)
@@ -22,62 +25,6 @@ RSpec.describe "A cylinder taken apart", :browser do
     enter("choose", "fluid", {fluid: fluid, stamped: fluid})
     api("/jobs/walk")["choose"]["wanting"].each { |line| enter("choose", "pulled", {line: line, reason: "bought for this job"}) }
     open_page "/jobs/walk/strip"
-  end
-
-  def set_up
-    expect(session).to have_button("Out and counted", disabled: true).or have_button("Done", disabled: true)
-    api("/jobs/walk")["strip"]["setup"].reject { |row| row["values"] }.each { |row| session.click_button "#{row["label"]}: Done" }
-    expect(session).to have_no_content("before the first step")
-  end
-
-  def strip_by_space
-    until session.has_content?("All of it is out.", wait: 0)
-      step = session.find("[data-figure='step']").text
-      press :space
-      expect(session).to have_no_css("[data-figure='step']", text: step, exact_text: true)
-    end
-  end
-
-  def look_over(**odd)
-    api("/jobs/walk")["measure"]["inspection"].each do |look|
-      expect(session).to have_css("p", text: look["label"], exact_text: true)
-      values = look["values"].keys
-      press((values.index(odd[look["id"].to_sym]) || 0).succ.to_s)
-      expect(session).to have_css("button[type=button]", text: look["label"])
-    end
-  end
-
-  def gauge(bore:, piston:)
-    Sandbag::Knowledge.table("gauge_places").each do |row|
-      session.fill_in row["label"], exact: true, with: "#{(row["part"] == "bore") ? bore : piston}\n"
-      expect(session).to have_no_field(row["label"], exact: true)
-    end
-  end
-
-  # Which way each part faces, by the construction's own data.
-  def right_key(construction, part)
-    holder = [Sandbag::Strip::Construction.find(construction), *Sandbag::Strip::Construction.groups].find { |each| each.part(part) }
-    %w[inward up as_found].include?(holder.part(part)["way"]["faces"]) ? "1" : "2"
-  end
-
-  def asked(build)
-    build["steps"].find { |step| step["id"] == build["current"] }["parts"].find { |part| part["question"] && !part["right"] }
-  end
-
-  def build_by_keys(construction)
-    while (step = api("/jobs/walk")["build"]["current"])
-      while (part = asked(api("/jobs/walk")["build"]))
-        yield part if block_given?
-        press right_key(construction, part["id"])
-        expect(session).to have_no_css(%([role=group][aria-label*="#{part["question"]}"]))
-      end
-      press :space
-      until_api { api("/jobs/walk")["build"]["current"] != step }
-    end
-  end
-
-  def until_api
-    session.document.synchronize(8, errors: [RuntimeError]) { yield || raise("not yet") }
   end
 
   it "walks a bicycle lever from set-up to tray zero, with a lip the wrong way and a part missing" do
@@ -121,10 +68,8 @@ RSpec.describe "A cylinder taken apart", :browser do
     wanted = api("/jobs/walk")["build"]["scrap_wanted"]
     session.fill_in "Old pieces in the scrap pot (#{wanted} belong in it)", with: "#{wanted - 1}\n"
     expect(session).to have_content("One is missing, or an old part went back in.")
-    session.fill_in "Old pieces in the scrap pot (#{wanted} belong in it)", with: "#{wanted}\n"
+    finish_build
     expect(session).to have_content("It adds up")
-    api("/jobs/walk")["build"]["checks"].each { |check| session.click_button "#{check["label"]}: passed" }
-    expect(session).to have_link("Go on to Bleed")
     expect(browser_faults).to be_empty
   end
 
@@ -155,10 +100,7 @@ RSpec.describe "A cylinder taken apart", :browser do
     expect(session).to have_css("[role=status]", text: "Reuse")
     session.click_link "Go on to Build"
     build_by_keys("bar_radial")
-    wanted = api("/jobs/walk")["build"]["scrap_wanted"]
-    session.fill_in "Old pieces in the scrap pot (#{wanted} belong in it)", with: "#{wanted}\n"
-    api("/jobs/walk")["build"]["checks"].each { |check| session.click_button "#{check["label"]}: passed" }
-    expect(session).to have_link("Go on to Bleed")
+    finish_build
     expect(api("/jobs/walk")["stages"].find { |stage| stage["id"] == "build" }["status"]).to eq "done"
   end
 

@@ -115,7 +115,7 @@ RSpec.describe "Without a server", :browser do
       press :space, :space
     end
     press :space
-    session.document.synchronize(8, errors: [RuntimeError]) { api("/jobs/job-tourer-front")["bleed"]["total_strokes"] == before + 3 || raise("on the way") }
+    until_api { api("/jobs/job-tourer-front")["bleed"]["total_strokes"] == before + 3 }
     session.refresh
     expect(session).to have_css("[data-figure='strokes']", text: "10")
   end

@@ -51,6 +51,11 @@ module AtTheBench
     session.driver.browser.logs.get(:browser).map(&:message).reject { |message| message.include?("net::ERR_CONNECTION_REFUSED") }
   end
 
+  # Until the server's answers make the block true.
+  def until_api
+    session.document.synchronize(8, errors: [RuntimeError]) { yield || raise("not yet") }
+  end
+
   def api(path)
     JSON.parse(Net::HTTP.get(URI("#{served.url}/api#{path}")))
   end

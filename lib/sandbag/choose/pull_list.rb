@@ -31,8 +31,18 @@ module Sandbag
         parts + fluid + things("consumables") + tool_lines + things("protection")
       end
 
+      # @return [Line, nil] a line of the list, or part.<kit item> for a part that may have to be bought apart
       def find(id)
-        lines.find { |line| line.id == id }
+        lines.find { |line| line.id == id } || (apart(id.delete_prefix("part.")) if id.start_with?("part."))
+      end
+
+      # A part of the construction that a kit may lack.
+      # @param part [String] id of kit_items.yml
+      # @return [Line, nil]
+      def apart(part, count: 1, detail: nil)
+        return unless @work.strips? && @work.construction.part(part)
+        item = Knowledge.find("kit_items", part)
+        item && Line.new(id: "part.#{part}", group: "parts", label: item["label"], detail: detail, count: count)
       end
 
       private

@@ -24,7 +24,7 @@ module Sandbag
         @pulled = entries.select { |entry| entry.kind == "pulled" }.freeze
         @sheet = sheet_with_choices
         @work = Strip::Work.new(@sheet, ask.route&.fetch("id"), switch: ask.switch?)
-        @wanting = pull_list.lines.select { |line| line.needed && !pulled?(line.id) }.freeze
+        @wanting = pull_list.lines.select { |line| line.needed && !on_bench?(line) }.freeze
         freeze
       end
 
@@ -68,8 +68,11 @@ module Sandbag
         PullList.new(sheet, route: route, work: @work, tools: tools, need_ml: handles_fluid ? need_ml : nil)
       end
 
-      def pulled?(line_id)
-        pulled.any? { |entry| entry.data["line"] == line_id }
+      # What has no count of its own is the whole of its line.
+      # @param line [PullList::Line]
+      def on_bench?(line)
+        counts = pulled.select { |entry| entry.data["line"] == line.id }.map { |entry| entry.data["count"] }
+        counts.any?(&:nil?) || (counts.any? && counts.sum >= line.count)
       end
 
       def done?
@@ -110,7 +113,7 @@ module Sandbag
 
       def to_h
         {cylinder: @cylinder, cylinder_wanted: cylinder_wanted?, size_first: SIZED_ROUTES.include?(@ask.route&.fetch("id")), fluid: fluid, stamped: stamped, method: bleed_method["id"], water: water_reading,
-         allowed_fluids: allowed_fluids, need: need, wanting: wanting.map(&:id), pulled: pulled.map { |entry| {entry: entry.id, **entry.data.transform_keys(&:to_sym)} }}.compact
+         need: need, wanting: wanting.map(&:id), pulled: pulled.map { |entry| {entry: entry.id, **entry.data.transform_keys(&:to_sym)} }}.compact
       end
 
       private
@@ -121,10 +124,6 @@ module Sandbag
 
       def need
         FluidNeed.of(Bleed::Plan.new(sheet, opened: @ask.opened?), drained: @ask.opened?, method: bleed_method)
-      end
-
-      def allowed_fluids
-        (stamped == "unknown") ? [] : FluidChoice.allowed(stamped).map { |fluid| fluid["id"] }
       end
 
       def sheet_with_choices
@@ -142,7 +141,7 @@ module Sandbag
       def admit_fluid(data)
         refusal = FluidChoice.refusal(data["fluid"], data["stamped"], abs: @fitted.abs?)
         return unless refusal
-        raise Refusal.at("data/fluid", refusal, FluidChoice.allowed(data["stamped"]).map { |fluid| fluid["id"] }.join(", "))
+        raise Refusal.at("data/fluid", refusal, FluidChoice.allowed(data["stamped"]).map { |fluid| fluid["label"] }.join(", "))
       end
 
       def admit_cylinder(data)
@@ -168,6 +167,7 @@ module Sandbag
       def admit_pulled(data)
         line = pull_list.find(data["line"])
         raise Refusal.at("data/line", "“#{data["line"]}” is not on the pull list", pull_list.lines.map(&:id).join(", ")) unless line
+        raise Refusal.at("data/line", "#{line.label} is on the bench already", "another line") if on_bench?(line)
         raise Refusal.at("data/instead", "the trade accepts nothing in place of #{line.label.downcase}", "the thing itself") if data["instead"] && line.instead.nil?
         return unless line.id == "kit" && data["item"].nil? && data["reason"].nil?
         raise Refusal.at("data/item", "which kit?", "one from the shelf; or, bought for this job, a reason that says how it was compared with the old parts")

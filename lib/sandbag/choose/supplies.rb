@@ -131,7 +131,7 @@ module Sandbag
         pulled = pulled_of(line.id).map { |entry| pulled_view(entry) }
         options = options_of(line)
         {id: line.id, group: line.group, label: line.label, detail: line.detail, count: line.count, unit: (line.kind == "bottle") ? "mL" : "", needed: line.needed || false,
-         instead: line.instead && instead_view(line.instead), options: options, pulled: pulled, short: short(line, options, pulled)}
+         instead: line.instead && instead_view(line.instead), options: options, pulled: pulled, done: @choose.on_bench?(line), short: short(line, options, pulled)}
       end
 
       def instead_view(instead)
@@ -148,10 +148,9 @@ module Sandbag
         match = kit_in_hand
         return [] unless match
         match.lacks.reject { |lack| lack[:rule] == "supplied" || lack[:part] == "crush_washer" }.map do |lack|
-          id = "part.#{lack[:part]}"
-          pulled = pulled_of(id).map { |entry| pulled_view(entry) }
-          {id: id, group: "parts", label: lack[:label], detail: (lack[:rule] == "must") ? "not in the kit, renewed in any case" : "not in the kit; only if the old one fails",
-           count: lack[:count], unit: "", needed: false, options: [], pulled: pulled, short: (lack[:rule] == "must" && pulled.empty?) ? lack[:count] : 0}
+          must = lack[:rule] == "must"
+          line = line_view(@choose.pull_list.apart(lack[:part], count: lack[:count], detail: must ? "not in the kit, renewed in any case" : "not in the kit; only if the old one fails"))
+          {**line, short: (must && !line[:done]) ? lack[:count] : 0}
         end
       end
 
@@ -181,7 +180,6 @@ module Sandbag
       def count_of(line, item)
         return 1 unless RESERVED.include?(item.kind)
         wanted = line.count - pulled_count(line.id)
-        raise Refusal.at("data/line", "#{line.label} is on the bench already", "another line") unless wanted.positive?
         bottle = bottles&.to_h&.fetch(:picked)&.find { |each| each[:item] == item.id } if item.bottle?
         if bottle
           bottle[:ml]

@@ -29,6 +29,22 @@ RSpec.describe Sandbag::Choose::PullList do
     expect(lines(clutch_plain, "renew_slave")["washers"].count).to eq 2
   end
 
+  it "knows a part that a kit may lack by its own line, and no other part" do
+    reseal = list(twin_disc_plain, "reseal_mc")
+    expect(reseal.find("part.boot")).to have_attributes(label: "Dust boot", count: 1)
+    expect(%w[part.split_pin part.dragon boot].map { |id| reseal.find(id) }).to all(be_nil)
+    expect(list(twin_disc_plain, "flush").find("part.boot")).to be_nil
+  end
+
+  it "takes each thing once: what lies on the bench is not laid there again" do
+    job = JobInMemory.new(sheet(twin_disc_plain))
+    job.add("ask", "route", {"route" => "reseal_mc"})
+    %w[cloth tool.tweezers part.boot].each do |line|
+      expect { job.add("choose", "pulled", {"line" => line}) }.to change { job.state.choose.on_bench?(job.state.choose.pull_list.find(line)) }.from(false).to(true)
+      expect(problems { job.add("choose", "pulled", {"line" => line}) }.first).to have_attributes(pointer: "data/line", message: a_string_ending_with("on the bench already"))
+    end
+  end
+
   it "wants each hose by its length and kind" do
     hoses = lines(twin_disc_plain, "renew_hose")
     expect(hoses["hose.left_hose"]).to have_attributes(label: "Left hose", detail: "750 mm, braided", needed: true)

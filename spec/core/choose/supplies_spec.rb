@@ -99,6 +99,29 @@ RSpec.describe Sandbag::Choose::Supplies do
     expect(bought).not_to include("Piston")
   end
 
+  it "ticks a part that was bought apart, and takes it off the buy list" do
+    reseal
+    job.add("choose", "pulled", {"line" => "part.boot", "reason" => "came with the post"})
+    shelf = supplies(added_kit(contents: ShelfThings::KIT.except("boot", "piston")))
+    expect(line(shelf, "part.boot")).to include(short: 0, done: true)
+    expect(shelf.buy.map { |each| each[:label] }).not_to include("Dust boot")
+    expect(shelf.stale).to be_empty
+  end
+
+  it "fills a line from two bottles, and calls it done at the last drop" do
+    reseal
+    shelf = supplies(added_bottle("a", size: 60), added_bottle("b", size: 500))
+    need = line(shelf, "fluid")[:count]
+    counts = %w[a b].map do |item|
+      taken = supplies(added_bottle("a", size: 60), added_bottle("b", size: 500)).admit(pull("fluid", item))
+      expect(line(shelf, "fluid")[:done]).to be false
+      job.add("choose", "pulled", taken.data)
+      taken.data["count"]
+    end
+    expect(counts).to eq [60, need - 60]
+    expect(line(supplies, "fluid")).to include(done: true)
+  end
+
   it "takes fluid of the chosen class only, and an old bottle only for a named reason" do
     reseal
     shelf = supplies(added_bottle, added_bottle("other", fluid: "dot51"), added_bottle("stale", use_by: "2026-01-01"))

@@ -1,7 +1,10 @@
-import { QueryClient } from "@tanstack/react-query";
+import { QueryClient, notifyManager } from "@tanstack/react-query";
 import { Refused } from "./api";
 import { Outbox } from "./outbox";
 import { jobQuery } from "./queries";
+
+// an entry leaves the outbox and the count that holds it comes in before the next key: no figure steps back in between
+notifyManager.setScheduler(queueMicrotask);
 
 /** What the server said last. Asked again when the page is looked at again; a refusal is final. */
 export const queryClient = new QueryClient({

@@ -51,18 +51,35 @@ export function JobHead({ job, stage }: { job: Job; stage: Stage }) {
   );
 }
 
+/** Stays in sight however far down the page the entry was made. */
+const InView = styled.div`
+  display: grid;
+  gap: 0.5rem;
+  position: sticky;
+  top: 0.75rem;
+  z-index: 2;
+  > div {
+    box-shadow: 0 0.4rem 1.2rem rgb(0 0 0 / 25%);
+  }
+`;
+
 /** What the server would not have: kept, with the reason, until the mechanic has read it. */
 function RefusedEntries({ jobId }: { jobId: string }) {
   const outbox = useOutbox();
   const refused = useOutboxState().refused.filter((parcel) => parcel.jobId === jobId);
-  return refused.map((parcel) => (
-    <Notice key={parcel.entry.id} tone="warn" live>
-      <Row>
-        <span>
-          <strong>Not taken down:</strong> {parcel.refused}
-        </span>
-        <Button onPress={() => outbox.discard(parcel.entry.id)}>Understood</Button>
-      </Row>
-    </Notice>
-  ));
+  if (refused.length === 0) return null;
+  return (
+    <InView>
+      {refused.map((parcel) => (
+        <Notice key={parcel.entry.id} tone="warn" live>
+          <Row>
+            <span>
+              <strong>Not taken down:</strong> {parcel.refused}
+            </span>
+            <Button onPress={() => outbox.discard(parcel.entry.id)}>Understood</Button>
+          </Row>
+        </Notice>
+      ))}
+    </InView>
+  );
 }

@@ -23,7 +23,7 @@ export function FluidPanel({ job, supplies, isOpen }: Props) {
   const [read, setRead] = useState<string>();
   if (!data || !choose) return null;
   const stamped = read ?? (choose.stamped === "unknown" ? undefined : choose.stamped);
-  const family = data.fluids.find((fluid) => fluid.id === stamped)?.family;
+  const takes = data.fluids.find((fluid) => fluid.id === stamped)?.takes ?? [];
   const isSettled = stamped === choose.stamped;
   const barred = isSettled ? supplies.fluids.filter((fluid) => !fluid.allowed) : [];
   return (
@@ -43,7 +43,7 @@ export function FluidPanel({ job, supplies, isOpen }: Props) {
           label="Fluid that goes in"
           hint="Sealed and fresh. A higher class of the same family may go in if the service information does not forbid it."
           options={data.fluids
-            .filter((fluid) => fluid.family === family)
+            .filter((fluid) => takes.includes(fluid.id))
             .map(({ id, label }) => ({ id, label }))}
           value={isSettled ? choose.fluid : undefined}
           onChange={(fluid) => add("fluid", { fluid, stamped })}

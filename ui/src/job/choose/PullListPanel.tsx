@@ -1,13 +1,9 @@
-import { useState } from "react";
-import styled from "styled-components";
-import type { Job, PullLine, Supplies } from "../../app/api";
-import { useUnits } from "../../app/useUnits";
-import { EntryField } from "../../kit/EntryField";
+import type { Job, Supplies } from "../../app/api";
 import { Big, Panel, Quiet, Row, TextButton, TextLink } from "../../kit/layout";
-import { Sign } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
 import { useEntries } from "../useEntries";
-import { bestOption } from "./bestOption";
+import { PullListLine } from "./PullListLine";
+import { TickTheRest } from "./TickTheRest";
 
 interface Props {
   job: Job;
@@ -26,48 +22,9 @@ const GROUP_NAMES = {
   protection: "Protection",
 } as const;
 
-const Tick = styled.button<{ $done: boolean }>`
-  display: grid;
-  grid-template-columns: 1.9rem minmax(0, 1fr) auto;
-  gap: 0.7rem;
-  align-items: center;
-  width: 100%;
-  min-height: 3rem;
-  padding: 0.35rem 0.4rem;
-  border: 0;
-  border-top: 1px solid ${(p) => p.theme.line};
-  background: none;
-  color: inherit;
-  text-align: left;
-  cursor: pointer;
-  &:disabled {
-    cursor: default;
-  }
-  > i {
-    display: grid;
-    place-items: center;
-    width: 1.9rem;
-    height: 1.9rem;
-    border: 2.5px solid ${(p) => (p.$done ? p.theme.good : p.theme.quiet)};
-    border-radius: 0.35rem;
-    background: ${(p) => (p.$done ? p.theme.goodSoft : "transparent")};
-    color: ${(p) => p.theme.good};
-  }
-  small {
-    display: block;
-    color: ${(p) => p.theme.quiet};
-    font-size: 0.92rem;
-  }
-  em {
-    font-style: normal;
-    font-weight: 650;
-    color: ${(p) => p.theme.warn};
-  }
-`;
-
 /** Everything that lies on the bench before the first screw is turned; a tick takes it off the shelf. */
 export function PullListPanel({ job, supplies, isOpen }: Props) {
-  const done = supplies.lines.filter(isDone).length;
+  const done = supplies.lines.filter((line) => line.done).length;
   if (supplies.lines.length === 0)
     return (
       <Panel>
@@ -94,9 +51,11 @@ export function PullListPanel({ job, supplies, isOpen }: Props) {
           <section key={group}>
             <h3>{GROUP_NAMES[group]}</h3>
             {lines.map((line) => (
-              <Line key={line.id} job={job} line={line} supplies={supplies} isOpen={isOpen} />
+              <PullListLine key={line.id} job={job} line={line} supplies={supplies} isOpen={isOpen} />
             ))}
-            {isOpen && !WEIGHED.includes(group) ? <Rest job={job} lines={lines} supplies={supplies} /> : null}
+            {isOpen && !WEIGHED.includes(group) ? (
+              <TickTheRest job={job} lines={lines} supplies={supplies} />
+            ) : null}
           </section>
         );
       })}
@@ -111,24 +70,6 @@ export function PullListPanel({ job, supplies, isOpen }: Props) {
       </Row>
     </Panel>
   );
-}
-
-/** One tap for the lines of a group that need no thought: nothing to weigh up, nothing to buy. */
-function Rest({ job, lines, supplies }: { job: Job; lines: PullLine[]; supplies: Supplies }) {
-  const { add } = useEntries(job, "choose");
-  const rest = lines.filter((line) => !isDone(line) && !line.needed && line.short === 0);
-  const sure = rest.filter((line) => !bestOption(line, supplies)?.doubt);
-  if (sure.length < 2) return null;
-  return (
-    <TextButton type="button" onClick={() => sure.forEach((line) => add("pulled", pull(line, supplies)))}>
-      {`Tick the other ${sure.length}`}
-    </TextButton>
-  );
-}
-
-function pull(line: PullLine, supplies: Supplies) {
-  const option = bestOption(line, supplies);
-  return { line: line.id, ...(option ? { item: option.item } : {}) };
 }
 
 /** Pulled for a route the job has left. */
@@ -149,83 +90,4 @@ function Stale({ job, supplies, isOpen }: Props) {
       ))}
     </Notice>
   );
-}
-
-function isDone(line: PullLine): boolean {
-  const amount = line.pulled.reduce((sum, pulled) => sum + (pulled.count ?? line.count), 0);
-  return line.pulled.length > 0 && amount >= line.count - 0.5;
-}
-
-function Line({
-  job,
-  line,
-  supplies,
-  isOpen,
-}: {
-  job: Job;
-  line: PullLine;
-  supplies: Supplies;
-  isOpen: boolean;
-}) {
-  const { add, undo } = useEntries(job, "choose");
-  const units = useUnits();
-  const [asksFor, setAsksFor] = useState<PullLine["options"][number]>();
-  const done = isDone(line);
-  const amount = line.unit === "mL" ? units.say("volume", line.count, 0) : String(line.count);
-  const tick = () => {
-    if (done) return line.pulled.forEach((pulled) => undo(pulled.entry));
-    const option = bestOption(line, supplies);
-    if (option?.doubt) return setAsksFor(option);
-    add("pulled", pull(line, supplies));
-  };
-  return (
-    <>
-      <Tick
-        type="button"
-        role="checkbox"
-        aria-checked={done}
-        aria-label={line.label}
-        $done={done}
-        disabled={!isOpen || (line.id === "kit" && !done && !bestOption(line, supplies))}
-        onClick={tick}
-      >
-        <i>{done ? <Sign kind="good" size={20} /> : null}</i>
-        <span>
-          {line.label}
-          {line.needed && !done ? <em> needed before anything is opened</em> : null}
-          <small>{state(line, done)}</small>
-        </span>
-        <b>{line.count > 1 ? amount : ""}</b>
-      </Tick>
-      {asksFor ? (
-        <EntryField
-          label={`${asksFor.name}: ${asksFor.doubt ?? ""}. Why it may be used`}
-          value=""
-          onFinish={(reason) => {
-            setAsksFor(undefined);
-            if (reason.trim()) add("pulled", { line: line.id, item: asksFor.item, reason });
-          }}
-        />
-      ) : null}
-      {line.instead && !done && isOpen ? (
-        <TextButton type="button" onClick={() => add("pulled", { line: line.id, instead: true })}>
-          {`Use ${line.instead.label.toLowerCase()}: ${line.instead.risk}`}
-        </TextButton>
-      ) : null}
-    </>
-  );
-}
-
-function state(line: PullLine, done: boolean): string {
-  if (line.pulled.length > 0) {
-    const names = line.pulled.map(
-      (pulled) => pulled.name ?? (pulled.instead ? "substitute" : (pulled.reason ?? "on hand")),
-    );
-    return `${done ? "On the bench" : "So far"}: ${names.join(", ")}`;
-  }
-  if (line.short > 0)
-    return `${Math.ceil(line.short)}${line.unit ? ` ${line.unit}` : ""} to buy: ${line.detail ?? "none on the shelf"}`;
-  const option = line.options.find((each) => !each.wrong && each.free > 0);
-  const where = option ? `${option.name}${option.place ? `, ${option.place}` : ""}` : undefined;
-  return [where, line.detail].filter(Boolean).join(" · ");
 }

@@ -36,6 +36,12 @@ const Line = styled.li<{ $done: boolean }>`
   }
 `;
 
+const Said = styled.div`
+  display: grid;
+  gap: 0.3rem;
+  justify-items: start;
+`;
+
 /** Protection, attitude and marks; what blocks the first step comes with its own button. */
 export function SetupPanel({ job, strip, isOpen }: Props) {
   const [chosen, setChosen] = useState<boolean | undefined>();
@@ -81,7 +87,7 @@ function SetupLine({ job, row, isOpen }: { job: Job; row: SetupRow; isOpen: bool
   return (
     <Line $done={done}>
       <Sign kind={done ? "good" : row.word === "block" ? "warn" : "quiet"} size={22} />
-      <div>
+      <Said>
         <strong>{row.label}</strong>
         <Quiet>{row.detail}</Quiet>
         {row.warning ? <Notice tone="warn">{row.warning}</Notice> : null}
@@ -112,7 +118,7 @@ function SetupLine({ job, row, isOpen }: { job: Job; row: SetupRow; isOpen: bool
             onFinish={(reason) => reason.trim() && add("setup", { item: row.id, value: "passed", reason })}
           />
         ) : null}
-      </div>
+      </Said>
     </Line>
   );
 }

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+# Set-up, Strip, Measure and Build on the page that is open, as a mechanic with one hand free goes through them.
+module CylinderWorkByHand
+  def job_now
+    api("/jobs/#{session.current_path.split("/")[2]}")
+  end
+
+  def set_up
+    expect(session).to have_button("Out and counted", disabled: true).or have_button("Done", disabled: true)
+    job_now["strip"]["setup"].reject { |row| row["values"] }.each { |row| session.click_button "#{row["label"]}: Done" }
+    expect(session).to have_no_content("before the first step")
+  end
+
+  def strip_by_space
+    until session.has_content?("All of it is out.", wait: 0)
+      step = session.find("[data-figure='step']").text
+      press :space
+      expect(session).to have_no_css("[data-figure='step']", text: step, exact_text: true)
+    end
+  end
+
+  def look_over(**odd)
+    job_now["measure"]["inspection"].each do |look|
+      expect(session).to have_css("p", text: look["label"], exact_text: true)
+      values = look["values"].keys
+      press((values.index(odd[look["id"].to_sym]) || 0).succ.to_s)
+      expect(session).to have_css("button[type=button]", text: look["label"])
+    end
+  end
+
+  def gauge(bore:, piston:)
+    Sandbag::Knowledge.table("gauge_places").each do |row|
+      session.fill_in row["label"], exact: true, with: "#{(row["part"] == "bore") ? bore : piston}\n"
+      expect(session).to have_no_field(row["label"], exact: true)
+    end
+  end
+
+  # Which way each part faces, by the construction's own data.
+  def right_key(construction, part)
+    holder = [Sandbag::Strip::Construction.find(construction), *Sandbag::Strip::Construction.groups].find { |each| each.part(part) }
+    %w[inward up as_found].include?(holder.part(part)["way"]["faces"]) ? "1" : "2"
+  end
+
+  def asked(build)
+    build["steps"].find { |step| step["id"] == build["current"] }["parts"].find { |part| part["question"] && !part["right"] }
+  end
+
+  def build_by_keys(construction)
+    while (step = job_now["build"]["current"])
+      while (part = asked(job_now["build"]))
+        yield part if block_given?
+        press right_key(construction, part["id"])
+        expect(session).to have_no_css(%([role=group][aria-label*="#{part["question"]}"]))
+      end
+      press :space
+      until_api { job_now["build"]["current"] != step }
+    end
+  end
+
+  # Scrap counted, every check passed.
+  def finish_build
+    wanted = job_now["build"]["scrap_wanted"]
+    session.fill_in "Old pieces in the scrap pot (#{wanted} belong in it)", with: "#{wanted}\n"
+    job_now["build"]["checks"].each { |check| session.click_button "#{check["label"]}: passed" }
+    expect(session).to have_link("Go on to Bleed")
+  end
+end
