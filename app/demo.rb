@@ -62,7 +62,7 @@ module App
       index = -1
       add = lambda do |stage, kind, data|
         index += 1
-        @desk.add(job["id"], {id: "#{job["id"]}-#{index}", stage: stage, kind: kind, data: data, at: (opened + 30 * index).utc.iso8601(3), by: BY, corrects: nil})
+        @desk.write(job["id"], {id: "#{job["id"]}-#{index}", stage: stage, kind: kind, data: data, at: (opened + 30 * index).utc.iso8601(3), by: BY, corrects: nil})
       end
       job["entries"].each do |entry|
         next add.call(*entry) if entry.is_a?(Array)

@@ -26,8 +26,13 @@ module App
 
     # @return [Array(Hash, Boolean)] the job's view, and whether the entry is new
     def add(job_id, given)
-      fresh = @store.transaction { take_down(@store.jobs.find(job_id), given) }
+      fresh = write(job_id, given)
       [view(job_id), fresh]
+    end
+
+    # @return [Boolean] false when the entry was there already
+    def write(job_id, given)
+      @store.transaction { take_down(@store.jobs.find(job_id), given) }
     end
 
     def view(id)
@@ -103,7 +108,6 @@ module App
        opened_at: job[:opened_at], closed_at: job[:closed_at]}.compact
     end
 
-    # @return [Boolean] false when the entry was there already
     def take_down(job, given)
       known = @store.journals.find(given[:id])
       return same?(known, job, given) if known
