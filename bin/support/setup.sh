@@ -21,7 +21,7 @@ debian() {
 }
 
 setup_gems() {
-  debian build-essential ruby-dev libsqlite3-dev libyaml-dev libffi-dev libvips42
+  debian build-essential ruby-dev libsqlite3-dev libyaml-dev libffi-dev libxml2-dev libxslt1-dev libvips42
   command -v bundle >/dev/null || debian ruby-bundler
   [ "$root/var/gems.done" -nt "$root/Gemfile.lock" ] && return
   say "gems"

@@ -90,20 +90,6 @@ RSpec.describe "A cylinder taken apart", :browser do
     expect(api("/jobs/walk")["waits_for"]).to include("a cylinder")
   end
 
-  it "walks the same master through Build when its bore passes" do
-    ready_to_strip("ridgeline-front", "dot4")
-    set_up
-    strip_by_space
-    session.click_link "Go on to Measure"
-    look_over
-    gauge(bore: "19.020", piston: "18.960")
-    expect(session).to have_css("[role=status]", text: "Reuse")
-    session.click_link "Go on to Build"
-    build_by_keys("bar_radial")
-    finish_build
-    expect(api("/jobs/walk")["stages"].find { |stage| stage["id"] == "build" }["status"]).to eq "done"
-  end
-
   it "leaves a figure at the limit to the mechanic, with the simulated gauge at hand" do
     open_page "/jobs/job-sledge/measure"
     expect(session).to have_css("[role=status]", text: "Too close to call")

@@ -78,6 +78,7 @@ RSpec.describe "A whole job", :browser do
     session.click_link "Go on to Build"
     build_by_keys("bar_radial")
     finish_build
+    expect(job_now["stages"].find { |stage| stage["id"] == "build" }["status"]).to eq "done"
     session.click_link "Go on to Bleed"
 
     # Bleed, Feel, Close

@@ -56,7 +56,7 @@ module Sandbag
 
       def left_of(cell)
         return 0 if @binned.include?(cell.part.id)
-        @fitted.include?(cell.part.id) ? @kept_out.fetch(cell.part.id, 0) : cell.out
+        @fitted.include?(cell.part.id) ? [@kept_out.fetch(cell.part.id, 0), cell.out].min : cell.out
       end
 
       def cell_view(cell)

@@ -11,7 +11,8 @@ module Sandbag
       def initialize(entries, job)
         @entries = entries
         @job = job
-        @gates = Knowledge.table("gates").select { |row| applies?(row) }.map { |row| gate_view(row) }.freeze
+        worked_out = computed
+        @gates = Knowledge.table("gates").select { |row| applies?(row) }.map { |row| gate_view(row, worked_out) }.freeze
         freeze
       end
 
@@ -57,6 +58,7 @@ module Sandbag
         row["stage"].nil? || @job.stages.key?(row["stage"])
       end
 
+      # @return [Hash{String => Array(Boolean, String)}] gate => met, and why not
       def computed
         {
           "stop" => [@job.stop.nil?, @job.stop],
@@ -69,8 +71,8 @@ module Sandbag
         }
       end
 
-      def gate_view(row)
-        met, why = computed.fetch(row["id"]) { [confirmed?(row["id"]), nil] }
+      def gate_view(row, worked_out)
+        met, why = worked_out.fetch(row["id"]) { [confirmed?(row["id"]), nil] }
         {id: row["id"], label: row["label"], detail: row["detail"], settled: row["settled"], met: met, why: why,
          caution: row["caution"] && Knowledge.find("cautions", row["caution"])["text"]}.compact
       end
