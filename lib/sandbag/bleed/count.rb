@@ -44,10 +44,6 @@ module Sandbag
         points[current_id]
       end
 
-      def started?
-        total_strokes.positive?
-      end
-
       # Every point ran clean since the port was last uncovered.
       def finished?
         points.values.all?(&:done)

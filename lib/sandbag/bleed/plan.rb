@@ -40,10 +40,6 @@ module Sandbag
         (usable_ml / stroke_ml).floor
       end
 
-      def point(id)
-        points.find { |point| point.id == id }
-      end
-
       def to_h
         {stroke_ml: stroke_ml, usable_ml: usable_ml, strokes_per_top_up: strokes_per_top_up, strokes_to_uncover: strokes_to_uncover,
          total_ml: points.sum(&:flush_ml), points: points.map(&:to_h)}

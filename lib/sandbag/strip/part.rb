@@ -30,10 +30,6 @@ module Sandbag
       def stays?
         once == "stays"
       end
-
-      def to_h
-        {id: id, label: label, quantity: quantity, least: least, most: most, once: once, feature: feature, faces: faces, lube: lube, check: check}.compact
-      end
     end
   end
 end

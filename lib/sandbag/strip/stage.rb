@@ -47,11 +47,6 @@ module Sandbag
         tray.out(part_id).positive?
       end
 
-      # @return [Array<Job::Entry>] photos, oldest first
-      def photos
-        of("photo")
-      end
-
       # The last rung of the ladder was reached: the piston does not come.
       def given_up?
         of("tried").any? { |entry| entry.data["method"] == Knowledge.table("stuck_ladder").last["id"] }

@@ -131,6 +131,16 @@ RSpec.describe Sandbag::Choose::Supplies do
     expect(refusal_at { shelf.admit(pull("fluid", "stale")) }).to eq ["data/reason"]
   end
 
+  it "finds a tool by what it is, and takes no other in its place" do
+    reseal
+    tool = ->(id, kind) { move(id, "added", {"kind" => "tool", "name" => id, "fields" => {"tool" => kind}}) }
+    shelf = supplies(tool["bent", "internal_pliers"], tool["mike", "micrometer"], added_bottle)
+    expect(line(shelf, "tool.internal_pliers")[:options]).to eq [{item: "bent", name: "bent", free: 1.0}]
+    expect(shelf.admit(pull("tool.internal_pliers", "bent")).data["count"]).to eq 1
+    expect(problems { shelf.admit(pull("tool.internal_pliers", "mike")) }.first.message).to include("it is not Internal circlip pliers")
+    expect(problems { shelf.admit(pull("tool.internal_pliers", "bottle")) }.first.message).to include("it is a bottle, not a tool")
+  end
+
   it "never lets a syringe cross over" do
     reseal
     syringe = ->(family) { move(family, "added", {"kind" => "syringe", "name" => family, "fields" => {"family" => family, "tool" => "syringe"}}) }

@@ -57,6 +57,13 @@ RSpec.describe Sandbag::Measure::Stage do
     job.state.measure.to_h[:judgements].to_h { |each| [each[:id], each.values_at(:value_mm, :verdict)] }
   end
 
+  it "refuses a look that is not taken here, and a finding it does not have" do
+    expect(refusal_at { job.add("measure", "finding", {"check" => "bore", "value" => "shiny"}) }).to eq ["data/value"]
+    elsewhere = (Sandbag::Knowledge.table("inspections").map { |row| row["id"] } - job.state.measure.inspection.looks.map { |look| look.row["id"] }).first
+    refused = problems { job.add("measure", "finding", {"check" => elsewhere, "value" => "sound"}) }.first
+    expect(refused).to have_attributes(pointer: "data/check", message: a_string_including("not looked at here"), accepted: a_string_including("bore, mouth"))
+  end
+
   it "asks for every look and every reading, and reuses what passes" do
     expect(verdict.id).to eq "open"
     job.look_over.gauge(bore: 14.020, piston: 13.970)

@@ -37,6 +37,23 @@ RSpec.describe Sandbag::Shelf::Stock do
     end
   end
 
+  it "is described anew, field by field, and keeps its amount and its promises" do
+    promised = [added_kit(count: 2), move("kit", "reserved", {"job" => "j", "count" => 1})]
+    item = stock_of(*promised, move("kit", "described", {"name" => "Kit, re-bagged", "place" => "Drawer 9", "fields" => {"bore" => "9/16"}})).find("kit")
+    expect(item).to have_attributes(name: "Kit, re-bagged", place: "Drawer 9", amount: 2, free: 1)
+    expect(item.fields["bore"]).to be_within(1e-9).of(14.2875)
+    expect(item.fields).to include("construction" => "bar_axial_circlip", "contents" => a_hash_including("boot"))
+  end
+
+  it "refuses a description its kind of thing does not have, and words where a bore belongs" do
+    stock = stock_of(added_kit, added_bottle)
+    {"kit" => {"bore" => "wide"}, "bottle" => {"size" => -5}}.each do |item, fields|
+      expect(refusal_at { stock.admit(move(item, "described", {"fields" => fields})) }).to eq ["data/fields/#{fields.keys.first}"]
+    end
+    expect(refusal_at { stock.admit(move("bottle", "described", {"fields" => {"bore" => 14}})) }).to eq ["data/fields/bore"]
+    expect(refusal_at { stock.admit(move("kit", "described", {"fields" => {"contents" => "all of it"}})) }).to eq ["data/fields/contents"]
+  end
+
   it "refuses to count away or throw away what is promised" do
     stock = stock_of(added_kit(count: 2), move("kit", "reserved", {"job" => "j", "count" => 2}))
     expect(refusal_at { stock.admit(move("kit", "counted", {"count" => 1})) }).to eq ["data"]

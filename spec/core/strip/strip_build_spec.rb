@@ -145,6 +145,11 @@ RSpec.describe "Strip and Build" do
   describe "building" do
     before { job.set_up.strip_all.passed }
 
+    it "checks nothing that did not come out" do
+      refused = problems { job.add("build", "check", {"check" => "rod", "pass" => true}) }.first
+      expect(refused).to have_attributes(pointer: "data/check", message: a_string_including("not checked here"), accepted: a_string_including("slide"))
+    end
+
     def up_to(step)
       until job.state.build.step.id == step
         job.face(job.state.build.step)

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+RSpec.describe Sandbag::Circuit::Summary do
+  def summary(sheet)
+    described_class.new(sheet).to_h
+  end
+
+  it "says how much air stays in a cavity whose port is not at the top" do
+    tilted = changed(twin_disc_plain, "left_caliper", port_angle: 40, cavity_radius: 17, cavity_depth: 20)
+    pocket = Sandbag::Hydraulics::PortPocket.volume_ml(17, 20, 40)
+    expect(summary(tilted)[:pockets]).to eq [{part: "left_caliper", angle_deg: 40, air_ml: pocket}]
+    expect(pocket).to be > 0
+    expect(summary(sheet(twin_disc_plain))[:pockets]).to be_empty
+  end
+
+  it "traps more air the further the port has turned away from the top" do
+    for_all(angle: 1.0..80.0, more: 1.0..9.0) do |angle:, more:|
+      volumes = [angle, angle + more].map { |each| Sandbag::Hydraulics::PortPocket.volume_ml(17, 20, each) }
+      expect(volumes).to eq volumes.sort
+    end
+  end
+end
