@@ -32,6 +32,7 @@ RSpec.describe "A whole job", :browser do
 
     # Bleed
     expect(session).to have_css("[data-figure='to-go']", text: "10")
+    expect(session).to have_content("152 mL of fluid belong on the bench before the first stroke.")
     [10, 9].each { |strokes| bleed_point(strokes) }
     feel_and_sign
 
@@ -64,7 +65,7 @@ RSpec.describe "A whole job", :browser do
       session.click_button "Tick the other", exact: false, match: :first
       expect(session).to have_button("Tick the other", exact: false, count: groups - 1)
     end
-    ["Self-locking pivot nut", "Fluid", *job_now["choose"]["wanting"].map { |line| Sandbag::Knowledge.find("tools", line.delete_prefix("tool."))["label"] }].each { |line| tick line }
+    ["Self-locking pivot nut", "Fluid", *wanted_tools].each { |line| tick line }
     expect(session.find("[role=checkbox][aria-label='Fluid']")).to have_content("On the bench: DOT 4, bottle A, DOT 4, bottle C")
     session.click_link "Go on to Strip"
 
@@ -86,6 +87,11 @@ RSpec.describe "A whole job", :browser do
     feel_and_sign "Cylinder or hose work finished"
     expect(api("/shelf")["items"].find { |item| item["id"] == "kit-radial-19" }).to include("amount" => 0.0, "reserved" => {})
     expect(browser_faults).to be_empty
+  end
+
+  # Labels of the tools that nothing is opened without, and that are not on the bench.
+  def wanted_tools
+    job_now["choose"]["wanting"].filter_map { |line| Sandbag::Knowledge.find("tools", line.delete_prefix("tool."))&.fetch("label") }
   end
 
   def tick(line)
@@ -123,6 +129,7 @@ RSpec.describe "A whole job", :browser do
       press :space
       expect(session).to have_css("[data-figure='strokes']", text: (count + 1).to_s)
     end
+    expect(session).to have_no_content("on the bench before the first stroke")
     press "t", "c", "c", "c", "c"
     expect(session).to have_css("[role=radio][aria-checked=true], label[data-selected]", text: "As fresh")
     expect(session).to have_button("Point finished", disabled: false)

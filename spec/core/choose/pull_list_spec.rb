@@ -29,6 +29,18 @@ RSpec.describe Sandbag::Choose::PullList do
     expect(lines(clutch_plain, "renew_slave")["washers"].count).to eq 2
   end
 
+  it "opens no cylinder without the fluid that goes back in, and says of every bleed whether it lies there" do
+    expect(lines(twin_disc_plain, "reseal_mc")["fluid"].needed).to be true
+    job = JobInMemory.new(sheet(twin_disc_plain))
+    expect(job.state.choose.fluid_ready?).to be true
+    job.add("ask", "route", {"route" => "bleed"})
+    expect(job.state.choose.fluid_ready?).to be false
+    job.add("choose", "pulled", {"line" => "fluid", "reason" => "two sealed bottles"})
+    expect(job.state.choose.fluid_ready?).to be true
+    job.add("ask", "route", {"route" => "adjust_free_play"})
+    expect(job.state.choose.fluid_ready?).to be true
+  end
+
   it "knows a part that a kit may lack by its own line, and no other part" do
     reseal = list(twin_disc_plain, "reseal_mc")
     expect(reseal.find("part.boot")).to have_attributes(label: "Dust boot", count: 1)

@@ -56,12 +56,14 @@ RSpec.describe Sandbag::Choose::Supplies do
 
   it "is not finished until what is needed lies on the bench, or its substitute" do
     reseal
-    expect(job.state.choose.wanting.map(&:id)).to include("kit", "tool.internal_pliers", "tool.bore_gauge", "tool.micrometer")
+    expect(job.state.choose.wanting.map(&:id)).to include("kit", "fluid", "tool.internal_pliers", "tool.bore_gauge", "tool.micrometer")
     expect(job.state.waits_for).to start_with "on the bench: seal kit"
     job.add("choose", "pulled", {"line" => "kit", "reason" => "bought, same as the old parts"})
     job.add("choose", "pulled", {"line" => "tool.internal_pliers"})
     job.add("choose", "pulled", {"line" => "tool.bore_gauge", "instead" => true})
     job.add("choose", "pulled", {"line" => "tool.micrometer", "instead" => true})
+    expect(job.state.waits_for).to eq "on the bench: fluid"
+    job.add("choose", "pulled", {"line" => "fluid"})
     expect(job.state.choose).to be_done
   end
 

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import type { Bleed, Job } from "../../app/api";
 import { knowledgeQuery } from "../../app/queries";
+import { useUnits } from "../../app/useUnits";
 import { useOutboxState } from "../../app/useOutbox";
 import { ReservoirDrawing } from "../../drawings/ReservoirDrawing";
 import { Panel } from "../../kit/layout";
@@ -49,6 +50,18 @@ export function BleedStage({ job }: { job: Job }) {
   return point ? <BleedCount job={job} {...projected} point={point} /> : null;
 }
 
+/** Said until the first stroke: a bleed that runs dry half way starts over. */
+function FluidFirst({ job }: { job: Job }) {
+  const units = useUnits();
+  if (!job.choose || job.choose.fluid_ready) return null;
+  return (
+    <Notice tone="warn">
+      {`${units.say("volume", job.choose.need.total_ml, 0)} of fluid belong on the bench before the first stroke. `}
+      <Link to={`/jobs/${job.id}/choose`}>To the pull list</Link>
+    </Notice>
+  );
+}
+
 interface Counted extends Projected {
   job: Job;
   point: Bleed["points"][number];
@@ -79,6 +92,7 @@ function BleedCount({ job, bleed, undoable, waiting, point }: Counted) {
 
   return (
     <>
+      {open && bleed.total_strokes === 0 ? <FluidFirst job={job} /> : null}
       {bleed.restarts.map((restart) => (
         <Notice key={restart.at} tone="stop">
           <strong>Count started over.</strong> {restart.why}
