@@ -102,8 +102,12 @@ module Sandbag
 
       def judge
         return unless apart?
-        called = of("called").last&.data
         Verdict.new(inspection, judgements, missing: missing, given_up: @strip.given_up?, called: called, fresh: fresh_parts)
+      end
+
+      # A call stands for the readings it was made on.
+      def called
+        @entries.reverse.take_while { |entry| entry.kind != "gauge" }.find { |entry| entry.kind == "called" }&.data
       end
 
       # Limits say nothing of a nominal that is not proven; a spring is judged all the same.

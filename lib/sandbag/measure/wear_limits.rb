@@ -14,7 +14,7 @@ module Sandbag
       # Refuses a nominal that no table knows.
       def initialize(nominal_mm, entered = {})
         row = Knowledge.table("wear_limits").find { |each| nominal_mm > each["over"] && nominal_mm <= each["up_to"] }
-        raise Refusal.at("bore", "no limits are known for a bore of #{nominal_mm} mm", "over 6 to 30 mm, or limits from the service information") unless row
+        raise Refusal.at("bore", "no limits are known for a bore of #{nominal_mm} mm", "over 3 to 80 mm") unless row
         @nominal_mm = nominal_mm
         @bore_new = row["bore_new"].map { |edge| nominal_mm + edge }.freeze
         @piston_new = row["piston_new"].map { |edge| nominal_mm + edge }.freeze

@@ -13,13 +13,25 @@ RSpec.describe Sandbag::Measure::WearLimits do
     end
   end
 
+  it "goes on by the same rule beyond the table of the practice, wider with every step of size" do
+    rows = [5.5, 8, 14, 22, 35, 60].map { |nominal| described_class.new(nominal.to_f) }
+    {bore_limit: ->(limits) { limits.bore_limit - limits.nominal_mm }, clearance_limit: ->(limits) { limits.clearance_limit }, round_limit: ->(limits) { limits.round_limit }}.each_value do |width|
+      widths = rows.map(&width)
+      expect(widths.each_cons(2)).to all(satisfy { |narrow, wide| wide > narrow })
+    end
+    rows.each do |limits|
+      expect(limits.bore_limit - limits.bore_new.last).to be_between(0.008, 0.014)
+      expect(limits.clearance_limit).to be > limits.bore_new.last - limits.piston_new.first
+    end
+  end
+
   it "gives way to the service information, figure by figure" do
     limits = described_class.new(14.0, "bore_limit" => 14.03)
     expect([limits.bore_limit, limits.source("bore_limit"), limits.piston_limit, limits.source("piston_limit")]).to eq [14.03, "service_info", 13.945, "default"]
   end
 
   it "refuses a bore no table knows" do
-    [5.9, 6.0, 30.1].each { |nominal| expect { described_class.new(nominal) }.to raise_error(Sandbag::Refusal, /no limits/) }
+    [3.0, 80.1].each { |nominal| expect { described_class.new(nominal) }.to raise_error(Sandbag::Refusal, /no limits/) }
   end
 end
 
@@ -55,6 +67,27 @@ RSpec.describe Sandbag::Measure::Stage do
 
   def judged
     job.state.measure.to_h[:judgements].to_h { |each| [each[:id], each.values_at(:value_mm, :verdict)] }
+  end
+
+  it "can be opened on every bore that a circuit may have" do
+    {"master" => [5, 6, 30, 30.5, 40], "slave" => [8, 31, 45, 60]}.each do |part, bores|
+      bores.each do |bore|
+        brake = (part == "slave") ? clutch_plain : twin_disc_plain
+        worked = JobInMemory.new(sheet(brake).change(part, "bore", bore, "part_marking"))
+        worked.laid_out(route: (part == "slave") ? "slave_work" : "reseal_mc")
+        expect(worked.state.to_h[:measure]).to include(apart: true)
+        expect(worked.state.measure.to_h[:limits][:nominal_mm]).to eq bore
+      end
+    end
+  end
+
+  it "lets a call stand for the readings it was made on, and for no later one" do
+    job.look_over.gauge(bore: 14.053, piston: 13.97)
+    expect(verdict.id).to eq "too_close"
+    job.add("measure", "called", {"verdict" => "reuse", "reason" => "second gauge says 14.050"})
+    expect(verdict.id).to eq "reuse"
+    job.add("measure", "gauge", {"place" => "piston.1.b", "value" => 13.942, "gauge" => "micrometer"})
+    expect(verdict.id).to eq "too_close"
   end
 
   it "refuses a look that is not taken here, and a finding it does not have" do
