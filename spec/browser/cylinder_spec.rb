@@ -8,25 +8,6 @@ require "vips"
 RSpec.describe "A cylinder taken apart", :browser do
   include CylinderWorkByHand
 
-  def post(path, body)
-    answer = Net::HTTP.post(URI("#{served.url}/api#{path}"), JSON.generate(body), "content-type" => "application/json")
-    raise answer.body unless answer.is_a?(Net::HTTPSuccess)
-    JSON.parse(answer.body)
-  end
-
-  def enter(stage, kind, data)
-    post("/jobs/walk/entries", {id: SecureRandom.uuid, stage: stage, kind: kind, data: data})
-  end
-
-  # A job whose bench is laid out, opened at Strip.
-  def ready_to_strip(circuit, fluid)
-    post("/jobs", {id: "walk", circuit_id: circuit})
-    enter("ask", "route", {route: "reseal_mc"})
-    enter("choose", "fluid", {fluid: fluid, stamped: fluid})
-    api("/jobs/walk")["choose"]["wanting"].each { |line| enter("choose", "pulled", {line: line, reason: "bought for this job"}) }
-    open_page "/jobs/walk/strip"
-  end
-
   it "walks a bicycle lever from set-up to tray zero, with a lip the wrong way and a part missing" do
     ready_to_strip("packmule-rear", "mineral")
     set_up

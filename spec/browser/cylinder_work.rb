@@ -2,6 +2,37 @@
 
 # Set-up, Strip, Measure and Build on the page that is open, as a mechanic with one hand free goes through them.
 module CylinderWorkByHand
+  def post(path, body)
+    answer = Net::HTTP.post(URI("#{served.url}/api#{path}"), JSON.generate(body), "content-type" => "application/json")
+    raise answer.body unless answer.is_a?(Net::HTTPSuccess)
+    JSON.parse(answer.body)
+  end
+
+  # An entry of the job “walk”, written down beside the page.
+  def enter(stage, kind, data)
+    post("/jobs/walk/entries", {id: SecureRandom.uuid, stage: stage, kind: kind, data: data})
+  end
+
+  def open_job(circuit, fluid, route: "reseal_mc")
+    post("/jobs", {id: "walk", circuit_id: circuit})
+    enter("ask", "route", {route: route})
+    enter("choose", "fluid", {fluid: fluid, stamped: fluid})
+  end
+
+  # A job whose bench is laid out, opened at Strip.
+  def ready_to_strip(circuit, fluid)
+    open_job(circuit, fluid)
+    api("/jobs/walk")["choose"]["wanting"].each { |line| enter("choose", "pulled", {line: line, reason: "bought for this job"}) }
+    open_page "/jobs/walk/strip"
+  end
+
+  # A job apart, without the page.
+  def apart(circuit, fluid)
+    ready_to_strip(circuit, fluid)
+    job_now["strip"]["setup"].select { |row| row["word"] == "block" }.each { |row| enter("strip", "setup", {item: row["id"]}) }
+    job_now["strip"]["steps"].each { |step| enter("strip", "step", {step: step["id"]}) }
+  end
+
   def job_now
     api("/jobs/#{session.current_path.split("/")[2]}")
   end

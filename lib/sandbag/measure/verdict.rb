@@ -48,7 +48,7 @@ module Sandbag
 
       def condemned
         @inspection.with("unit").map { |look| seen(look) } + over(OF_THE_BORE) + (@given_up ? ["The piston did not come by any gentle way."] : []) +
-          ((@called && @called["verdict"] == "renew") ? ["Called by the mechanic: #{@called["reason"]}"] : [])
+          ((@called && @called["verdict"] == "renew") ? call : [])
       end
 
       def decide
@@ -63,9 +63,13 @@ module Sandbag
         when "unit" then condemned
         when "open" then @missing
         when "too_close" then close.map(&:why)
-        when "parts" then @inspection.with("renew").map { |look| seen(look) } + over(OF_A_PART.keys)
-        else @judgements.map(&:why) + (@called ? ["Called by the mechanic: #{@called["reason"]}"] : [])
+        when "parts" then @inspection.with("renew").map { |look| seen(look) } + over(OF_A_PART.keys) + call
+        else @judgements.map(&:why) + call
         end
+      end
+
+      def call
+        @called ? ["Called by the mechanic: #{@called["reason"]}"] : []
       end
 
       def close

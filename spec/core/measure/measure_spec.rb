@@ -86,6 +86,9 @@ RSpec.describe Sandbag::Measure::Stage do
     expect(verdict.id).to eq "too_close"
     job.add("measure", "called", {"verdict" => "reuse", "reason" => "second gauge says 14.050"})
     expect(verdict.id).to eq "reuse"
+    job.add("measure", "finding", {"check" => "boot", "value" => "cracked"})
+    expect(verdict).to have_attributes(id: "parts", reasons: a_collection_including("Called by the mechanic: second gauge says 14.050"))
+    job.add("measure", "finding", {"check" => "boot", "value" => "whole"})
     job.add("measure", "gauge", {"place" => "piston.1.b", "value" => 13.942, "gauge" => "micrometer"})
     expect(verdict.id).to eq "too_close"
   end
