@@ -14,6 +14,7 @@ module App
         sheet = changes.reduce(Sandbag::Circuit::Sheet.new(row[:sheet])) do |changed, change|
           changed.change(change["part"], change["field"], change["value"], change["source"] || "measured")
         end
+        Sandbag::Circuit::FluidAge.refuse_future(sheet, today)
         changed = CircuitView.of(row.merge(sheet: sheet.to_h), today)
         store.circuits.write_sheet(id, sheet.to_h)
         changed
@@ -27,6 +28,7 @@ module App
       view = store.transaction do
         row = store.circuits.find(id)
         refuse_other_kind(row, sheet)
+        Sandbag::Circuit::FluidAge.refuse_future(sheet, today)
         replaced = CircuitView.of(row.merge(name: body["name"], sheet: sheet.to_h), today)
         store.circuits.rename(id, body["name"])
         store.circuits.write_sheet(id, sheet.to_h)

@@ -30,6 +30,19 @@ RSpec.describe App::CircuitsApi, :api do
     expect(ask(:get, "/circuits/front")).to eq before
   end
 
+  it "takes a last change of fluid up to today and no later, nor one before there were such dates" do
+    today = Date.new(2026, 3, 14)
+    expect(change("fluid", "changed_on", today.iso8601).dig("figures", "fluid_look")).to eq "fresh"
+    [(today + 1).iso8601, "2099-01-01", "1969-12-31", "2026-02-30", "yesterday"].each do |day|
+      expect(pointers(change("fluid", "changed_on", day))).to eq ["parts/fluid/changed_on"]
+    end
+    ahead = ask(:get, "/circuits/front")
+    ahead["sheet"]["parts"].find { |part| part["id"] == "fluid" }["values"]["changed_on"] = {"value" => (today + 1).iso8601, "source" => "measured"}
+    answer = ask(:put, "/circuits/front", {name: "Front", sheet: ahead["sheet"]})
+    expect([last_response.status, pointers(answer)]).to eq [422, ["parts/fluid/changed_on"]]
+    expect(sheet(ask(:get, "/circuits/front")["sheet"]).value("fluid", "changed_on")).to eq "2026-03-14"
+  end
+
   it "takes all changes of a request or none" do
     ask(:patch, "/circuits/front", {changes: [{part: "master", field: "bore", value: 16}, {part: "master", field: "bore", value: "no"}]})
     expect(sheet(ask(:get, "/circuits/front")["sheet"]).value("master", "bore")).to eq 19.0

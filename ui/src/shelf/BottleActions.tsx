@@ -5,7 +5,7 @@ import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
 import { Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
-import { ReasonButton } from "../kit/ReasonButton";
+import { ItemButtons } from "./ItemButtons";
 import { ItemRecord } from "./ItemRecord";
 import { useMoves } from "./useMoves";
 
@@ -30,14 +30,12 @@ export function BottleActions({ item }: { item: ShelfItem }) {
         ) : (
           <Button onPress={() => make("shaken")}>Was shaken</Button>
         )}
-        <ReasonButton
-          button="Throw away"
-          label="Thrown away because"
-          onReason={(reason) => make("discarded", { reason })}
+        <ItemButtons
+          item={item}
+          shows={shows}
+          onShow={setShows}
+          onDiscard={(reason) => make("discarded", { reason })}
         />
-        <Button aria-label={`Record of ${item.name}`} onPress={() => setShows(!shows)}>
-          {shows ? "Close" : "Record"}
-        </Button>
       </Row>
       {shows ? <ItemRecord item={item} /> : null}
       {measures ? (

@@ -9,8 +9,8 @@ import { EntryField } from "../kit/EntryField";
 import { money } from "../kit/money";
 import { Panel, Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
-import { ReasonButton } from "../kit/ReasonButton";
 import { fieldsSaid } from "./fieldsSaid";
+import { ItemButtons } from "./ItemButtons";
 import { ItemRecord } from "./ItemRecord";
 import { Promised } from "./Promised";
 import { useMoves } from "./useMoves";
@@ -77,14 +77,12 @@ function Piece({ item, knowledge }: { item: ShelfItem; knowledge: Knowledge }) {
         <Button aria-label={`One more of ${item.name}`} onPress={() => make("received", { count: 1 })}>
           +1
         </Button>
-        <ReasonButton
-          button="Throw away"
-          label="Thrown away because"
-          onReason={(reason) => make("discarded", { reason })}
+        <ItemButtons
+          item={item}
+          shows={shows}
+          onShow={setShows}
+          onDiscard={(reason) => make("discarded", { reason })}
         />
-        <Button aria-label={`Record of ${item.name}`} onPress={() => setShows(!shows)}>
-          {shows ? "Close" : "Record"}
-        </Button>
       </Row>
       {shows ? <ItemRecord item={item} /> : null}
     </Item>
