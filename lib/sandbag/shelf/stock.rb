@@ -35,12 +35,13 @@ module Sandbag
 
       # @return [Move] with its data read
       # Refuses what MoveReader refuses, a second thing under one id, a move of a thing that is not there, of another kind or
-      # thrown away, and one that would leave less than nothing or break a promise.
+      # thrown away, half a piece, more than a bottle holds, and one that would leave less than nothing or break a promise.
       def admit(move)
         item = items[move.item]
         read = MoveReader.read(move, item)
         refuse_identity(read, item)
         refuse_day(read)
+        refuse_pieces(read, item)
         refuse_amount(read, item) if item
         read
       end
@@ -59,6 +60,12 @@ module Sandbag
         raise Refusal.at("data/on", "the day of opening, #{move.data["on"]}, is not a day up to today", "1970-01-01 to #{move.on}")
       end
 
+      def refuse_pieces(move, item)
+        count = move.data["count"]
+        return if count.nil? || item&.bottle? || count == count.round
+        raise Refusal.at("data/count", "#{plain(count)} is no number of pieces", "a whole number")
+      end
+
       def refuse_amount(move, item)
         case move.kind
         when "reserved" then refuse_promise(item, move.data["count"])
@@ -66,6 +73,14 @@ module Sandbag
         when "released", "used" then refuse_unpromised(item, move.data["job"])
         when "counted", "measured", "discarded" then refuse_broken_promise(item, move)
         end
+        refuse_overfull(item, move) if item.bottle?
+      end
+
+      def refuse_overfull(item, move)
+        after = item.after(move)
+        size = after.fields["size"]
+        return if after.amount <= size
+        raise Refusal.at((move.kind == "measured") ? "data/ml" : "data/fields/size", "#{item.name}: #{plain(after.amount)} mL in a bottle of #{plain(size)}", "0 to #{plain(size)} mL in it")
       end
 
       def refuse_promise(item, count)

@@ -54,6 +54,20 @@ RSpec.describe Sandbag::Shelf::Stock do
     expect(refusal_at { stock.admit(move("kit", "described", {"fields" => {"contents" => "all of it"}})) }).to eq ["data/fields/contents"]
   end
 
+  it "knows no half pieces" do
+    stock = stock_of(added_kit(count: 3))
+    [move("kit", "received", {"count" => 1.5}), move("kit", "counted", {"count" => "2,5"}), move("kit", "reserved", {"job" => "j", "count" => 0.5}), added_kit("other", count: 0.25)].each do |half|
+      expect(problems { stock.admit(half) }.first).to have_attributes(pointer: "data/count", message: a_string_ending_with("is no number of pieces"))
+    end
+  end
+
+  it "leaves no more in a bottle than it holds, by measuring or by describing" do
+    stock = stock_of(added_bottle(size: 500))
+    expect(stock.admit(move("bottle", "measured", {"ml" => 500})).data["ml"]).to eq 500
+    expect(problems { stock.admit(move("bottle", "measured", {"ml" => 501})) }.first).to have_attributes(pointer: "data/ml", message: "Bottle bottle: 501 mL in a bottle of 500")
+    expect(refusal_at { stock.admit(move("bottle", "described", {"fields" => {"size" => 250}})) }).to eq ["data/fields/size"]
+  end
+
   it "refuses to count away or throw away what is promised" do
     stock = stock_of(added_kit(count: 2), move("kit", "reserved", {"job" => "j", "count" => 2}))
     expect(refusal_at { stock.admit(move("kit", "counted", {"count" => 1})) }).to eq ["data"]
