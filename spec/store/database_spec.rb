@@ -66,6 +66,27 @@ RSpec.describe Store::All do
     expect { store.circuits.add(id: "d", machine_id: "nope", name: "x", sheet: {}) }.to raise_error(Sequel::ForeignKeyConstraintViolation)
   end
 
+  it "gives the moves of the shelf back as they came, and takes an id once" do
+    move = ->(id, item) { {id: id, item: item, kind: "measured", data: {"ml" => 0.1 + 0.2, "reason" => "größer"}, at: "2026-03-14T09:00:00Z", by: "R"} }
+    [move["b", "bottle"], move["a", "kit"], move["c", "bottle"]].each { |each| store.stock_moves.append(each) }
+    expect(store.stock_moves.all).to eq [move["b", "bottle"], move["a", "kit"], move["c", "bottle"]]
+    expect(store.stock_moves.of_item("bottle").map { |each| each[:id] }).to eq %w[c b]
+    expect(store.stock_moves.find("a")).to eq move["a", "kit"]
+    expect(store.stock_moves.find("z")).to be_nil
+    expect { store.stock_moves.append(move["b", "kit"]) }.to raise_error(Sequel::UniqueConstraintViolation)
+  end
+
+  it "keeps a photo byte for byte, the first under its id, and only for a job that is there" do
+    bytes = (0..255).to_a.pack("C*") * 4
+    photo = {id: "p", job_id: "j", at: "2026-03-14T09:00:00Z", width: 4, height: 3}
+    store.photos.add(**photo, jpeg: bytes)
+    store.photos.add(**photo, jpeg: "another")
+    expect(store.photos.jpeg("p").b).to eq bytes
+    expect(store.photos.find("p")).to eq photo
+    expect([store.photos.find("q"), store.photos.jpeg("q")]).to eq [nil, nil]
+    expect { store.photos.add(**photo, id: "q", job_id: "nobody", jpeg: bytes) }.to raise_error(Sequel::ForeignKeyConstraintViolation)
+  end
+
   it "says what is missing" do
     expect { store.machines.find("x") }.to raise_error(Store::Missing, "there is no machine “x”")
     expect { store.circuits.find("x") }.to raise_error(Store::Missing)

@@ -75,10 +75,10 @@ module Sandbag
         counts.any?(&:nil?) || (counts.any? && counts.sum >= line.count)
       end
 
-      # The fluid this job moves lies on the bench, all of it (practice 2.9).
-      def fluid_ready?
+      # @return [Numeric, nil] mL that belong on the bench and do not lie there yet, all of them (practice 2.9)
+      def fluid_wanted_ml
         line = pull_list.find("fluid")
-        line.nil? || on_bench?(line)
+        line.count if line && !on_bench?(line)
       end
 
       def done?
@@ -119,7 +119,7 @@ module Sandbag
 
       def to_h
         {cylinder: @cylinder, cylinder_wanted: cylinder_wanted?, size_first: SIZED_ROUTES.include?(@ask.route&.fetch("id")), fluid: fluid, stamped: stamped, method: bleed_method["id"], water: water_reading,
-         need: need, fluid_ready: fluid_ready?, wanting: wanting.map(&:id), pulled: pulled.map { |entry| {entry: entry.id, **entry.data.transform_keys(&:to_sym)} }}.compact
+         need: need, fluid_wanted_ml: fluid_wanted_ml, wanting: wanting.map(&:id), pulled: pulled.map { |entry| {entry: entry.id, **entry.data.transform_keys(&:to_sym)} }}.compact
       end
 
       private

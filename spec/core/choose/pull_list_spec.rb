@@ -32,13 +32,13 @@ RSpec.describe Sandbag::Choose::PullList do
   it "opens no cylinder without the fluid that goes back in, and says of every bleed whether it lies there" do
     expect(lines(twin_disc_plain, "reseal_mc")["fluid"].needed).to be true
     job = JobInMemory.new(sheet(twin_disc_plain))
-    expect(job.state.choose.fluid_ready?).to be true
+    expect(job.state.choose.fluid_wanted_ml).to be_nil
     job.add("ask", "route", {"route" => "bleed"})
-    expect(job.state.choose.fluid_ready?).to be false
+    expect(job.state.choose.fluid_wanted_ml).to eq job.state.choose.need_ml.ceil
     job.add("choose", "pulled", {"line" => "fluid", "reason" => "two sealed bottles"})
-    expect(job.state.choose.fluid_ready?).to be true
+    expect(job.state.choose.fluid_wanted_ml).to be_nil
     job.add("ask", "route", {"route" => "adjust_free_play"})
-    expect(job.state.choose.fluid_ready?).to be true
+    expect(job.state.choose.fluid_wanted_ml).to be_nil
   end
 
   it "knows a part that a kit may lack by its own line, and no other part" do

@@ -10,6 +10,8 @@ const GLASS = 190;
 const GLASS_AT = 262;
 const GLASS_RADIUS = 74;
 const MIDDLE = 80;
+/** The scale stands to the left of the edges, where nothing crosses it. */
+const SCALE_AT = GLASS_AT - 35;
 
 const Drawing = styled.svg`
   width: 100%;
@@ -64,10 +66,7 @@ export function NearMissDrawing({ nearMiss }: { nearMiss: NearMiss }) {
         />
         <path d={`M${wall} 0V${TALL}`} stroke={theme.ink} strokeWidth="4" />
         <path d={`M${kit} 0V${TALL}`} stroke={theme.stop} strokeWidth="4" strokeDasharray="9 6" />
-        <path d={`M${GLASS_AT - GLASS / 20} 128h${GLASS / 10}`} stroke={theme.ink} strokeWidth="3" />
-        <text x={GLASS_AT} y="146" textAnchor="middle" fontSize="13" fill={theme.ink}>
-          0.1 mm
-        </text>
+        <path d={`M${SCALE_AT - GLASS / 20} 90h${GLASS / 10}`} stroke={theme.ink} strokeWidth="3" />
       </g>
       <circle cx={GLASS_AT} cy={MIDDLE} r={GLASS_RADIUS} fill="none" stroke={theme.tube} strokeWidth="5" />
       <g
@@ -80,6 +79,9 @@ export function NearMissDrawing({ nearMiss }: { nearMiss: NearMiss }) {
       >
         <text x={GLASS_AT} y="36">
           {(Math.abs(nearMiss.hundredths) / 100).toFixed(2)} mm
+        </text>
+        <text x={SCALE_AT} y="107" fontSize="13">
+          0.1 mm
         </text>
       </g>
       <g fontSize="13" fill={theme.quiet} textAnchor="middle">

@@ -53,10 +53,11 @@ export function BleedStage({ job }: { job: Job }) {
 /** Said until the first stroke: a bleed that runs dry half way starts over. */
 function FluidFirst({ job }: { job: Job }) {
   const units = useUnits();
-  if (!job.choose || job.choose.fluid_ready) return null;
+  const wanted = job.choose?.fluid_wanted_ml;
+  if (wanted === undefined) return null;
   return (
     <Notice tone="warn">
-      {`${units.say("volume", job.choose.need.total_ml, 0)} of fluid belong on the bench before the first stroke. `}
+      {`${units.say("volume", wanted, 0)} of fluid belong on the bench before the first stroke. `}
       <Link to={`/jobs/${job.id}/choose`}>To the pull list</Link>
     </Notice>
   );
