@@ -58,7 +58,7 @@ module App
       circuit = @store.circuits.find(job[:circuit_id])
       entries = rows.map { |row| Sandbag::Job::Entry.new(**row.slice(:id, :stage, :kind, :data, :at, :by, :corrects, :position)) }
       sheet = Sandbag::Circuit::Sheet.new(job[:sheet] || circuit[:sheet])
-      [Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), sheet), circuit]
+      [Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), sheet, lubricant: shop.lubricant), circuit]
     end
 
     # @return [Sandbag::Choose::Supplies] what the shelf has for a job
@@ -112,11 +112,17 @@ module App
       known = @store.journals.find(given[:id])
       return same?(known, job, given) if known
       state, circuit = state_of(job)
-      entry = move_stock(job[:id], state, Sandbag::Job::Admission.new(state).admit(Sandbag::Job::Entry.new(**given)))
+      entry = with_lubricant(state, move_stock(job[:id], state, Sandbag::Job::Admission.new(state).admit(Sandbag::Job::Entry.new(**given))))
       refuse_strange_photo(job[:id], entry)
       @store.journals.append(job[:id], entry.to_h)
       close(job, circuit, state, entry) if entry.kind == "signed"
       true
+    end
+
+    # What goes together is taken down with what wetted it: the shop may go over to another lubricant later.
+    def with_lubricant(state, entry)
+      return entry unless entry.stage == "build" && entry.kind == "step"
+      entry.with_data({"lubricant" => state.build.lubricant, **entry.data})
     end
 
     # What an entry does to the shelf.

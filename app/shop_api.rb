@@ -15,7 +15,8 @@ module App
 
     helpers do
       def shop_view(shop)
-        shop.to_h.merge(display: shop.display, offered: Sandbag::Shop::UNITS.transform_values(&:keys))
+        shop.to_h.merge(display: shop.display, offered: Sandbag::Shop::UNITS.transform_values(&:keys),
+          lubricants: Sandbag::Shop.lubricants.map { |row| row.slice("id", "label", "where") })
       end
     end
   end

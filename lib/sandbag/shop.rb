@@ -29,16 +29,21 @@ module Sandbag
     FLUID_MONTHS = 24
     FLUID_MONTHS_RULE = {"type" => "measure", "dimension" => "number", "min" => 12, "max" => 24}.freeze
 
-    attr_reader :name, :units, :school, :limits, :fluid_months, :hourly_rate_minor, :currency, :prices
+    # What cups and bore are wetted with, within what fluid and rubber bear. [default] practice 10 D17
+    LUBRICANT = "own_fluid"
+    WETTING = %w[own rubber].freeze
 
-    # @param plain [Hash] name, units, school, band, limits, fluid interval, currency, hourly rate, prices; what is missing stands at its default
-    # Refuses, by field path, units that are not offered, unknown schools, an empty band, and limits out of range.
+    attr_reader :name, :units, :school, :limits, :fluid_months, :lubricant, :hourly_rate_minor, :currency, :prices
+
+    # @param plain [Hash] name, units, school, band, limits, fluid interval, lubricant, currency, hourly rate, prices; what is missing stands at its default
+    # Refuses, by field path, units that are not offered, unknown schools and lubricants, an empty band, and limits out of range.
     def initialize(plain = {})
       @name = read_name(plain["name"] || "")
       @units = UNITS.to_h { |dimension, offered| [dimension, read_unit(dimension, offered, plain.dig("units", dimension))] }.freeze
       @school = Choose::School.new(id: plain["school"] || Choose::School::IDS.first, band: read_band(plain["band"]))
       @limits = LIMITS.to_h { |name, default| [name, read_limit(name, plain.dig("limits", name) || default)] }.freeze
       @fluid_months = read_fluid_months(plain["fluid_months"] || FLUID_MONTHS)
+      @lubricant = read_lubricant(plain["lubricant"] || LUBRICANT)
       @currency = read_currency(plain["currency"] || CURRENCY)
       @hourly_rate_minor = Refusal.within("hourly_rate_minor") { Money.parse(plain["hourly_rate_minor"] || HOURLY_RATE_MINOR) }
       @prices = Knowledge.table("prices").to_h { |row| [row["id"], read_price(row, plain.dig("prices", row["id"]))] }.freeze
@@ -46,8 +51,13 @@ module Sandbag
     end
 
     def to_h
-      {"name" => name, "units" => units, "school" => school.id, "band" => school.band, "limits" => limits, "fluid_months" => fluid_months, "currency" => currency,
+      {"name" => name, "units" => units, "school" => school.id, "band" => school.band, "limits" => limits, "fluid_months" => fluid_months, "lubricant" => lubricant, "currency" => currency,
        "hourly_rate_minor" => hourly_rate_minor, "prices" => prices}
+    end
+
+    # @return [Array<Hash>] rows of lubricants.yml that may wet a cup at all
+    def self.lubricants
+      Knowledge.table("lubricants").select { |row| row["places"].intersect?(WETTING) }
     end
 
     # @return [Hash] dimension => unit, factor from the core's unit, extra decimals
@@ -87,6 +97,12 @@ module Sandbag
 
     def read_fluid_months(typed)
       Refusal.within("fluid_months") { Circuit::QuantityReader.new(FLUID_MONTHS_RULE, "the interval").read(typed).round }
+    end
+
+    def read_lubricant(id)
+      offered = Shop.lubricants.map { |row| row["id"] }
+      return id if offered.include?(id)
+      raise Refusal.at("lubricant", "“#{id[0, 40]}” does not go on cups", offered.join(", "))
     end
 
     def read_currency(text)

@@ -22,6 +22,19 @@ RSpec.describe App::JobsApi, :api do
     expect(last_response.status).to eq 409
   end
 
+  it "takes down with each step of Build what wetted it, whatever the shop uses later" do
+    apart = JobInMemory.new(sheet(twin_disc_plain)).laid_out.set_up.strip_all.passed
+    apart.face(apart.state.build.step)
+    apart.entries.each { |each| entry("job", each.stage, each.kind, each.data) }
+    ask(:put, "/shop", {lubricant: "rubber_grease"})
+    step = ask(:get, "/jobs/job").dig("build", "current")
+    expect(pointers(entry("job", "build", "step", {step: step, lubricant: "copper_paste"}))).to eq ["data/lubricant"]
+    expect(entry("job", "build", "step", {step: step}).dig("build", "lubricant")).to eq "rubber_grease"
+    ask(:put, "/shop", {lubricant: "own_fluid"})
+    expect(ask(:get, "/jobs/job").dig("build", "lubricant")).to eq "rubber_grease"
+    expect(entry("job", "build", "lubricant", {lubricant: "assembly_paste"}).dig("build", "lubricant")).to eq "assembly_paste"
+  end
+
   it "stores a retried entry once" do
     entry("job", "bleed", "stroke", {}, id: "s1")
     expect(last_response.status).to eq 201

@@ -73,6 +73,15 @@ RSpec.describe App::MachinesApi, :api do
 end
 
 RSpec.describe App::ShopApi, :api do
+  it "offers what may wet a cup, keeps the shop's choice, and refuses what never goes near one" do
+    offered = ask(:get, "/shop")
+    expect(offered["lubricants"].map { |each| each["id"] }).to eq %w[own_fluid rubber_grease assembly_paste]
+    expect(offered["lubricant"]).to eq "own_fluid"
+    expect(ask(:put, "/shop", {lubricant: "rubber_grease"})["lubricant"]).to eq "rubber_grease"
+    %w[copper_paste silicone_grease butter].each { |id| expect(pointers(ask(:put, "/shop", {lubricant: id}))).to eq ["lubricant"] }
+    expect(ask(:get, "/shop")["lubricant"]).to eq "rubber_grease"
+  end
+
   it "keeps what the shop sets and changes no stored value" do
     add_circuit("front", twin_disc_plain)
     before = ask(:get, "/circuits/front")

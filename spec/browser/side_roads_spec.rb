@@ -147,6 +147,17 @@ RSpec.describe "Side roads at the bench", :browser do
     end
   end
 
+  it "builds with the shop's lubricant where the fluid bears it, and with the circuit's own fluid where not" do
+    open_page "/shop"
+    session.find("label", text: "Red rubber grease", exact_text: true).click
+    until_api { api("/shop")["lubricant"] == "rubber_grease" }
+    open_page "/jobs/job-sledge/build"
+    expect(session).to have_css("label[data-selected]", text: "Red rubber grease")
+    open_page "/jobs/job-cargo-rear/build"
+    expect(session).to have_css("label[data-selected]", text: "The circuit's own clean fluid")
+    expect(session).to have_no_css("label", text: "Red rubber grease")
+  end
+
   it "puts a name on the shelf right, and keeps what it was called in its record" do
     open_page "/shelf"
     session.find("label", text: /Seal kits/).click

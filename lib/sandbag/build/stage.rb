@@ -5,17 +5,18 @@ module Sandbag
     # Together the right way round: the reverse of the strip, every facing asked, the tray back to zero (practice 5).
     class Stage
       RECENT = 10
-      DEFAULT_LUBRICANT = "own_fluid"
 
       attr_reader :facings, :reckoning
 
       # @param entries [Array<Job::Entry>] of this stage, in force
       # @param choose [Choose::Stage]; strip [Strip::Stage]; measure [Measure::Stage]
-      def initialize(entries, choose, strip, measure)
+      # @param usual [String] the shop's lubricant
+      def initialize(entries, choose, strip, measure, usual)
         @entries = entries
         @strip = strip
         @measure = measure
         @family = choose.cylinder&.family
+        @usual = usual
         @fitted = of("step").map { |entry| entry.data["step"] }
         @facings = Facings.new(of("facing").to_h { |entry| entry.data.values_at("part", "faces") })
         @reckoning = Reckoning.new(strip.tray, fitted_parts, fresh: measure.fresh_parts, kept_out: of("kept_out").to_h { |entry| [entry.data["part"], entry.data["count"].round] },
@@ -33,9 +34,10 @@ module Sandbag
         steps.find { |each| !@fitted.include?(each.id) }
       end
 
-      # @return [String] id of lubricants.yml
+      # @return [String] id of lubricants.yml: as entered on this job or taken down with its last step, else the shop's where
+      #   this circuit bears it, else its own fluid
       def lubricant
-        of("lubricant").last&.data&.fetch("lubricant") || DEFAULT_LUBRICANT
+        @entries.reverse.find { |entry| entry.data["lubricant"] }&.data&.fetch("lubricant") || ((@family && wets?(@usual)) ? @usual : Shop::LUBRICANT)
       end
 
       # @return [Array<Hash>] checks that concern what came out, with their result
@@ -69,7 +71,9 @@ module Sandbag
       def admit(entry)
         data = entry.data
         case entry.kind
-        when "step" then admit_step(data["step"])
+        when "step"
+          admit_step(data["step"])
+          admit_lubricant(data["lubricant"]) if data["lubricant"]
         when "facing" then facings.admit(data, @strip.work)
         when "lubricant" then admit_lubricant(data["lubricant"])
         when "kept_out", "binned" then admit_part(data)
@@ -131,13 +135,13 @@ module Sandbag
         return [] unless @family
         Knowledge.table("lubricants").map do |row|
           word = Choose::Compatibility.lubricant(row["id"], @family)
-          {id: row["id"], label: row["label"], says: word["label"], allowed: wets?(row, word)}
+          {id: row["id"], label: row["label"], says: word["label"], allowed: wets?(row["id"])}
         end
       end
 
-      # It may wet cups and bore.
-      def wets?(row, word)
-        word["does"] == "go" && row["places"].intersect?(%w[own rubber])
+      # It may wet cups and bore of this circuit.
+      def wets?(id)
+        Choose::Compatibility.lubricant(id, @family)["does"] == "go" && Shop.lubricants.any? { |row| row["id"] == id }
       end
 
       def admit_step(id)
@@ -153,7 +157,7 @@ module Sandbag
         row = Knowledge.find("lubricants", id)
         raise Refusal.at("data/lubricant", "the fluid's family is not known", "the class on the cap, under Choose") unless @family
         word = Choose::Compatibility.lubricant(id, @family)
-        return if wets?(row, word)
+        return if wets?(id)
         allowed = lubricants.select { |each| each[:allowed] }.map { |each| each[:id] }
         raise Refusal.at("data/lubricant", "#{row["label"]} on the seals of a #{@family} circuit: #{word["label"]}", allowed.join(", "))
       end

@@ -9,7 +9,8 @@ module Sandbag
 
       # @param journal [Journal]
       # @param fitted [Circuit::Sheet] the circuit as the machine's record has it
-      def initialize(journal, fitted)
+      # @param lubricant [String] what the shop wets cups with, where fluid and rubber bear it
+      def initialize(journal, fitted, lubricant: Shop::LUBRICANT)
         @journal = journal
         @fitted = fitted
         @ask = Ask::Stage.new(journal.of("ask"), fitted)
@@ -17,7 +18,7 @@ module Sandbag
         @sheet = @choose.sheet
         @strip = Strip::Stage.new(journal.of("strip"), @choose)
         @measure = Measure::Stage.new(journal.of("measure"), @choose, @strip, @ask.route&.fetch("id"))
-        @build = Build::Stage.new(journal.of("build"), @choose, @strip, @measure)
+        @build = Build::Stage.new(journal.of("build"), @choose, @strip, @measure, lubricant)
         @bleed = Bleed::Stage.new(journal.of("bleed"), @sheet, @ask)
         @feel = Feel::Stage.new(journal.of("feel"), @sheet, @bleed)
         @close = Close::Stage.new(journal.of("close"), self)

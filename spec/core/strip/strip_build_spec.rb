@@ -145,6 +145,15 @@ RSpec.describe "Strip and Build" do
   describe "building" do
     before { job.set_up.strip_all.passed }
 
+    it "wets cups with what the shop uses, where this circuit bears it, until the job says otherwise" do
+      usual = ->(worked, id) { Sandbag::Job::State.new(Sandbag::Job::Journal.new(worked.entries), worked.fitted, lubricant: id).build.lubricant }
+      bicycle = JobInMemory.new(sheet(bicycle_plain)).laid_out(fluid: "mineral")
+      expect(%w[own_fluid rubber_grease assembly_paste].map { |id| usual[job, id] }).to eq %w[own_fluid rubber_grease assembly_paste]
+      expect(%w[own_fluid rubber_grease assembly_paste].map { |id| usual[bicycle, id] }.uniq).to eq ["own_fluid"]
+      job.add("build", "lubricant", {"lubricant" => "own_fluid"})
+      expect(usual[job, "rubber_grease"]).to eq "own_fluid"
+    end
+
     it "checks nothing that did not come out" do
       refused = problems { job.add("build", "check", {"check" => "rod", "pass" => true}) }.first
       expect(refused).to have_attributes(pointer: "data/check", message: a_string_including("not checked here"), accepted: a_string_including("slide"))

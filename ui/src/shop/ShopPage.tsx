@@ -41,6 +41,7 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
         band: shop.band,
         limits: shop.limits,
         fluid_months: shop.fluid_months,
+        lubricant: shop.lubricant,
         currency: shop.currency,
         hourly_rate_minor: shop.hourly_rate_minor,
         prices: shop.prices,
@@ -108,6 +109,7 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
               />
             ))}
           </Row>
+          <h2>Fluid and assembly</h2>
           <EntryField
             key={`months-${shop.fluid_months}`}
             label="Longest interval between fluid changes"
@@ -116,6 +118,13 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
             value={String(shop.fluid_months)}
             error={errorAt("fluid_months")}
             onFinish={(text) => change.mutate({ fluid_months: text })}
+          />
+          <Choice
+            label="Cups are wetted with"
+            hint="Only where fluid and rubber of the circuit bear it; else with its own fluid. Each job may differ."
+            options={shop.lubricants.map(({ id, label }) => ({ id, label }))}
+            value={shop.lubricant}
+            onChange={(lubricant) => change.mutate({ lubricant })}
           />
           <h2>Limits of new circuits</h2>
           {LIMITS.map(([name, label, unit]) => (
