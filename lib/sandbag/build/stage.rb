@@ -66,8 +66,8 @@ module Sandbag
         reckoning.says if step.nil? && !reckoning.zero? && steps.any?
       end
 
-      # Refuses a step before Measure has its verdict, out of its order, or one whose parts have not all been faced rightly, a lubricant the fluid or the rubber
-      # does not bear, and counts that cannot be.
+      # Refuses a step before Measure has its verdict, out of its order, or with parts not all faced rightly, a lubricant the
+      # fluid or the rubber does not bear, and counts that cannot be.
       def admit(entry)
         data = entry.data
         case entry.kind

@@ -73,7 +73,8 @@ module Sandbag
         "The piston does not come: the cylinder is renewed." if given_up?
       end
 
-      # Refuses a step out of its order, before the set-up, or before kit and tools lie on the bench, a count no such part has, a rung nobody knows.
+      # Refuses a step out of its order, before the set-up, or before kit, fluid and tools lie on the bench, and a count no such
+      # part has.
       def admit(entry)
         data = entry.data
         case entry.kind
