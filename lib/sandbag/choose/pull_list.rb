@@ -90,7 +90,7 @@ module Sandbag
 
       def fluid
         return [] unless @need_ml
-        [Line.new(id: "fluid", group: "fluid", label: "Fluid", detail: "the class on the cap", count: @need_ml.ceil, kind: "bottle", needed: @work.strips?)]
+        [Line.new(id: "fluid", group: "fluid", label: "Fluid", detail: "the class on the cap", count: @need_ml.round, kind: "bottle", needed: @work.strips?)]
       end
 
       def things(group)

@@ -34,7 +34,7 @@ RSpec.describe Sandbag::Choose::PullList do
     job = JobInMemory.new(sheet(twin_disc_plain))
     expect(job.state.choose.fluid_wanted_ml).to be_nil
     job.add("ask", "route", {"route" => "bleed"})
-    expect(job.state.choose.fluid_wanted_ml).to eq job.state.choose.need_ml.ceil
+    expect(job.state.choose.fluid_wanted_ml).to eq job.state.choose.need_ml.round
     job.add("choose", "pulled", {"line" => "fluid", "reason" => "two sealed bottles"})
     expect(job.state.choose.fluid_wanted_ml).to be_nil
     job.add("ask", "route", {"route" => "adjust_free_play"})
