@@ -7,11 +7,6 @@ RSpec.describe "Choose and Shelf", :browser do
     session.find("[role=checkbox][aria-label='#{line}']")["aria-checked"] == "true"
   end
 
-  def tick(line)
-    session.find("[role=checkbox][aria-label='#{line}']").click
-    expect(session).to have_css("[role=checkbox][aria-label='#{line}'][aria-checked=true]")
-  end
-
   it "catches the twin, takes the right kit for a named reason, and lays the bench out" do
     open_page "/jobs/job-scooter/choose"
     twin = session.find("li", text: "Scooter kit, 13")
@@ -68,10 +63,6 @@ RSpec.describe "Choose and Shelf", :browser do
     first.fill_in "Looked at it: why it is the right one", with: "cast on the body\n"
     expect(session).to have_content("0 free")
     expect(api("/jobs/job-scooter")["choose"]["pulled"].map { |pulled| pulled["line"] }).not_to include("kit")
-  end
-
-  def post(path, body)
-    Net::HTTP.post(URI("#{served.url}/api#{path}"), JSON.generate(body), "content-type" => "application/json")
   end
 
   def second_job

@@ -113,7 +113,9 @@ RSpec.describe "A cylinder taken apart", :browser do
       expect(session).to have_content("no PNG, whatever it is called")
       session.attach_file("Add a photo", "#{folder}/clamp.png", make_visible: true)
       expect(session).to have_css("img[alt='Clamp split']")
-      expect(session.evaluate_script("document.querySelector('img[alt=\"Clamp split\"]').naturalWidth")).to eq 80
+      width = -> { session.evaluate_script("document.querySelector('img[alt=\"Clamp split\"]').naturalWidth") }
+      until_api { width.call.positive? }
+      expect(width.call).to eq 80
     end
   end
 end

@@ -2,12 +2,6 @@
 
 # Set-up, Strip, Measure and Build on the page that is open, as a mechanic with one hand free goes through them.
 module CylinderWorkByHand
-  def post(path, body)
-    answer = Net::HTTP.post(URI("#{served.url}/api#{path}"), JSON.generate(body), "content-type" => "application/json")
-    raise answer.body unless answer.is_a?(Net::HTTPSuccess)
-    JSON.parse(answer.body)
-  end
-
   # An entry of the job “walk”, written down beside the page.
   def enter(stage, kind, data)
     post("/jobs/walk/entries", {id: SecureRandom.uuid, stage: stage, kind: kind, data: data})

@@ -51,6 +51,19 @@ module AtTheBench
     session.driver.browser.logs.get(:browser).map(&:message).reject { |message| message.include?("net::ERR_CONNECTION_REFUSED") }
   end
 
+  # Written beside the page; raises what the server refuses.
+  def post(path, body)
+    answer = Net::HTTP.post(URI("#{served.url}/api#{path}"), JSON.generate(body), "content-type" => "application/json")
+    raise answer.body unless answer.is_a?(Net::HTTPSuccess)
+    JSON.parse(answer.body)
+  end
+
+  # Ticks a line of the pull list.
+  def tick(line)
+    session.find("[role=checkbox][aria-label='#{line}']").click
+    expect(session).to have_css("[role=checkbox][aria-label='#{line}'][aria-checked=true]")
+  end
+
   # Until the server's answers make the block true.
   def until_api
     session.document.synchronize(8, errors: [RuntimeError]) { yield || raise("not yet") }

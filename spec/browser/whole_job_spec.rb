@@ -94,11 +94,6 @@ RSpec.describe "A whole job", :browser do
     job_now["choose"]["wanting"].filter_map { |line| Sandbag::Knowledge.find("tools", line.delete_prefix("tool."))&.fetch("label") }
   end
 
-  def tick(line)
-    session.find("[role=checkbox][aria-label='#{line}']").click
-    expect(session).to have_css("[role=checkbox][aria-label='#{line}'][aria-checked=true]")
-  end
-
   # From the last point run clean to the signature.
   def feel_and_sign(*own_gates)
     expect(session).to have_content("Every point ran clean.")

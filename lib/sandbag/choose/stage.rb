@@ -24,12 +24,17 @@ module Sandbag
         @pulled = entries.select { |entry| entry.kind == "pulled" }.freeze
         @sheet = sheet_with_choices
         @work = Strip::Work.new(@sheet, ask.route&.fetch("id"), switch: ask.switch?)
-        @wanting = pull_list.lines.select { |line| line.needed && !on_bench?(line) }.freeze
+        lacking = pull_list.lines.reject { |line| on_bench?(line) }
+        @wanting = lacking.select(&:needed).freeze
+        @fluid_wanted_ml = lacking.find { |line| line.id == "fluid" }&.count
         freeze
       end
 
       # @return [Array<PullList::Line>] what nothing is opened without, and is not on the bench
       attr_reader :wanting
+
+      # @return [Numeric, nil] mL that belong on the bench and do not lie there yet, all of them (practice 2.9)
+      attr_reader :fluid_wanted_ml
 
       # @return [String, nil] id of the fluid that goes in
       def fluid
@@ -73,12 +78,6 @@ module Sandbag
       def on_bench?(line)
         counts = pulled.select { |entry| entry.data["line"] == line.id }.map { |entry| entry.data["count"] }
         counts.any?(&:nil?) || (counts.any? && counts.sum >= line.count)
-      end
-
-      # @return [Numeric, nil] mL that belong on the bench and do not lie there yet, all of them (practice 2.9)
-      def fluid_wanted_ml
-        line = pull_list.find("fluid")
-        line.count if line && !on_bench?(line)
       end
 
       def done?

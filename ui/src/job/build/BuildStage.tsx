@@ -4,6 +4,7 @@ import { TrayDrawing } from "../../drawings/TrayDrawing";
 import { Big, Panel, Quiet, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { Cautions } from "../Cautions";
+import { isDone } from "../isDone";
 import { KeyHelp } from "../KeyHelp";
 import { NextStage } from "../NextStage";
 import { Photos } from "../Photos";
@@ -51,7 +52,7 @@ export function BuildStage({ job }: { job: Job }) {
         stage="build"
         hint="Lips on the piston beside the diagram, ring in its groove, washers."
       />
-      {job.stages.find((stage) => stage.id === "build")?.status === "done" ? (
+      {isDone(job, "build") ? (
         <Notice tone="good" live>
           Together, every facing right, the tray at zero.
         </Notice>

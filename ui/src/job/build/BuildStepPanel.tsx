@@ -6,6 +6,7 @@ import { Headline, Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { SignedList } from "../../kit/SignedList";
 import { useHotkeys } from "../../kit/useHotkeys";
+import { isDone } from "../isDone";
 import { useEntries } from "../useEntries";
 import { UndoButton } from "../UndoButton";
 import { useUndo } from "../useUndo";
@@ -33,7 +34,7 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
   const undo = useUndo(job, "build", build.recent);
   const step = build.steps.find((each) => each.id === build.current);
   const asked = step?.parts.find((part) => part.question && !part.right);
-  const isMeasured = job.stages.find((stage) => stage.id === "measure")?.status === "done";
+  const isMeasured = isDone(job, "measure");
   const isReady = isOpen && isMeasured && step !== undefined && asked === undefined;
   const put = () => {
     if (step) add("step", { step: step.id });

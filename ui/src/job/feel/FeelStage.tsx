@@ -5,6 +5,7 @@ import { Panel, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { Cautions } from "../Cautions";
+import { isDone } from "../isDone";
 import { KeyHelp } from "../KeyHelp";
 import { useEntries } from "../useEntries";
 import { HoldTest } from "./HoldTest";
@@ -31,7 +32,7 @@ function LeverCheck({ job, feel }: { job: Job; feel: Feel }) {
     h: focusOn("creep"),
     u: open && last ? () => undo(last.id) : undefined,
   });
-  const done = job.stages.find((stage) => stage.id === "feel")?.status === "done";
+  const done = isDone(job, "feel");
   return (
     <>
       {feel.stale ? (

@@ -5,6 +5,7 @@ import { TrayDrawing } from "../../drawings/TrayDrawing";
 import { Panel, Quiet, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { Cautions } from "../Cautions";
+import { isDone } from "../isDone";
 import { KeyHelp } from "../KeyHelp";
 import { NextStage } from "../NextStage";
 import { Photos } from "../Photos";
@@ -61,7 +62,7 @@ export function StripStage({ job }: { job: Job }) {
         stage="strip"
         hint="Whole lever, clamp split, hose angle, reservoir tilt, lever gap; then each part before it moves."
       />
-      {job.stages.find((stage) => stage.id === "strip")?.status === "done" ? (
+      {isDone(job, "strip") ? (
         <Notice tone="good" live>
           All of it is out and counted. Clean and dry it, then look at it.
         </Notice>
