@@ -15,19 +15,19 @@ module App
     # One nested level more than any request needs.
     DEEPEST = 12
     PAGE = 50
-    LONGEST_PAGE = 100
 
-    # @param store [Store::All]
+    # @param store [Store::All]; memory [Memory] what was folded out of it
     # @param contract [Contract]
     # @param clock [#call] gives the time now
-    def initialize(store:, contract:, clock: -> { Time.now })
+    def initialize(store:, memory:, contract:, clock: -> { Time.now })
       super()
       @store = store
+      @memory = memory
       @contract = contract
       @clock = clock
     end
 
-    attr_reader :store, :contract
+    attr_reader :store, :memory, :contract
 
     helpers do
       # @return [Hash] the body, as the contract has it for an operation
@@ -49,10 +49,30 @@ module App
         halt_problem(400, "the body is not JSON", "a JSON object")
       end
 
+      # @return [Hash] parameters of the query, read by the contract
+      # Refuses those the contract does not have, twice the same, and values it does not take.
+      def query_for(operation_id)
+        read, problems = contract.query(operation_id, Query.parse(request.query_string))
+        raise Sandbag::Refusal.new(problems) if problems.any?
+        read
+      end
+
+      # Figures in sentences are written in the shop's units on the way out.
       def json(status, object)
         content_type "application/json"
         self.status(status)
-        JSON.generate(object)
+        Sandbag::Said.in(JSON.generate(object), shop.display)
+      end
+
+      # @return what JSON would make of it, in the shop's units: for documents
+      def plain(object)
+        JSON.parse(Sandbag::Said.in(JSON.generate(object), shop.display))
+      end
+
+      # @yieldreturn [Array(String, String)] what the list is sorted by, and the id
+      # @return [String, nil] where the next page starts
+      def next_of(rows, limit)
+        Store::Cursor.write(*yield(rows.last)) if rows.size == limit
       end
 
       def halt_problem(status, message, accepted = nil)
@@ -62,18 +82,16 @@ module App
       def problem(status, problems)
         content_type Problem::TYPE
         self.status(status)
-        Problem.body(status, problems)
+        Sandbag::Said.in(Problem.body(status, problems), shop.display)
       end
 
-      def page_limit
-        text = params.fetch("limit", PAGE.to_s)
-        return text.to_i if text.match?(/\A\d{1,3}\z/) && text.to_i.between?(1, LONGEST_PAGE)
-        raise Sandbag::Refusal.at("limit", "limit of #{text[0, 20]} cannot be served", "1 to #{LONGEST_PAGE}")
+      def log_fault(fault)
+        warn "#{fault.class}: #{fault.message.inspect}\n  #{fault.backtrace.first(8).join("\n  ")}"
       end
 
       # @return [Sandbag::Shop]
       def shop
-        ShopSettings.read(store)
+        memory.shop(store)
       end
 
       def today
@@ -94,14 +112,21 @@ module App
       problem(404, [Sandbag::Refusal::Problem.new(pointer: "id", message: missing.message, accepted: "an id from a list")])
     end
 
+    error JobDesk::Clash do
+      problem(409, [Sandbag::Refusal::Problem.new(pointer: "id", message: env["sinatra.error"].message, accepted: "an id not used before")])
+    end
+
+    error JobDesk::Busy, Store::Busy do
+      problem(503, [Sandbag::Refusal::Problem.new(pointer: "", message: env["sinatra.error"].message, accepted: "the same again in a moment")])
+    end
+
     not_found do
       content_type Problem::TYPE
       Problem.of(404, "there is nothing at this address", accepted: "a path of /api/openapi.json")
     end
 
     error do
-      fault = env["sinatra.error"]
-      warn "#{fault.class}: #{fault.message}\n  #{fault.backtrace.first(8).join("\n  ")}"
+      log_fault(env["sinatra.error"])
       problem(500, [Sandbag::Refusal::Problem.new(pointer: "", message: "something broke here; nothing was stored")])
     end
   end

@@ -5,9 +5,9 @@ require "csv"
 module App
   # What has to be bought for a job, as CSV.
   module BuyListCsv
-    COLUMNS = %i[label detail count unit].freeze
+    COLUMNS = %w[label detail count unit].freeze
 
-    # @param rows [Array<Hash>] of Sandbag::Choose::Supplies
+    # @param rows [Array<Hash>] of Sandbag::Choose::Supplies, as JSON has them
     # @return [String]
     def self.of(rows)
       CSV.generate do |csv|

@@ -11,7 +11,7 @@ module App
       changes = body_for("changeCircuit")["changes"]
       view = store.transaction do
         row = store.circuits.find(id)
-        sheet = changes.reduce(Sandbag::Circuit::Sheet.new(row[:sheet])) do |changed, change|
+        sheet = changes.reduce(Sandbag::Circuit::Sheet.stored(row[:sheet])) do |changed, change|
           changed.change(change["part"], change["field"], change["value"], change["source"] || "measured")
         end
         Sandbag::Circuit::FluidAge.refuse_future(sheet, today)
@@ -39,7 +39,7 @@ module App
 
     helpers do
       def refuse_other_kind(row, sheet)
-        return if row[:sheet]["kind"] == sheet.kind
+        return if row[:sheet]["kind"] == sheet.kind.id
         raise Sandbag::Refusal.at("sheet/kind", "a circuit stays of its kind", row[:sheet]["kind"])
       end
     end

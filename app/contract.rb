@@ -7,7 +7,14 @@ module App
   # The one contract, api/openapi.yaml: what a request may hold, and (in the specs) what a response must.
   class Contract
     PATH = "#{ROOT}/api/openapi.yaml"
-    Operation = Struct.new(:method, :path, :request, :responses, keyword_init: true)
+    # Faults beyond this many say nothing new.
+    MOST_PROBLEMS = 20
+
+    # @attr request, responses [JSONSchemer::Schema] of JSON bodies; query [Hash{String => Parameter}]
+    Operation = Struct.new(:method, :path, :query, :request, :responses, keyword_init: true)
+
+    # @attr schema [JSONSchemer::Schema]; type [String] of what the text is read as
+    Parameter = Struct.new(:schema, :type, :required, keyword_init: true)
 
     attr_reader :document, :operations
 
@@ -23,7 +30,20 @@ module App
 
     # @return [Array<Sandbag::Refusal::Problem>] what is wrong with a request body
     def problems(operation_id, body)
-      operations.fetch(operation_id).request.validate(body).map { |error| problem(error) }.uniq
+      schema = operations.fetch(operation_id).request
+      schema.valid?(body) ? [] : faults(schema, body)
+    end
+
+    # @param pairs [Array<Array(String, String)>] the query as it came
+    # @return [Array(Hash, Array<Sandbag::Refusal::Problem>)] parameters read, and what is wrong with them
+    def query(operation_id, pairs)
+      known = operations.fetch(operation_id).query
+      read = pairs.to_h { |name, text| [name, known.key?(name) ? value(known[name].type, text) : text] }
+      strange = (read.keys - known.keys).map { |name| problem_of(name, "is not asked here", known.keys.join(", ")) }
+      twice = pairs.map(&:first).tally.select { |_, times| times > 1 }.keys.map { |name| problem_of(name, "is given twice", "once") }
+      missing = known.select { |name, parameter| parameter.required && !read.key?(name) }.keys.map { |name| problem_of(name, "is missing", nil) }
+      wrong = read.slice(*known.keys).flat_map { |name, given| faults(known[name].schema, given).map { |each| problem_of(name, each.message, each.accepted) } }
+      [read, (strange + twice + missing + wrong).first(MOST_PROBLEMS)]
     end
 
     # @return [Array<String>] what is wrong with a response body
@@ -35,6 +55,19 @@ module App
 
     private
 
+    def faults(schema, given)
+      schema.validate(given).first(MOST_PROBLEMS).map { |error| problem(error) }.uniq
+    end
+
+    # Text that is no number or no yes or no stays text, for the schema to refuse.
+    def value(type, text)
+      case type
+      when "integer" then text.match?(/\A\d{1,9}\z/) ? text.to_i : text
+      when "boolean" then {"true" => true, "false" => false}.fetch(text, text)
+      else text
+      end
+    end
+
     def read_operations
       document["paths"].flat_map do |path, verbs|
         verbs.map { |verb, operation| [operation["operationId"], read_operation(verb, path, operation)] }
@@ -42,23 +75,41 @@ module App
     end
 
     def read_operation(verb, path, operation)
-      pointer = "#/paths/#{path.gsub("/", "~1").gsub("{", "%7B").gsub("}", "%7D")}/#{verb}"
+      pointer = "#/paths/#{escaped(path)}/#{verb}"
       responses = operation["responses"].to_h { |status, response| [status, schema_at("#{pointer}/responses/#{status}", response)] }
-      Operation.new(method: verb, path: path, responses: responses,
+      Operation.new(method: verb, path: path, responses: responses, query: parameters(pointer, operation),
         request: operation["requestBody"] && schema_at("#{pointer}/requestBody", operation["requestBody"]))
     end
 
-    def schema_at(pointer, holder)
-      if holder["$ref"]
-        pointer = holder["$ref"]
-        holder = document.dig(*pointer.delete_prefix("#/").split("/"))
+    def parameters(pointer, operation)
+      given = (operation["parameters"] || []).each_with_index.map { |holder, index| resolved(holder, "#{pointer}/parameters/#{index}") }
+      given.select { |parameter, _| parameter["in"] == "query" }.to_h do |parameter, place|
+        [parameter["name"], Parameter.new(schema: @openapi.ref("#{place}/schema"), type: parameter.dig("schema", "type"), required: parameter["required"])]
       end
+    end
+
+    def schema_at(pointer, holder)
+      holder, pointer = resolved(holder, pointer)
       type = holder["content"]&.keys&.find { |each| each.end_with?("json") }
-      type && @openapi.ref("#{pointer}/content/#{type.gsub("/", "~1").gsub("+", "%2B")}/schema")
+      type && @openapi.ref("#{pointer}/content/#{escaped(type).gsub("+", "%2B")}/schema")
+    end
+
+    # @return [Array(Hash, String)] what a $ref points to, and where that stands
+    def resolved(holder, pointer)
+      reference = holder["$ref"]
+      reference ? [document.dig(*reference.delete_prefix("#/").split("/")), reference] : [holder, pointer]
+    end
+
+    def escaped(name)
+      name.gsub("/", "~1").gsub("{", "%7B").gsub("}", "%7D")
     end
 
     def problem(error)
-      Sandbag::Refusal::Problem.new(pointer: error["data_pointer"].delete_prefix("/"), message: wording(error), accepted: accepted(error["schema"]))
+      problem_of(error["data_pointer"].delete_prefix("/"), wording(error), accepted(error["schema"]))
+    end
+
+    def problem_of(pointer, message, accepted)
+      Sandbag::Refusal::Problem.new(pointer: pointer, message: message, accepted: accepted)
     end
 
     def wording(error)

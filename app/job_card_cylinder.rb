@@ -5,17 +5,17 @@ module App
   module JobCardCylinder
     def self.strip(strip)
       return [] unless strip && strip[:pieces].positive?
-      passed = strip[:setup].select { |row| row[:reason] }.map { |row| ["Passed", "#{row[:label]}: #{row[:reason]}"] }
-      skipped = strip[:steps].select { |step| step[:reason] }.map { |step| ["Left out", "#{step[:label]}: #{step[:reason]}"] }
+      waived = strip[:setup].select { |row| row[:reason] }.map { |row| ["Waived", "#{row[:label]}: #{row[:reason]}"] }
+      skipped = strip[:steps].select { |step| step[:reason] }.map { |step| ["Skipped", "#{step[:label]}: #{step[:reason]}"] }
       tried = strip[:ladder].select { |rung| rung[:tried] }.map { |rung| ["Stuck piston", "#{rung[:label]}: #{rung[:freed] ? "it came" : "it did not come"}"] }
-      [["Construction", strip[:construction]], ["Out", "#{strip[:pieces]} pieces of #{strip[:tray].size} kinds"], *passed, *skipped, *tried]
+      [["Construction", strip[:construction]], ["Out", "#{strip[:pieces]} pieces of #{strip[:tray].size} kinds"], *waived, *skipped, *tried]
     end
 
     def self.measure(measure)
       return [] unless measure
       return measure[:comparison].filter_map { |row| [row[:label], [row[:value], row[:note]].compact.join(": ")] if row[:value] } unless measure[:apart]
       looks = measure[:inspection].filter_map { |look| [look[:label], look[:values][look[:value]]] if look[:value] }
-      figures = measure[:judgements].map { |judgement| [judgement[:label], "#{judgement[:why]} Limit: #{judgement[:source].tr("_", " ")}."] }
+      figures = measure[:judgements].map { |judgement| [judgement[:label], "#{judgement[:why]} Limit: #{Sandbag::Wording.spelled(judgement[:source])}."] }
       eye = measure[:by_eye] ? [["Gauges", "judged by eye: an estimate"]] : []
       [["Verdict", [measure[:verdict][:label], *measure[:verdict][:reasons]].join(". ").squeeze(".")], *figures, *eye, *looks]
     end

@@ -3,12 +3,14 @@
 module App
   # What a job card says, as titled lists of two-column rows.
   module JobCardSections
+    # @param state [Sandbag::Job::State]; stock [Sandbag::Shelf::Stock]
     # @return [Array<Array(String, Array<Array(String, String)>)>]
     def self.of(state, stock)
-      job = state.to_h
-      [["Ask", ask(job[:ask])], ["Choose", choose(job[:choose]) + pulled(job[:choose], stock)], ["Strip", JobCardCylinder.strip(job[:strip])],
-        ["Measure", JobCardCylinder.measure(job[:measure])], ["Build", JobCardCylinder.build(job[:build])], ["Bleed", bleed(job[:bleed])],
-        ["Feel", feel(job[:feel])], ["Release gates", gates(job[:close])]]
+      views = state.stages.transform_values(&:view)
+      ask, choose, strip, measure, build, bleed, feel, close = views.values_at(*%w[ask choose strip measure build bleed feel close])
+      [["Ask", ask(ask)], ["Choose", choose(choose) + pulled(choose, stock)], ["Strip", JobCardCylinder.strip(strip)],
+        ["Measure", JobCardCylinder.measure(measure)], ["Build", JobCardCylinder.build(build)], ["Bleed", bleed(bleed)],
+        ["Feel", feel(feel)], ["Release gates", gates(close)]]
     end
 
     def self.ask(ask)
@@ -17,18 +19,24 @@ module App
         [finding["label"], finding["values"].values_at(*values).join(", ")]
       end
       flags = ask[:flags].map { |flag| ["Red flag", [flag[:label], flag[:lead] && "lifted by #{flag[:lead]}: #{flag[:reason]}"].compact.join("; ")] }
-      route = ask[:route] && Sandbag::Knowledge.find("routes", ask[:route])["label"]
-      [(["Complaint", ask[:complaint]] if ask[:complaint]), *ask[:notes].map { |note| ["Note", note] }, *findings, *flags, (["Route", [route, ask[:reason]].compact.join(": ")] if route)].compact
+      route = ask[:route] && Sandbag::Job::Route.find(ask[:route]).label
+      [(["Complaint", ask[:complaint]] if ask[:complaint]), *ask[:notes].map { |note| ["Note", note] }, *findings, *flags,
+        (["Route", [route, ask[:reason]].compact.join(": ")] if route)].compact
     end
 
     def self.choose(choose)
       return [] unless choose
       cylinder = choose[:cylinder]
       [
-        (["Cylinder", "#{cylinder["bore"]} × #{cylinder["push_offset"]} mm#{", agreed: #{cylinder["agreed"]}" if cylinder["agreed"]}"] if cylinder),
+        (["Cylinder", cylinder_said(cylinder)] if cylinder),
         (["Fluid in", Sandbag::Knowledge.find("fluids", choose[:fluid])["label"]] if choose[:fluid]),
-        ["Fluid to have", format("%.0f mL", choose[:need][:total_ml])]
+        ["Fluid to have", Sandbag::Said.ml(choose[:need][:total_ml])]
       ].compact
+    end
+
+    def self.cylinder_said(cylinder)
+      size = "#{Sandbag::Said.mm(cylinder["bore"], "g", bare: true)} × #{Sandbag::Said.mm(cylinder["push_offset"], "g")}"
+      cylinder["agreed"] ? "#{size}, agreed: #{cylinder["agreed"]}" : size
     end
 
     # What came off the shelf or was bought; tools and protection are not part of the record.
@@ -45,7 +53,8 @@ module App
     def self.bleed(bleed)
       return [] unless bleed && bleed[:total_strokes].positive?
       points = bleed[:points].map do |point|
-        [point[:label], format("%d strokes, %.0f mL, last %d without a bubble%s", point[:strokes], point[:passed_ml], point[:clean_strokes], point[:done] ? "" : ", not finished")]
+        done = point[:done] ? "" : ", not finished"
+        [point[:label], "#{point[:strokes]} strokes, #{Sandbag::Said.ml(point[:passed_ml])}, last #{point[:clean_strokes]} without a bubble#{done}"]
       end
       points + bleed[:restarts].map { |restart| ["Started over", restart[:why]] }
     end
@@ -54,19 +63,28 @@ module App
       return [] unless feel
       verdict = feel[:lift] || feel[:verdict]
       [
-        (["Verdict", verdict[:why]] if verdict),
-        (["Trapped air", format("%.3f ± %.3f mL", verdict[:air_ml], verdict[:air_error_ml])] if verdict && verdict[:air_error_ml]),
-        (["Stiffness", format("%.3f mL/MPa, expected %.3f", verdict[:stiffness_ml_mpa], verdict[:expected_stiffness_ml_mpa])] if verdict && verdict[:stiffness_ml_mpa]),
+        *(verdict ? verdict_rows(verdict) : []),
         (["Before", feel[:before][:why]] if feel[:before]),
         (["Accepted", feel[:accepted]] if feel[:accepted]),
-        (["Static hold", format("%.1f mm in 60 s, limit %.1f", feel[:hold][:creep_mm], feel[:hold][:limit_mm])] if feel[:hold])
+        (["Static hold", hold_said(feel[:hold])] if feel[:hold])
       ].compact
+    end
+
+    def self.verdict_rows(verdict)
+      said = Sandbag::Said
+      air = verdict[:air_error_ml] && "#{said.ml(verdict[:air_ml], 3, bare: true)} ± #{said.ml(verdict[:air_error_ml], 3)}"
+      stiff = verdict[:stiffness_ml_mpa] && format("%.3f mL/MPa, expected %.3f", verdict[:stiffness_ml_mpa], verdict[:expected_stiffness_ml_mpa])
+      [["Verdict", verdict[:why]], ["Trapped air", air], ["Stiffness", stiff]].select(&:last)
+    end
+
+    def self.hold_said(hold)
+      "#{Sandbag::Said.mm(hold[:creep_mm])} in 60 s, limit #{Sandbag::Said.mm(hold[:limit_mm], bare: true)}"
     end
 
     def self.gates(close)
       return [] unless close
-      close[:gates].map { |gate| [gate[:label], gate[:met] ? "met" : "NOT MET#{": #{gate[:why]}" if gate[:why]}"] }
+      close[:gates].map { |gate| [gate[:label], gate[:met] ? "yes" : "NO#{": #{gate[:why]}" if gate[:why]}"] }
     end
-    private_class_method :ask, :choose, :pulled, :bleed, :feel, :gates
+    private_class_method :ask, :choose, :cylinder_said, :pulled, :bleed, :feel, :verdict_rows, :hold_said, :gates
   end
 end

@@ -1,141 +1,187 @@
 # frozen_string_literal: true
 
 module App
-  # Opens jobs, takes entries down, and shows a job as its journal tells it.
+  # Opens jobs, records entries, and shows a job as its journal tells it, or as its signature closed it.
   class JobDesk
-    # The id is in use for another entry.
+    # The id is in use for something else.
     class Clash < StandardError; end
 
-    # @param store [Store::All]
+    # Another entry came in between, again and again.
+    class Busy < StandardError; end
+
+    # An entry that was admitted, with all that is stored with it. Worked out before the write lock is taken; stored if the job
+    # still stands where it stood.
+    Draft = Struct.new(:job, :circuit, :state, :entry, :after, :stock_position, keyword_init: true)
+
+    ATTEMPTS = 8
+
+    # @param store [Store::All]; memory [Memory]
     # @param today [Date] for what ages on the shelf
-    def initialize(store, today)
+    def initialize(store, memory, today)
       @store = store
+      @memory = memory
       @today = today
-      @shelf = ShelfDesk.new(store)
+      @shelf = ShelfDesk.new(store, memory)
     end
 
-    # @return [Hash] the job's view
-    def open(id, circuit_id, at)
+    # @return [Boolean] false when the job was there already
+    # Refuses a circuit on which a job is open, unless it is asked for all the same.
+    def open(id, circuit_id, at, beside: false)
       @store.transaction do
         @store.circuits.find(circuit_id)
-        job = @store.jobs.open(id: id, circuit_id: circuit_id, at: at)
-        raise Clash, "job #{id} is on another circuit" unless job[:circuit_id] == circuit_id
+        next same_job?(id, circuit_id) if @store.jobs.include?(id)
+        refuse_second(circuit_id) unless beside
+        @store.jobs.open(id: id, circuit_id: circuit_id, at: at)
       end
-      view(id)
-    end
-
-    # @return [Array(Hash, Boolean)] the job's view, and whether the entry is new
-    def add(job_id, given)
-      fresh = write(job_id, given)
-      [view(job_id), fresh]
     end
 
     # @return [Boolean] false when the entry was there already
     def write(job_id, given)
-      @store.transaction { take_down(@store.jobs.find(job_id), given) }
-    end
-
-    def view(id)
-      job = @store.jobs.find(id)
-      state, circuit = state_of(job)
-      head = head(job, circuit)
-      {**head, fitted: state.fitted.to_h, sheet: state.sheet.to_h, **state.to_h, costs: costs(state, head[:machine][:kind]), history: history(job), photos: photos(state)}
-    end
-
-    # @return [Array<Hash>] one line for each job
-    def lines(jobs)
-      entries = @store.journals.of_jobs(jobs.map { |job| job[:id] })
-      jobs.map do |job|
-        state, circuit = state_of(job, entries.fetch(job[:id], []))
-        head = head(job, circuit)
-        minutes = estimate(state.ask.route, state, head[:machine][:kind])&.minutes
-        {**head, complaint: state.ask.complaint, planned_minutes: minutes, wait: state.ask.wait, **state.to_h.slice(:current, :waits_for, :signed, :stop, :stages)}.compact
+      ATTEMPTS.times do
+        draft = draft(@store.jobs.find(job_id), given)
+        return false unless draft
+        return true if @store.transaction { still?(draft) && keep(draft) }
       end
+      raise Busy, "job #{job_id} is being written to by somebody else"
     end
 
-    # @return [Sandbag::Job::State, Hash] a job's state and its circuit's row
-    def state_of(job, rows = @store.journals.of_job(job[:id]))
+    # @return [Hash] the job's head: where it stands, and its photos
+    def head(id)
+      job = @store.jobs.find(id)
+      return @store.jobs.record(id)["head"] if job[:closed_at]
       circuit = @store.circuits.find(job[:circuit_id])
-      entries = rows.map { |row| Sandbag::Job::Entry.new(**row.slice(:id, :stage, :kind, :data, :at, :by, :corrects, :position)) }
-      sheet = Sandbag::Circuit::Sheet.new(job[:sheet] || circuit[:sheet])
-      [Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), sheet, lubricant: shop.lubricant), circuit]
+      state = state_of(job, circuit)
+      {**JobHead.of(job, circuit, @store.machines.find(circuit[:machine_id])), **Sandbag::Job::Headline.new(state).to_h,
+       photos: JobPhotos.of(state.journal)}
+    end
+
+    # @return [Hash] what one stage shows, under the stage's name
+    # Refuses a stage the job does not have.
+    def stage(id, stage)
+      job = @store.jobs.find(id)
+      return stage_of_record(id, stage) if job[:closed_at]
+      circuit = @store.circuits.find(job[:circuit_id])
+      {id: stage, stage => stage_view(job, circuit, state_of(job, circuit), stage)}
+    end
+
+    # @return [Hash] what the shelf has for a job, or had when it was signed
+    def supplies(id)
+      job = @store.jobs.find(id)
+      return @store.jobs.record(id)["supplies"] if job[:closed_at]
+      supplies_of(state_of(job)).to_h
+    end
+
+    # @return [Hash] everything a job card says
+    def card(id)
+      job = @store.jobs.find(id)
+      return @store.jobs.record(id)["card"] if job[:closed_at]
+      circuit = @store.circuits.find(job[:circuit_id])
+      state = state_of(job, circuit)
+      JobCardContent.new(job, circuit, @store.machines.find(circuit[:machine_id]), state, @shelf.stock, shop.name).to_h
+    end
+
+    # @return [Sandbag::Job::State] of a job that is not signed
+    def state_of(job, circuit = @store.circuits.find(job[:circuit_id]))
+      @memory.state(@store, job[:id], circuit, shop)
     end
 
     # @return [Sandbag::Choose::Supplies] what the shelf has for a job
-    def supplies(state)
+    def supplies_of(state)
       Sandbag::Choose::Supplies.new(state.choose, @shelf.stock, today: @today, shop_months: shop.fluid_months)
     end
 
-    # @return [Array<Hash>] photos that entries in force name, oldest first
-    def photos(state)
-      state.journal.in_force.select { |entry| entry.kind == "photo" }
-        .map { |entry| {entry: entry.id, photo: entry.data["photo"], what: entry.data["what"], stage: entry.stage, at: entry.at} }
+    # Writes the records of jobs that were signed by a Sandbag that did not keep one. Once, when the server starts.
+    def record_signed
+      @store.jobs.unrecorded.each do |id|
+        job = @store.jobs.find(id)
+        circuit = @store.circuits.find(job[:circuit_id]).merge(sheet: job[:sheet])
+        entries = @store.journals.of_job(id).map { |row| Sandbag::Job::Entry.new(**row.slice(*Sandbag::Job::Entry.members)) }
+        state = Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), Sandbag::Circuit::Sheet.stored(circuit[:sheet]), lubricant: shop.lubricant)
+        @store.transaction { record(job, circuit, state) }
+      end
     end
 
     private
 
-    # Earlier jobs on the same circuit that are shown beside a new one.
-    EARLIER = 3
+    def shop
+      @memory.shop(@store)
+    end
 
-    # @return [Array<Hash>] what was done to the circuit before: last fault, fluid and lever
-    def history(job)
-      earlier = @store.jobs.of_circuits([job[:circuit_id]]).reject { |each| each[:id] == job[:id] || each[:closed_at].nil? }
-      earlier.first(EARLIER).map do |each|
-        state, _ = state_of(each)
-        fluid = state.choose.fluid && Sandbag::Knowledge.find("fluids", state.choose.fluid)["label"]
-        {id: each[:id], closed_at: each[:closed_at], route: state.ask.route&.fetch("label"), complaint: state.ask.complaint, fluid: fluid,
-         lever: (state.feel.lift || state.feel.report.verdict)&.to_h&.fetch(:why)}.compact
-      end
+    def same_job?(id, circuit_id)
+      return false if @store.jobs.find(id)[:circuit_id] == circuit_id
+      raise Clash, "job #{id} is on another circuit"
+    end
+
+    def refuse_second(circuit_id)
+      other = @store.jobs.open_on(circuit_id)
+      return unless other
+      raise Sandbag::Refusal.at("circuit_id", "a job is open on this circuit: #{other}", "that job; or beside: true to open a second one beside it")
+    end
+
+    def stage_of_record(id, stage)
+      stages = @store.jobs.record(id)["stages"]
+      {id: stage, stage => stages.fetch(stage) { raise Store::Missing.new("stage of this job", stage) }}
+    end
+
+    def stage_view(job, circuit, state, stage)
+      found = state.stages.fetch(stage) { raise Store::Missing.new("stage of this job", stage) }
+      return found.view unless stage == "ask"
+      {**found.view, costs: costs(state, @store.machines.find(circuit[:machine_id])[:kind]), history: JobHistory.of(@store, job)}
     end
 
     # Minutes and money of the route in force, and kit against unit.
     def costs(state, machine_kind)
-      {estimate: estimate(state.ask.route, state, machine_kind)&.to_h,
-       kit_or_unit: Sandbag::Ask::Estimate.kit_or_unit(machine_kind, state.choose.need_ml, shop)}.compact
+      need_ml = state.choose.need_ml
+      estimate = state.route && Sandbag::Ask::Estimate.new(state.route, machine_kind, need_ml, shop).to_h
+      {estimate: estimate, kit_or_unit: Sandbag::Ask::Estimate.kit_or_unit(state.route, machine_kind, need_ml, shop)}.compact
     end
 
-    def estimate(route, state, machine_kind)
-      route && Sandbag::Ask::Estimate.new(route["id"], machine_kind, state.choose.need_ml, shop)
-    end
-
-    def shop
-      @shop ||= ShopSettings.read(@store)
-    end
-
-    def head(job, circuit)
-      machine = @store.machines.find(circuit[:machine_id])
-      {id: job[:id], machine: machine.slice(:id, :name, :kind), circuit: circuit.slice(:id, :name).merge(kind: circuit[:sheet]["kind"]),
-       opened_at: job[:opened_at], closed_at: job[:closed_at]}.compact
-    end
-
-    def take_down(job, given)
+    # @return [Draft, nil] nil when the entry is there already
+    def draft(job, given)
       known = @store.journals.find(given[:id])
-      return same?(known, job, given) if known
-      state, circuit = state_of(job)
-      entry = with_lubricant(state, move_stock(job[:id], state, Sandbag::Job::Admission.new(state).admit(Sandbag::Job::Entry.new(**given))))
+      return same_entry?(known, job, given) if known
+      raise Sandbag::Refusal.at("", "this job is signed off", "a new job on the same circuit") if job[:closed_at]
+      circuit = @store.circuits.find(job[:circuit_id])
+      state = state_of(job, circuit)
+      position, stock = @memory.stock(@store)
+      entry = Sandbag::Job::Admission.new(state).admit(Sandbag::Job::Entry.new(**given, position: state.journal.position + 1))
+      entry = completed(state, entry, stock)
       refuse_strange_photo(job[:id], entry)
-      @store.journals.append(job[:id], entry.to_h)
-      close(job, circuit, state, entry) if entry.kind == "signed"
+      after = Sandbag::Job::State.new(state.journal.with(entry), state.fitted, lubricant: state.lubricant)
+      Draft.new(job: job, circuit: circuit, state: state, entry: entry, after: after, stock_position: position)
+    end
+
+    # What goes together is recorded with what wetted it, and what is pulled with the count that is promised: shop and shelf
+    # may go over to something else later.
+    def completed(state, entry, stock)
+      return entry.with(data: {"lubricant" => state.build.lubricant, **entry.data}) if entry.stage == "build" && entry.kind == "step"
+      return entry unless pulls?(entry)
+      Sandbag::Choose::Supplies.new(state.choose, stock, today: @today, shop_months: shop.fluid_months).admit(entry)
+    end
+
+    # Nothing has come in since the draft was worked out.
+    def still?(draft)
+      @store.journals.position(draft.job[:id]) == draft.entry.position - 1 && @store.circuits.revision(draft.circuit[:id]) == draft.circuit[:revision] &&
+        @store.stock_moves.position == draft.stock_position
+    end
+
+    def keep(draft)
+      @store.journals.append(draft.job[:id], draft.entry.to_h)
+      move_stock(draft)
+      Headlines.new(@store, @memory).write(draft.job[:id], draft.after, draft.circuit[:revision])
+      close(draft) if draft.entry.kind == "signed"
       true
     end
 
-    # What goes together is taken down with what wetted it: the shop may go over to another lubricant later.
-    def with_lubricant(state, entry)
-      return entry unless entry.stage == "build" && entry.kind == "step"
-      entry.with_data({"lubricant" => state.build.lubricant, **entry.data})
-    end
-
     # What an entry does to the shelf.
-    # @return [Sandbag::Job::Entry] with the count that was promised
-    def move_stock(job_id, state, entry)
+    def move_stock(draft)
+      entry = draft.entry
       if pulls?(entry)
-        entry = supplies(state).admit(entry)
-        @shelf.reserve(job_id, entry) if Sandbag::Choose::Supplies::RESERVED.include?(@shelf.stock.find(entry.data["item"]).kind)
+        @shelf.reserve(draft.job[:id], entry) if Sandbag::Choose::Supplies::RESERVED.include?(@shelf.stock.find(entry.data["item"]).kind)
       elsif entry.undo?
-        pulled = state.journal.find(entry.corrects)
-        @shelf.release(job_id, pulled, entry) if pulls?(pulled)
+        pulled = draft.state.journal.find(entry.corrects)
+        @shelf.release(draft.job[:id], pulled, entry) if pulls?(pulled)
       end
-      entry
     end
 
     # A photo is taken up by the job it was sent to.
@@ -148,20 +194,36 @@ module App
       entry.stage == "choose" && entry.kind == "pulled" && !entry.data["item"].nil?
     end
 
-    # A retry carries the same stage and kind to the same job; anything else has borrowed an id.
-    def same?(known, job, given)
-      return false if known.values_at(:job_id, :stage, :kind) == [job[:id], given[:stage], given[:kind]]
+    # A retry carries the same entry to the same job; anything else has borrowed an id.
+    def same_entry?(known, job, given)
+      return if known.values_at(:job_id, :stage, :kind) == [job[:id], given[:stage], given[:kind]]
       raise Clash, "entry #{given[:id]} is used otherwise"
     end
 
-    # The job keeps the circuit as it was; the machine's record takes what was changed.
-    def close(job, circuit, state, entry)
-      @store.jobs.close(job[:id], at: entry.at, sheet: circuit[:sheet])
-      supplies(state).stale.each { |pulled| @shelf.release(job[:id], state.journal.find(pulled[:entry]), entry) if pulled[:item] }
-      @shelf.use_up(job[:id], entry)
+    # The job keeps the circuit as it was and all that was decided; the machine's record takes what was changed.
+    def close(draft)
+      id, circuit, state, entry = draft.job[:id], draft.circuit, draft.after, draft.entry
+      @store.jobs.close(id, at: entry.at, sheet: circuit[:sheet])
+      record(draft.job.merge(closed_at: entry.at), circuit, state)
+      supplies_of(state).stale.each { |pulled| @shelf.release(id, state.journal.find(pulled[:entry]), entry) if pulled[:item] }
+      @shelf.use_up(id, entry)
       sheet = state.sheet
-      sheet = sheet.change(sheet.parts_of("fluid").first["id"], "changed_on", entry.at[0, 10], "measured") if state.stages.key?("bleed")
+      sheet = sheet.set("fluid", "changed_on", entry.at[0, 10], "measured") if state.stages.key?("bleed")
       @store.circuits.write_sheet(circuit[:id], sheet.to_h)
+    end
+
+    def record(job, circuit, state)
+      machine = @store.machines.find(circuit[:machine_id])
+      headline = Sandbag::Job::Headline.new(state).to_h
+      content = {
+        edition: Sandbag::Knowledge.edition,
+        head: {**JobHead.of(job, circuit, machine), **headline, photos: JobPhotos.of(state.journal)},
+        stages: state.stages.keys.to_h { |stage| [stage, stage_view(job, circuit, state, stage)] },
+        supplies: supplies_of(state).to_h,
+        card: JobCardContent.new(job, circuit, machine, state, @shelf.stock, shop.name).to_h
+      }
+      @store.jobs.write_record(job[:id], JSON.parse(Sandbag::Said.in(JSON.generate(content), shop.display)))
+      @store.jobs.write_headline(job[:id], headline, Headlines::SIGNED)
     end
   end
 end

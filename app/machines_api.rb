@@ -3,11 +3,16 @@
 module App
   # /api/machines
   class MachinesApi < Base
+    # Jobs that come with a machine; older ones are listed by /api/jobs.
+    JOBS = 20
+
     get "/" do
-      limit = page_limit
-      rows = store.machines.page(limit: limit, after: params["after"], retired: params["retired"] == "true")
-      items = rows.map { |row| row.merge(circuits: circuits_of(row[:id]).map { |circuit| brief(circuit) }) }
-      json 200, {items: items, next: (rows.last[:name] if rows.size == limit)}.compact
+      asked = query_for("listMachines")
+      limit = asked.fetch("limit", PAGE)
+      rows = store.machines.page(limit: limit, after: asked["after"], retired: asked["retired"] || false, find: asked["find"], kind: asked["kind"])
+      circuits = store.circuits.lines_of(rows.map { |row| row[:id] })
+      items = rows.map { |row| row.merge(circuits: circuits.fetch(row[:id], []).map { |circuit| circuit.except(:machine_id) }) }
+      json 200, {items: items, counts: store.machines.counts, next: next_of(rows, limit) { |row| [row[:name], row[:id]] }}.compact
     end
 
     post "/" do
@@ -61,9 +66,8 @@ module App
       def view(id)
         machine = store.machines.find(id)
         circuits = circuits_of(id)
-        jobs = store.jobs.of_circuits(circuits.map { |circuit| circuit[:id] })
         comparisons = circuits.flat_map { |circuit| store.comparisons.of_circuit(circuit[:id]) }
-        machine.merge(circuits: circuits.map { |circuit| CircuitView.of(circuit, today) }, jobs: JobDesk.new(store, today).lines(jobs),
+        machine.merge(circuits: circuits.map { |circuit| CircuitView.of(circuit, today) }, jobs: Headlines.new(store, memory).of(store.jobs.page(limit: JOBS, machine_id: id)),
           comparisons: comparisons.map { |comparison| comparison.except(:body) })
       end
 
@@ -77,10 +81,6 @@ module App
 
       def circuits_of(machine_id)
         store.circuits.of_machine(machine_id)
-      end
-
-      def brief(circuit)
-        {id: circuit[:id], name: circuit[:name], kind: circuit[:sheet]["kind"]}
       end
     end
   end

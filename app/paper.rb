@@ -11,6 +11,8 @@ module App
     PALE = "5B6B69"
     RULE = "C9D2D0"
     MARGIN = 48
+    # Rows of a table: ruled off below, aligned with the text above.
+    ROW = {borders: [:bottom], border_color: RULE, border_width: 0.5, padding: [3, 6, 3, 0]}.freeze
 
     # @param title [String]; at [Time] printed into the file
     # @return [Prawn::Document]

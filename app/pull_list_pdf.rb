@@ -6,9 +6,9 @@ module App
     # An empty square, and one that is ticked.
     OPEN = "[  ]"
     TICKED = "[x]"
-    ROW_PADDING = [4, 6, 4, 0].freeze
+    ROW = {**Paper::ROW, padding: [4, 6, 4, 0], size: 9}.freeze
 
-    # @param lines [Array<Hash>] of Sandbag::Choose::Supplies
+    # @param lines [Array<Hash>] of Sandbag::Choose::Supplies, as JSON has them
     def initialize(title:, job_id:, lines:, shop_name:, at:)
       @title = title
       @job_id = job_id
@@ -23,7 +23,7 @@ module App
       @pdf.text @shop_name, size: 9, color: Paper::PALE unless @shop_name.empty?
       @pdf.text "Pull list: #{@title}", size: 18, style: :bold
       @pdf.text "Job #{@job_id}, #{@at[0, 10]}. On the bench before the first screw is turned.", size: 9, color: Paper::PALE
-      @lines.group_by { |line| line[:group] }.each { |group, lines| section(group, lines) }
+      @lines.group_by { |line| line["group"] }.each { |group, lines| section(group, lines) }
       Paper.finish(@pdf)
     end
 
@@ -32,21 +32,20 @@ module App
     def section(group, lines)
       @pdf.move_down 12
       @pdf.text group.capitalize, size: 12, style: :bold
-      rows = lines.map { |line| [line[:done] ? TICKED : OPEN, line[:label], line[:detail].to_s, amount(line), state(line)] }
-      @pdf.table(rows, width: @pdf.bounds.width, column_widths: {0 => 22, 1 => 150, 3 => 55, 4 => 130},
-        cell_style: {borders: [:bottom], border_color: Paper::RULE, border_width: 0.5, padding: ROW_PADDING, size: 9}) do |table|
+      rows = lines.map { |line| [line["done"] ? TICKED : OPEN, line["label"], line["detail"].to_s, amount(line), state(line)] }
+      @pdf.table(rows, width: @pdf.bounds.width, column_widths: {0 => 22, 1 => 150, 3 => 55, 4 => 130}, cell_style: ROW) do |table|
         table.column(2).text_color = Paper::PALE
       end
     end
 
     def amount(line)
-      [format("%g", line[:count]), line[:unit]].reject(&:empty?).join(" ")
+      [format("%g", line["count"]), line["unit"]].reject(&:empty?).join(" ")
     end
 
     def state(line)
-      return "pulled: #{line[:pulled].map { |each| each[:name] || each[:reason] || "on hand" }.join(", ")}" if line[:pulled].any?
-      return "SHORT #{format("%g", line[:short].ceil)} #{line[:unit]}".strip if line[:short].positive?
-      line[:options].reject { |option| option[:wrong] }.map { |option| [option[:name], option[:place]].compact.join(", ") }.first.to_s
+      return "pulled: #{line["pulled"].map { |each| each["name"] || each["reason"] || "on hand" }.join(", ")}" if line["pulled"].any?
+      return "SHORT #{format("%g", line["short"].ceil)} #{line["unit"]}".strip if line["short"].positive?
+      line["options"].reject { |option| option["wrong"] }.map { |option| [option["name"], option["place"]].compact.join(", ") }.first.to_s
     end
   end
 end

@@ -11,7 +11,9 @@ module App
 
     def self.build(store, clock: -> { Time.now })
       Sandbag::Knowledge.load_all
-      parts = {store: store, contract: Contract.load, clock: clock}
+      memory = Memory.new
+      JobDesk.new(store, memory, clock.call.to_date).record_signed
+      parts = {store: store, memory: memory, contract: Contract.load, clock: clock}
       Rack::Builder.app do
         use SecurityHeaders
         use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS, message: "This host is not served here.\n", logging: false

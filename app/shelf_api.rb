@@ -19,13 +19,9 @@ module App
       json(fresh ? 201 : 200, view(desk.stock.find(body[:item])))
     end
 
-    error JobDesk::Clash do
-      problem(409, [Sandbag::Refusal::Problem.new(pointer: "id", message: env["sinatra.error"].message, accepted: "an id not used before")])
-    end
-
     helpers do
       def desk
-        ShelfDesk.new(store)
+        @shelf_desk ||= ShelfDesk.new(store, memory)
       end
 
       # A bottle as it may be used in a brake; a clutch may take it longer.

@@ -5,14 +5,15 @@ module App
   class ShelfDesk
     BY = "job"
 
-    # @param store [Store::All]
-    def initialize(store)
+    # @param store [Store::All]; memory [Memory]
+    def initialize(store, memory)
       @store = store
+      @memory = memory
     end
 
     # @return [Sandbag::Shelf::Stock]
     def stock
-      Sandbag::Shelf::Stock.fold(@store.stock_moves.all.map { |row| Sandbag::Shelf::Move.new(**row) })
+      @memory.stock(@store).last
     end
 
     # @param given [Hash] id, item, kind, data, at, by

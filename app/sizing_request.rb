@@ -47,7 +47,7 @@ module App
     end
 
     def read(name, part, typed)
-      Sandbag::Refusal.within(name) { Sandbag::Circuit::Field.of(part, @sheet.kind).find { |each| each.name == name }.read(typed) }
+      Sandbag::Refusal.within(name) { Sandbag::Circuit::Field.of(part, @sheet.kind.id).find { |each| each.name == name }.read(typed) }
     end
   end
 end

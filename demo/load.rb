@@ -2,7 +2,8 @@
 
 # Loads the demonstration into the database that the settings name.
 require_relative "../app/boot"
+require_relative "fell_gate"
 require "fileutils"
 
 FileUtils.mkdir_p(File.dirname(App::Settings.database))
-App::Demo.new(Store::All.new(Store::Database.open(App::Settings.database)), Time.now).load
+Demo::FellGate.new(Store::All.new(Store::Database.open(App::Settings.database)), Time.now).load

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "json"
-
 module Store
   # Circuits of machines; `sheet` is the plain form of Sandbag::Circuit::Sheet.
   class Circuits
@@ -10,7 +8,7 @@ module Store
     end
 
     def add(id:, machine_id:, name:, sheet:)
-      @circuits.insert(id: id, machine_id: machine_id, name: name, sheet: JSON.generate(sheet))
+      @circuits.insert(id: id, machine_id: machine_id, name: name, sheet: Document.dump(sheet))
     end
 
     def find(id)
@@ -22,8 +20,19 @@ module Store
       @circuits.where(machine_id: machine_id).order(Sequel.lit("rowid")).map { |row| read(row) }
     end
 
+    # @return [Hash{String => Array<Hash>}] id, machine_id, name and kind by machine, in the order they were added
+    def lines_of(machine_ids)
+      @circuits.where(machine_id: machine_ids).order(Sequel.lit("rowid"))
+        .select(:id, :machine_id, :name, Sequel.lit("json_extract(sheet, '$.kind')").as(:kind)).all.group_by { |row| row[:machine_id] }
+    end
+
     def write_sheet(id, sheet)
-      @circuits.where(id: id).update(sheet: JSON.generate(sheet))
+      @circuits.where(id: id).update(sheet: Document.dump(sheet), revision: Sequel[:revision] + 1)
+    end
+
+    # @return [Integer] goes up with every change of the sheet
+    def revision(id)
+      @circuits.where(id: id).get(:revision)
     end
 
     def rename(id, name)
@@ -37,7 +46,7 @@ module Store
     private
 
     def read(row)
-      row.merge(sheet: JSON.parse(row[:sheet]))
+      row.merge(sheet: Document.load(row[:sheet]))
     end
   end
 end

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "json"
-
 module Store
   # Saved comparisons of cylinders on a circuit; `body` is what the sizing was asked.
   class Comparisons
@@ -11,7 +9,7 @@ module Store
 
     # @return [Hash] the comparison; the one already there when the id was used before
     def add(id:, circuit_id:, job_id:, name:, at:, body:)
-      @comparisons.insert_conflict(target: :id).insert(id: id, circuit_id: circuit_id, job_id: job_id, name: name, at: at, body: JSON.generate(body))
+      @comparisons.insert_conflict(target: :id).insert(id: id, circuit_id: circuit_id, job_id: job_id, name: name, at: at, body: Document.dump(body))
       find(id)
     end
 
@@ -27,7 +25,7 @@ module Store
     private
 
     def read(row)
-      row.merge(body: JSON.parse(row[:body])).compact
+      row.merge(body: Document.load(row[:body])).compact
     end
   end
 end

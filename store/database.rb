@@ -7,11 +7,14 @@ module Store
   module Database
     MIGRATIONS = "#{__dir__}/migrations"
     BUSY_TIMEOUT_MS = 5000
+    MEMORY = ":memory:"
+    # One for each thread of the server: a read never waits for a writer.
+    CONNECTIONS = 6
 
     # @param path [String] file, made when absent
     # @return [Sequel::Database] with foreign keys on, WAL, and every commit on the disc before it is acknowledged
     def self.open(path)
-      database = Sequel.connect(adapter: "sqlite", database: path, max_connections: 1,
+      database = Sequel.connect(adapter: "sqlite", database: path, max_connections: (path == MEMORY) ? 1 : CONNECTIONS,
         foreign_keys: true, after_connect: method(:prepare))
       Sequel.extension :migration
       Sequel::Migrator.run(database, MIGRATIONS)

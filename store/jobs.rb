@@ -1,45 +1,96 @@
 # frozen_string_literal: true
 
-require "json"
-
 module Store
-  # Jobs. What happened in them is in their journals; here stands only which circuit, and when opened and closed.
+  # Jobs. What happened in them is in their journals; here stands on which circuit, when opened and closed, where the job
+  # stands, and, once it is signed, everything the signature closed.
   class Jobs
+    # Everything but the record, which only the job's own page needs.
+    LINE = %i[id circuit_id opened_at closed_at headline headline_of].freeze
+
     def initialize(database)
+      @database = database
       @jobs = database[:jobs]
     end
 
-    # @return [Hash] the job; the one already there when the id was used before, so that a retry is harmless
+    # @return [Boolean] false when the id is in use
     def open(id:, circuit_id:, at:)
-      @jobs.insert_conflict(target: :id).insert(id: id, circuit_id: circuit_id, opened_at: at)
-      find(id)
+      return false if include?(id)
+      @jobs.insert(id: id, circuit_id: circuit_id, opened_at: at)
+      true
     end
 
+    def include?(id)
+      !@jobs.where(id: id).empty?
+    end
+
+    # @return [Hash] id, circuit_id, opened_at, closed_at, headline, headline_of, sheet
     def find(id)
-      read(@jobs.first(id: id) || raise(Missing.new("job", id)))
+      read(@jobs.select(*LINE, :sheet).first(id: id) || raise(Missing.new("job", id)))
     end
 
-    # @return [Array<Hash>] newest first, opened before the time given
-    def page(open:, limit:, before: nil)
-      rows = open ? @jobs.where(closed_at: nil) : @jobs.exclude(closed_at: nil)
-      rows = rows.where { opened_at < before } if before
-      rows.order(Sequel.desc(:opened_at)).limit(limit).map { |row| read(row) }
+    # @return [Hash, nil] what a signed job was closed with
+    def record(id)
+      Document.load(@jobs.where(id: id).get(:record))
     end
 
-    # @return [Array<Hash>] jobs of some circuits, newest first
-    def of_circuits(circuit_ids)
-      @jobs.where(circuit_id: circuit_ids).order(Sequel.desc(:opened_at)).map { |row| read(row) }
+    # @param open [Boolean, nil] open ones, signed ones, or both
+    # @param machine_id [String, nil] of one machine only
+    # @return [Array<Hash>] newest first, after a place in the list, each with its circuit and machine
+    def page(limit:, open: nil, after: nil, machine_id: nil)
+      rows = @jobs.join(:circuits, id: Sequel[:jobs][:circuit_id]).join(:machines, id: Sequel[:circuits][:machine_id])
+      rows = open ? rows.where(closed_at: nil) : rows.exclude(closed_at: nil) unless open.nil?
+      rows = rows.where(machine_id: machine_id) if machine_id
+      rows = rows.where(older_than(*Cursor.read(after))) if after
+      rows.order(Sequel.desc(:opened_at), Sequel.desc(Sequel[:jobs][:id])).limit(limit).select(*columns).map { |row| read(row) }
     end
 
-    # Keeps the circuit as it stood beside the signed job.
+    # @return [Array<Hash>] signed jobs of a circuit, newest first
+    def signed_on(circuit_id, limit:)
+      @jobs.where(circuit_id: circuit_id).exclude(closed_at: nil).order(Sequel.desc(:opened_at)).limit(limit).select(*LINE).map { |row| read(row) }
+    end
+
+    # @return [String, nil] id of the newest job that is open on a circuit
+    def open_on(circuit_id)
+      @jobs.where(circuit_id: circuit_id, closed_at: nil).order(Sequel.desc(:opened_at)).get(:id)
+    end
+
+    # @return [Array<String>] signed jobs whose record was never written: signed by a Sandbag that did not keep one
+    def unrecorded
+      @jobs.exclude(closed_at: nil).where(record: nil).order(:opened_at).select_map(:id)
+    end
+
+    # Keeps where the job stands.
+    # @param headline [Hash]; of [String] what it was worked out from
+    def write_headline(id, headline, of)
+      @jobs.where(id: id).update(headline: Document.dump(headline), headline_of: of)
+    end
+
+    # Closes the job: the circuit as it stood, and everything that was decided.
     def close(id, at:, sheet:)
-      @jobs.where(id: id).update(closed_at: at, sheet: JSON.generate(sheet))
+      @jobs.where(id: id).update(closed_at: at, sheet: Document.dump(sheet))
+    end
+
+    def write_record(id, record)
+      @jobs.where(id: id).update(record: Document.dump(record))
     end
 
     private
 
+    def columns
+      LINE.map { |name| Sequel[:jobs][name] } +
+        [Sequel[:circuits][:name].as(:circuit_name), Sequel[:circuits][:revision].as(:circuit_revision), Sequel[:circuits][:machine_id].as(:machine_id),
+          Sequel.lit("json_extract(circuits.sheet, '$.kind')").as(:circuit_kind),
+          Sequel[:machines][:name].as(:machine_name), Sequel[:machines][:kind].as(:machine_kind),
+          @database[:entries].where(job_id: Sequel[:jobs][:id]).select { max(position) }.as(:position)]
+    end
+
+    def older_than(opened_at, id)
+      Sequel.|(Sequel[:jobs][:opened_at] < opened_at, Sequel.&({Sequel[:jobs][:opened_at] => opened_at}, Sequel[:jobs][:id] < id))
+    end
+
     def read(row)
-      row.merge(sheet: row[:sheet] && JSON.parse(row[:sheet]))
+      row = row.merge(sheet: Document.load(row[:sheet])) if row.key?(:sheet)
+      row.merge(headline: Document.load(row[:headline])&.transform_keys(&:to_sym))
     end
   end
 end

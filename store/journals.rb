@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "json"
-
 module Store
   # The append-only journals of all jobs. Nothing is updated or deleted.
   class Journals
@@ -9,14 +7,15 @@ module Store
       @entries = database[:entries]
     end
 
-    # @return [Array<Hash>] a job's entries, oldest first
-    def of_job(job_id)
-      @entries.where(job_id: job_id).order(:position).map { |row| read(row) }
+    # @param after [Integer] place in the journal
+    # @return [Array<Hash>] a job's entries behind that place, oldest first
+    def of_job(job_id, after: 0)
+      @entries.where(job_id: job_id).where { position > after }.order(:position).map { |row| read(row) }
     end
 
-    # @return [Hash{String => Array<Hash>}] entries of several jobs by job id
-    def of_jobs(job_ids)
-      @entries.where(job_id: job_ids).order(:position).map { |row| read(row) }.group_by { |row| row[:job_id] }
+    # @return [Integer] place of a job's newest entry, 0 in an empty journal
+    def position(job_id)
+      @entries.where(job_id: job_id).max(:position).to_i
     end
 
     # @return [Hash, nil]
@@ -25,19 +24,16 @@ module Store
       row && read(row)
     end
 
-    # Takes the next position in the job's journal.
-    # @return [Hash] the entry as stored
+    # @param entry [Hash] with its position
     def append(job_id, entry)
-      position = @entries.where(job_id: job_id).max(:position).to_i + 1
-      row = entry.slice(:id, :stage, :kind, :at, :by, :corrects).merge(job_id: job_id, position: position)
-      @entries.insert(row.merge(data: JSON.generate(entry[:data])))
-      row.merge(data: entry[:data])
+      row = entry.slice(:id, :stage, :kind, :at, :by, :corrects, :position).merge(job_id: job_id)
+      @entries.insert(row.merge(data: Document.dump(entry[:data])))
     end
 
     private
 
     def read(row)
-      row.merge(data: JSON.parse(row[:data]))
+      row.merge(data: Document.load(row[:data]))
     end
   end
 end

@@ -5,17 +5,27 @@ module Store
   class Machines
     def initialize(database)
       @machines = database[:machines]
+      @circuits = database[:circuits]
     end
 
     def add(id:, name:, kind:, note: "")
       @machines.insert(id: id, name: name, kind: kind, note: note)
     end
 
-    # @return [Array<Hash>] in order of name, after the name given; retired ones only when asked for
-    def page(limit:, after: nil, retired: false)
+    # @param find [String, nil] words that name, note or a circuit's name must hold
+    # @param kind [String, nil] of machine_kinds.yml
+    # @return [Array<Hash>] in order of name, after a place in the list; retired ones only when asked for
+    def page(limit:, after: nil, retired: false, find: nil, kind: nil)
       rows = retired ? @machines : @machines.where(retired_at: nil)
-      rows = rows.where { name > after } if after
-      rows.order(:name).limit(limit).map(&:compact)
+      rows = rows.where(kind: kind) if kind
+      find.to_s.split.each { |word| rows = rows.where(holding(word)) }
+      rows = rows.where(behind(*Cursor.read(after))) if after
+      rows.order(:name, :id).limit(limit).map(&:compact)
+    end
+
+    # @return [Hash{String => Integer}] how many there are of each kind, retired ones left out
+    def counts
+      @machines.where(retired_at: nil).group_and_count(:kind).to_h { |row| [row[:kind], row[:count]] }
     end
 
     # @param changes [Hash] name, kind, note, retired_at
@@ -30,6 +40,18 @@ module Store
 
     def find(id)
       @machines.first(id: id)&.compact || raise(Missing.new("machine", id))
+    end
+
+    private
+
+    def behind(name, id)
+      Sequel.|(Sequel[:name] > name, Sequel.&({name: name}, Sequel[:id] > id))
+    end
+
+    def holding(word)
+      pattern = "%#{@machines.escape_like(word)}%"
+      on_circuit = @circuits.where(Sequel.ilike(:name, pattern)).select(:machine_id)
+      Sequel.|(Sequel.ilike(:name, pattern), Sequel.ilike(:note, pattern), {id: on_circuit})
     end
   end
 end

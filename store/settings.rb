@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "json"
-
 module Store
   # What the shop has set, by name. Plain hashes.
   class Settings
@@ -12,11 +10,16 @@ module Store
     # @return [Hash, nil]
     def read(name)
       row = @settings.first(name: name)
-      row && JSON.parse(row[:value])
+      row && Document.load(row[:value])
+    end
+
+    # @return [String, nil] as it is kept: the same text is the same setting
+    def text(name)
+      @settings.where(name: name).get(:value)
     end
 
     def write(name, value)
-      @settings.insert_conflict(:replace).insert(name: name, value: JSON.generate(value))
+      @settings.insert_conflict(:replace).insert(name: name, value: Document.dump(value))
     end
   end
 end

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "json"
-
 module Store
   # The append-only journal of the shelf. Nothing is updated or deleted.
   class StockMoves
@@ -9,9 +7,15 @@ module Store
       @moves = database[:stock_moves]
     end
 
-    # @return [Array<Hash>] oldest first
-    def all
-      @moves.order(:position).map { |row| read(row) }
+    # @param after [Integer] place in the shelf's journal
+    # @return [Array<Hash>] behind that place, oldest first
+    def all(after: 0)
+      @moves.where { position > after }.order(:position).map { |row| read(row) }
+    end
+
+    # @return [Integer] place of the newest move, 0 on an empty shelf
+    def position
+      @moves.max(:position).to_i
     end
 
     # @return [Array<Hash>] of one thing, newest first
@@ -26,13 +30,13 @@ module Store
     end
 
     def append(move)
-      @moves.insert(move.merge(data: JSON.generate(move[:data])))
+      @moves.insert(move.merge(data: Document.dump(move[:data])))
     end
 
     private
 
     def read(row)
-      row.except(:position).merge(data: JSON.parse(row[:data]))
+      row.except(:position).merge(data: Document.load(row[:data]))
     end
   end
 end

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "digest"
 require "psych"
 
 module Sandbag
@@ -19,7 +20,8 @@ module Sandbag
 
     # column => class or list of classes; a trailing ? marks a column that may be absent
     COLUMNS = {
-      "circuit_kinds" => {"label" => String, "control" => String, "far_end" => String, "safety" => String},
+      "circuit_kinds" => {"label" => String, "control" => String, "far_end" => String, "safety" => String, "outlet" => String, "sole?" => [TrueClass, FalseClass]},
+      "controls" => {"label" => String, "noun" => String, "limb" => String, "press" => String, "pressed" => String, "at" => String, "stop" => String},
       "circuit_fields" => {"part" => String, "field" => String, "label" => String, "type" => String, "dimension?" => String,
                            "min?" => Numeric, "above?" => Numeric, "max?" => Numeric, "choices?" => Array, "default?" => [Numeric, String, Hash],
                            "only?" => Array, "note?" => String},
@@ -35,18 +37,19 @@ module Sandbag
       "abs_gate" => {"when" => Hash, "decision" => String, "says" => String, "does" => String, "lifts" => String},
       "step_minutes" => {"label" => String, **MACHINE_COLUMNS.to_h { |machine| [machine, Integer] }},
       "prices" => {"label" => String, "minor" => Integer},
-      "route_work" => {"plan" => Array, "why" => String, "steps" => Array, "things" => Array, "fluid" => String, "opens" => String},
       "waits" => {"label" => String, "minutes?" => Integer},
       "causes" => {"label" => String, "prior_brake" => Numeric, "prior_clutch" => Numeric, "routes" => Array, "if_stays" => String, "also" => String},
       "likelihoods" => CAUSE_CODES.to_h { |code| [code, String] },
       "proofs" => {"when" => Hash, "proves" => Array, "note" => String},
       "red_flags" => {"label" => String, "when?" => Hash, "when_any?" => Hash, "does" => String, "lifts" => String},
-      "routes" => {"label" => String, "does" => String, "opens" => [TrueClass, FalseClass], "stops" => [TrueClass, FalseClass], "stages" => Array},
+      "routes" => {"label" => String, "does" => String, "why" => String, "plan" => Array, "opens" => String, "fluid" => String, "part?" => String, "comes?" => String,
+                   "condemned?" => String, "size?" => String, "renews?" => Array, "tools?" => Array, "stops?" => [TrueClass, FalseClass], "steps" => Array,
+                   "things" => Array},
       "cylinders" => {"kinds" => Array, "sizes" => Array, "bores" => Array, "offsets" => Array},
       "change_bands" => {"up_to_percent" => Numeric, "verdict" => String, "agree" => [TrueClass, FalseClass]},
       "gates" => {"label" => String, "detail" => String, "settled" => String, "stage?" => String, "only_opened?" => [TrueClass, FalseClass],
                   "only_sole?" => [TrueClass, FalseClass], "caution?" => String},
-      "cautions" => {"text" => String, "stages" => Array},
+      "cautions" => {"text" => String, "stages" => Array, "needs?" => String},
       "seals" => {"label" => String, "glycol" => String, "silicone" => String, "mineral" => String, "found_in" => String},
       "lubricants" => {"label" => String, "glycol" => String, "silicone" => String, "mineral" => String, "where" => String, "places" => Array},
       "compatibility_words" => {"label" => String, "does" => String},
@@ -70,7 +73,7 @@ module Sandbag
       "wear_limits" => {"over" => Numeric, "up_to" => Numeric, "bore_new" => Array, "piston_new" => Array, "bore_limit" => Numeric, "piston_limit" => Numeric,
                         "clearance" => Numeric, "out_of_round" => Numeric},
       "gauges" => {"label" => String, "uncertainty" => Numeric, "judges" => [TrueClass, FalseClass]},
-      "gauge_places" => {"part" => String, "level" => Integer, "direction" => String, "label" => String},
+      "gauge_places" => {"part" => String, "gauge" => String, "level" => Integer, "direction" => String, "label" => String},
       "comparisons" => {"label" => String, "compare" => String, "routes" => Array},
       "build_checks" => {"label" => String, "how" => String, "parts" => Array},
       "build_notes" => {"parts" => Array, "word" => String, "text" => String},
@@ -93,7 +96,15 @@ module Sandbag
 
     # @return [Hash, nil] one row by its id
     def self.find(name, id)
-      table(name).find { |row| row["id"] == id }
+      @by_id ||= {}
+      (@by_id[name] ||= table(name).to_h { |row| [row["id"], row] }.freeze)[id]
+    end
+
+    # Names the tables as they are: another edition may rank, judge and word otherwise. A signed job keeps the edition it was
+    # decided by.
+    # @return [String]
+    def self.edition
+      @edition ||= Digest::SHA256.hexdigest(Dir["#{FOLDER}/**/*.yml"].sort.map { |path| File.read(path) }.join)[0, 12].freeze
     end
 
     # @return [Array<Hash>] rows of a file, checked against the columns of the table it is for
@@ -107,7 +118,9 @@ module Sandbag
       "proofs" => ->(row) { KnowledgeReferences.conditions(row["when"]) || KnowledgeReferences.ids("causes", row["proves"]) },
       "red_flags" => ->(row) { KnowledgeReferences.conditions(row["when"] || row["when_any"] || {}) },
       "abs_gate" => ->(row) { KnowledgeReferences.conditions(row["when"]) },
-      "route_work" => ->(row) { KnowledgeReferences.ids("step_minutes", row["steps"]) || KnowledgeReferences.ids("prices", row["things"]) },
+      "routes" => ->(row) { KnowledgeReferences.route(row) },
+      "circuit_kinds" => ->(row) { KnowledgeReferences.ids("controls", [row["control"]]) },
+      "gauge_places" => ->(row) { KnowledgeReferences.ids("gauges", [row["gauge"]]) },
       "seals" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
       "lubricants" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
       "bleed_methods" => ->(row) { KnowledgeReferences.ids("tools", row["tools"]) || KnowledgeReferences.ids("circuit_kinds", row["kinds"]) },

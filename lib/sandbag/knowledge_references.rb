@@ -40,6 +40,16 @@ module Sandbag
       "has unknown rule #{odd.join(", ")}; known are #{Measure::Inspection::RULES.join(", ")}" if odd.any?
     end
 
+    # @return [String, nil] what is wrong with a route
+    def self.route(row)
+      ids("step_minutes", row["steps"]) || ids("prices", row["things"]) || ids("tools", row["tools"] || []) || plan(row["plan"])
+    end
+
+    def self.plan(stages)
+      odd = stages - STAGES - Job::Route::PARTIAL.keys
+      "plans unknown #{odd.join(", ")}; known are #{(STAGES + Job::Route::PARTIAL.keys).join(", ")}" if odd.any?
+    end
+
     # @return [String, nil] what is wrong with ids of another table
     def self.ids(table, ids)
       odd = ids.reject { |id| Knowledge.find(table, id) }

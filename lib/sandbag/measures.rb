@@ -12,7 +12,8 @@ module Sandbag
   module Measures
     def measures(*names, **defaults)
       all = names + defaults.keys
-      attr_reader(*all)
+      extend Attributes
+      attributes(*all)
       define_singleton_method(:measure_names) { all }
       define_singleton_method(:measure_defaults) { defaults }
       include Value
@@ -27,15 +28,6 @@ module Sandbag
           instance_variable_set(:"@#{name}", Measures.finite(name, given.fetch(name) { self.class.measure_defaults[name] }))
         end
         freeze
-      end
-
-      def to_h
-        self.class.measure_names.to_h { |name| [name, public_send(name)] }
-      end
-
-      # A copy with some measures changed.
-      def with(**changes)
-        self.class.new(**to_h, **changes)
       end
 
       def ==(other)

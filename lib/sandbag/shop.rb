@@ -71,9 +71,8 @@ module Sandbag
     # A new circuit with the shop's own limits written in.
     # @return [Circuit::Sheet]
     def limit(sheet)
-      foot = %w[brake_foot brake_kart].include?(sheet.kind)
-      limited = sheet.change("target", "effort_limit", limits[foot ? "effort_foot" : "effort_hand"], "shop_setting")
-      foot ? limited : limited.change("lever", "safe_gap", limits["safe_gap"], "shop_setting")
+      limited = sheet.set("target", "effort_limit", limits["effort_#{sheet.kind.control["limb"]}"], "shop_setting")
+      sheet.kind.foot? ? limited : limited.set("lever", "safe_gap", limits["safe_gap"], "shop_setting")
     end
 
     private

@@ -5,11 +5,11 @@ RSpec.describe "Red flags through the API", :api do
     it "#{flag["id"]} stops the job, is not lifted without lead and reason, and is then on the card" do
       add_circuit("front", twin_disc_plain)
       ask(:post, "/jobs", {id: "j", circuit_id: "front"})
-      expect(entry("j", "ask", "flag", {"flag" => flag["id"]})["stop"]).to start_with(flag["label"])
+      expect(entry("j", "ask", "flag", {"flag" => flag["id"]}).dig("job", "stop")).to start_with(flag["label"])
       expect(pointers(entry("j", "bleed", "stroke"))).to eq ["stage"]
       expect(pointers(entry("j", "ask", "lifted", {"flag" => flag["id"], "reason" => "x"}))).to eq ["data/lead"]
-      expect(entry("j", "ask", "lifted", {"flag" => flag["id"], "lead" => "R. Tarn", "reason" => "put right"})).not_to have_key("stop")
-      expect(entry("j", "bleed", "stroke").dig("bleed", "total_strokes")).to eq 1
+      expect(entry("j", "ask", "lifted", {"flag" => flag["id"], "lead" => "R. Tarn", "reason" => "put right"})["job"]).not_to have_key("stop")
+      expect(entry("j", "bleed", "stroke").dig("stage", "bleed", "total_strokes")).to eq 1
     end
   end
 
@@ -24,7 +24,7 @@ RSpec.describe "Red flags through the API", :api do
     end
     expect(ask(:get, "/jobs/j/entries")["items"]).to be_empty
     entry("j", "ask", "finding", {"finding" => "lever_feel", "value" => "spongy"})
-    expect(entry("j", "ask", "finding", {"finding" => "lever_feel", "value" => "firm"}).dig("ask", "findings")).to eq("lever_feel" => ["firm"])
+    expect(entry("j", "ask", "finding", {"finding" => "lever_feel", "value" => "firm"}).dig("stage", "ask", "findings")).to eq("lever_feel" => ["firm"])
   end
 
   it "records no fluid change for a job that moved no fluid" do
@@ -37,7 +37,7 @@ RSpec.describe "Red flags through the API", :api do
     adjusted.confirm("leak", "level", "caps", "function")
     ask(:post, "/jobs", {id: "j", circuit_id: "front"})
     adjusted.entries.each { |given| entry("j", given.stage, given.kind, given.data, id: given.id) }
-    expect(entry("j", "close", "signed", {"name" => "R. Tarn"})["signed"]).to be true
+    expect(entry("j", "close", "signed", {"name" => "R. Tarn"}).dig("job", "signed")).to be true
     expect(ask(:get, "/circuits/front")["sheet"]).to eq before
   end
 
@@ -50,14 +50,15 @@ RSpec.describe "Red flags through the API", :api do
     ask(:post, "/jobs", {id: "first", circuit_id: "front"})
     worked.entries.each { |given| entry("first", given.stage, given.kind, given.data, id: given.id) }
     entry("first", "close", "signed", {"name" => "R. Tarn"}, at: "2026-03-14T10:00:00Z")
-    found = ask(:post, "/jobs", {id: "second", circuit_id: "front"})
+    ask(:post, "/jobs", {id: "second", circuit_id: "front"})
+    found = stage("second", "ask")
     expect(found["history"].first).to include("id" => "first", "route" => "Bleed", "fluid" => "DOT 4 glycol", "lever" => a_string_including("clear of air"))
     expect(found["costs"]).to include("kit_or_unit").and not_include("estimate")
     entry("second", "ask", "wait", {"wait" => "parts_on_order", "until" => "2026-03-20T08:00:00Z"})
-    expect(entry("second", "ask", "route", {"route" => "flush"}).dig("costs", "estimate", "minutes")).to eq 70
+    expect(entry("second", "ask", "route", {"route" => "flush"}).dig("stage", "ask", "costs", "estimate", "minutes")).to eq 70
     expect(ask(:get, "/jobs")["items"].first).to include("planned_minutes" => 70, "wait" => {"label" => "Parts on order", "until" => "2026-03-20T08:00:00Z"})
     ask(:put, "/shop", {hourly_rate_minor: "90"})
-    expect(ask(:get, "/jobs/second").dig("costs", "estimate", "lines", 0, "minor")).to eq 10_500
+    expect(stage("second", "ask").dig("costs", "estimate", "lines", 0, "minor")).to eq 10_500
   end
 
   RSpec::Matchers.define_negated_matcher :not_include, :include

@@ -33,7 +33,7 @@ RSpec.describe "Bad input", :api do
   # Every entry a job knows, every name in it, whatever is put there: yes or a clear no, never a fault.
   Sandbag::Knowledge.table("entry_kinds").each do |row|
     it "has an answer to anything in #{row["id"]}, and still shows the job after it" do
-      ask(:post, "/jobs", {id: "odd", circuit_id: "front"})
+      ask(:post, "/jobs", {id: "odd", circuit_id: "front", beside: true})
       names = row["data"].keys.map { |name| name.delete_suffix("?") }
       values.each do |value|
         found = entry("odd", row["stage"], row["kind"], names.to_h { |name| [name, value] })
@@ -42,8 +42,9 @@ RSpec.describe "Bad input", :api do
       end
       found = entry("odd", row["stage"], row["kind"], {"beside" => 1})
       expect(pointers(found)).to eq ["data/beside"] unless row["id"] == "close.signed"
-      ask(:get, "/jobs/odd")
+      stages = ask(:get, "/jobs/odd")["stages"].map { |each| each["id"] }
       expect(last_response.status).to eq 200
+      stages.each { |each| expect(stage("odd", each)).to be_a(Hash) }
     end
   end
 

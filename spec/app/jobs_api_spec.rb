@@ -15,7 +15,7 @@ RSpec.describe App::JobsApi, :api do
 
   it "opens it once when asked twice, and not on another circuit under the same id" do
     ask(:post, "/jobs", {id: "job", circuit_id: "front"})
-    expect(last_response.status).to eq 201
+    expect(last_response.status).to eq 200
     expect(ask(:get, "/jobs")["items"].size).to eq 1
     add_circuit("rear", bicycle_plain)
     ask(:post, "/jobs", {id: "job", circuit_id: "rear"})
@@ -27,12 +27,12 @@ RSpec.describe App::JobsApi, :api do
     apart.face(apart.state.build.step)
     apart.entries.each { |each| entry("job", each.stage, each.kind, each.data) }
     ask(:put, "/shop", {lubricant: "rubber_grease"})
-    step = ask(:get, "/jobs/job").dig("build", "current")
+    step = stage("job", "build").dig("current")
     expect(pointers(entry("job", "build", "step", {step: step, lubricant: "copper_paste"}))).to eq ["data/lubricant"]
-    expect(entry("job", "build", "step", {step: step}).dig("build", "lubricant")).to eq "rubber_grease"
+    expect(entry("job", "build", "step", {step: step}).dig("stage", "build", "lubricant")).to eq "rubber_grease"
     ask(:put, "/shop", {lubricant: "own_fluid"})
-    expect(ask(:get, "/jobs/job").dig("build", "lubricant")).to eq "rubber_grease"
-    expect(entry("job", "build", "lubricant", {lubricant: "assembly_paste"}).dig("build", "lubricant")).to eq "assembly_paste"
+    expect(stage("job", "build").dig("lubricant")).to eq "rubber_grease"
+    expect(entry("job", "build", "lubricant", {lubricant: "assembly_paste"}).dig("stage", "build", "lubricant")).to eq "assembly_paste"
   end
 
   it "stores a retried entry once" do
@@ -40,7 +40,7 @@ RSpec.describe App::JobsApi, :api do
     expect(last_response.status).to eq 201
     again = entry("job", "bleed", "stroke", {}, id: "s1")
     expect(last_response.status).to eq 200
-    expect(again.dig("bleed", "total_strokes")).to eq 1
+    expect(again.dig("stage", "bleed", "total_strokes")).to eq 1
     expect(ask(:get, "/jobs/job/entries")["items"].size).to eq 1
   end
 
@@ -58,7 +58,7 @@ RSpec.describe App::JobsApi, :api do
   it "undoes by a correcting entry" do
     entry("job", "bleed", "stroke", {}, id: "s1")
     after = entry("job", "bleed", "undo", {}, corrects: "s1")
-    expect(after.dig("bleed", "total_strokes")).to eq 0
+    expect(after.dig("stage", "bleed", "total_strokes")).to eq 0
     expect(ask(:get, "/jobs/job/entries")["items"].size).to eq 2
   end
 
@@ -101,9 +101,9 @@ RSpec.describe App::JobsApi, :api do
     end
 
     it "keeps its own figures when the circuit is changed later" do
-      before = ask(:get, "/jobs/job")["feel"]
+      before = stage("job", "feel")
       ask(:patch, "/circuits/front", {changes: [{part: "master", field: "bore", value: 22}]})
-      expect(ask(:get, "/jobs/job")["feel"]).to eq before
+      expect(stage("job", "feel")).to eq before
     end
 
     it "gives its card as a PDF with the verdict on it" do
@@ -131,7 +131,17 @@ RSpec.describe App::JobsApi, :api do
     expect(pointers(ask(:get, "/jobs?limit=0"))).to eq ["limit"]
     expect(pointers(ask(:get, "/jobs?limit=abc"))).to eq ["limit"]
     expect(pointers(ask(:get, "/jobs?state=lost"))).to eq ["state"]
-    ask(:post, "/jobs", {id: "job2", circuit_id: "front"})
-    expect(ask(:get, "/jobs?limit=1")).to have_key("next")
+    expect(pointers(ask(:get, "/jobs?after[]=x"))).to eq ["after[]"]
+    expect(pointers(ask(:get, "/jobs?limit=1&limit=2"))).to eq ["limit"]
+    ask(:post, "/jobs", {id: "job2", circuit_id: "front", beside: true})
+    first = ask(:get, "/jobs?limit=1")
+    rest = ask(:get, "/jobs?limit=1&after=#{CGI.escape(first["next"])}")
+    expect([first, rest].flat_map { |page| page["items"].map { |line| line["id"] } }).to eq %w[job2 job]
+  end
+
+  it "asks before it opens a second job on a circuit" do
+    expect(pointers(ask(:post, "/jobs", {id: "job2", circuit_id: "front"}))).to eq ["circuit_id"]
+    ask(:post, "/jobs", {id: "job2", circuit_id: "front", beside: true})
+    expect(last_response.status).to eq 201
   end
 end

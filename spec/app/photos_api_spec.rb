@@ -94,7 +94,7 @@ RSpec.describe App::PhotosApi, :api do
     custom_request("POST", "/api/jobs/job/photos?photo=p9", {}, {:input => "x", "CONTENT_LENGTH" => (10 * 1_048_576 + 1).to_s})
     expect(last_response.status).to eq 413
     expect(refused("")).to match [422, a_string_including("no PNG")]
-    expect(refused(picture.pngsave_buffer, id: "")).to match [422, a_string_including("no id")]
+    expect(refused(picture.pngsave_buffer, id: "")).to match [422, a_string_including("1 to 60")]
   end
 
   it "is printed on the job card" do

@@ -4,7 +4,7 @@ RSpec.describe "Security", :api do
   before { add_circuit("front", twin_disc_plain) }
 
   def status_for(headers, method: :post)
-    ask(method, "/jobs", (method == :post) ? {id: SecureRandom.uuid, circuit_id: "front"} : nil, headers: headers)
+    ask(method, "/jobs", (method == :post) ? {id: SecureRandom.uuid, circuit_id: "front", beside: true} : nil, headers: headers)
     last_response.status
   rescue JSON::ParserError
     last_response.status

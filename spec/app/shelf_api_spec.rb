@@ -64,7 +64,7 @@ RSpec.describe App::ShelfApi, :api do
     entry("j", "choose", "undo", {}, corrects: "tick")
     expect(ask(:get, "/shelf")["items"].first).to include("free" => 1.0, "reserved" => {})
     entry("j", "choose", "pulled", {line: "kit", item: "a"})
-    App::ShelfDesk.new(store).use_up("j", Sandbag::Job::Entry.new(id: "signed", stage: "close", kind: "signed", data: {}, at: "2026-03-14T10:00:00Z", by: "spec"))
+    App::ShelfDesk.new(store, App::Memory.new).use_up("j", Sandbag::Job::Entry.new(id: "signed", stage: "close", kind: "signed", data: {}, at: "2026-03-14T10:00:00Z", by: "spec"))
     expect(ask(:get, "/shelf")["items"].first).to include("amount" => 0.0, "reserved" => {})
   end
 
@@ -106,7 +106,7 @@ RSpec.describe App::ShelfApi, :api do
     answer = entry("job-two", "choose", "pulled", {line: "kit", item: "a"})
     expect(last_response.status).to eq 422
     expect(answer["errors"].first["message"]).to include("0 free").and include("job-one")
-    expect(ask(:get, "/jobs/job-two")["choose"]["pulled"]).to be_empty
+    expect(stage("job-two", "choose")["pulled"]).to be_empty
   end
 
   it "shows what the shelf has for a job, and prints it" do

@@ -60,7 +60,7 @@ RSpec.describe Sandbag::Knowledge do
   end
 
   it "names only stages and cautions that exist" do
-    described_class.table("routes").each { |route| expect(Sandbag::STAGES).to include(*route["stages"]) }
+    described_class.table("routes").each { |route| expect(Sandbag::STAGES + %w[protect compare]).to include(*route["plan"]) }
     described_class.table("gates").each { |gate| expect(described_class.find("cautions", gate["caution"])).to be_truthy if gate["caution"] }
   end
 end

@@ -40,13 +40,13 @@ RSpec.describe Store::All do
     store.jobs.open(id: "j", circuit_id: "c", at: "2026-03-14T09:00:00Z")
   end
 
-  def entry(id, data = {})
-    {id: id, stage: "bleed", kind: "stroke", data: data, at: "2026-03-14T09:00:00Z", by: "R", corrects: nil}
+  def entry(id, data = {}, position: 1)
+    {id: id, position: position, stage: "bleed", kind: "stroke", data: data, at: "2026-03-14T09:00:00Z", by: "R", corrects: nil}
   end
 
   it "gives entries back as they came, in order, with their place" do
     store.journals.append("j", entry("b", {"force" => 0.1 + 0.2, "text" => "größer"}))
-    store.journals.append("j", entry("a"))
+    store.journals.append("j", entry("a", position: 2))
     found = store.journals.of_job("j")
     expect(found.map { |row| row.values_at(:id, :position) }).to eq [["b", 1], ["a", 2]]
     expect(found.first[:data]).to eq("force" => 0.1 + 0.2, "text" => "größer")
@@ -54,11 +54,13 @@ RSpec.describe Store::All do
 
   it "takes an entry id once, whatever the job" do
     store.journals.append("j", entry("a"))
-    expect { store.journals.append("j", entry("a")) }.to raise_error(Sequel::UniqueConstraintViolation)
+    expect { store.journals.append("j", entry("a", position: 2)) }.to raise_error(Sequel::UniqueConstraintViolation)
+    expect { store.journals.append("j", entry("b")) }.to raise_error(Sequel::UniqueConstraintViolation)
   end
 
   it "opens a job once however often it is asked" do
-    expect(store.jobs.open(id: "j", circuit_id: "c", at: "2027-01-01T00:00:00Z")[:opened_at]).to eq "2026-03-14T09:00:00Z"
+    expect(store.jobs.open(id: "j", circuit_id: "c", at: "2027-01-01T00:00:00Z")).to be false
+    expect(store.jobs.find("j")[:opened_at]).to eq "2026-03-14T09:00:00Z"
   end
 
   it "keeps no journal for a job that is not there, nor a circuit without its machine" do
@@ -106,9 +108,9 @@ RSpec.describe Store::All do
   it "pages jobs newest first and machines by name" do
     store.jobs.open(id: "k", circuit_id: "c", at: "2026-03-15T09:00:00Z")
     expect(store.jobs.page(open: true, limit: 1).map { |job| job[:id] }).to eq ["k"]
-    expect(store.jobs.page(open: true, limit: 5, before: "2026-03-15T09:00:00Z").map { |job| job[:id] }).to eq ["j"]
+    expect(store.jobs.page(open: true, limit: 5, after: Store::Cursor.write("2026-03-15T09:00:00Z", "k")).map { |job| job[:id] }).to eq ["j"]
     store.machines.add(id: "n", name: "Alder", kind: "kart")
     expect(store.machines.page(limit: 1).map { |machine| machine[:name] }).to eq ["Alder"]
-    expect(store.machines.page(limit: 5, after: "Alder").map { |machine| machine[:name] }).to eq ["Scree"]
+    expect(store.machines.page(limit: 5, after: Store::Cursor.write("Alder", "n")).map { |machine| machine[:name] }).to eq ["Scree"]
   end
 end

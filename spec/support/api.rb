@@ -38,6 +38,11 @@ module Api
     ask(:post, "/jobs/#{job_id}/entries", {id: id, stage: stage, kind: kind, data: data, **more})
   end
 
+  # What a stage of a job shows.
+  def stage(job_id, stage)
+    ask(:get, "/jobs/#{job_id}/stages/#{stage}").fetch(stage)
+  end
+
   def pointers(answer)
     answer.fetch("errors").map { |error| error["pointer"] }
   end

@@ -27,6 +27,28 @@ class JobInMemory
     @state ||= Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), fitted)
   end
 
+  def headline
+    Sandbag::Job::Headline.new(state).to_h
+  end
+
+  # What a stage shows, its sentences in the core's units.
+  def view(stage)
+    JSON.parse(Sandbag::Said.plain(JSON.generate(state.stage(stage).view)), symbolize_names: true)
+  end
+
+  # Everything the job says: its headline and what each of its stages shows.
+  def told(state = self.state)
+    {headline: Sandbag::Job::Headline.new(state).to_h, **state.stages.to_h { |id, stage| [id.to_sym, stage.view] }}
+  end
+
+  def open_gates
+    state.close.gates.reject(&:met).map(&:id)
+  end
+
+  def flags
+    state.ask.flags.map(&:id)
+  end
+
   def strokes(count)
     count.times { add("bleed", "stroke") }
   end
@@ -116,7 +138,7 @@ module CylinderWork
       add("build", "step", {"step" => step.id})
     end
     add("build", "scrapped", {"count" => state.build.reckoning.scrap_wanted})
-    state.build.checks.each { |check| add("build", "check", {"check" => check[:id], "pass" => true}) }
+    state.build.checks.each { |check| add("build", "check", {"check" => check.dig(:row, "id"), "pass" => true}) }
     self
   end
 end

@@ -12,12 +12,19 @@ module Properties
     PropCheck.forall(**numbers).with_config(n_runs: 60, &block)
   end
 
-  # The problems of what the block refuses.
+  # The problems of what the block refuses, their sentences in the core's units.
   def problems
     yield
     []
   rescue Sandbag::Refusal => refusal
-    refusal.problems
+    refusal.problems.map do |problem|
+      Sandbag::Refusal::Problem.new(pointer: problem.pointer, message: said(problem.message), accepted: problem.accepted && said(problem.accepted))
+    end
+  end
+
+  # A sentence with its figures written out in the core's units.
+  def said(sentence)
+    Sandbag::Said.plain(sentence)
   end
 
   def refusal_at(&block)

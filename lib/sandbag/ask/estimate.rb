@@ -8,11 +8,11 @@ module Sandbag
       UNIT_FROM = 0.70
       ML = 100.0
 
-      # @param route_id [String]
+      # @param route [Job::Route]
       # @param machine_kind [String] of machine_kinds.yml
       # @param need_ml [Float] fluid to have; @param shop [Shop]
-      def initialize(route_id, machine_kind, need_ml, shop)
-        @work = Knowledge.find("route_work", route_id)
+      def initialize(route, machine_kind, need_ml, shop)
+        @route = route
         @column = Knowledge::MACHINE_COLUMNS.include?(machine_kind) ? machine_kind : "motorcycle"
         @need_ml = need_ml
         @shop = shop
@@ -20,7 +20,7 @@ module Sandbag
       end
 
       def minutes
-        @work["steps"].sum { |step| Knowledge.find("step_minutes", step)[@column] }
+        @route.steps.sum { |step| Knowledge.find("step_minutes", step)[@column] }
       end
 
       # @return [Integer] minor units
@@ -30,27 +30,40 @@ module Sandbag
 
       # @return [Array<Hash>] label, minor
       def lines
-        things = @work["things"].map { |id| {label: Knowledge.find("prices", id)["label"], minor: @shop.prices.fetch(id)} }
+        things = @route.things.map { |id| {label: Knowledge.find("prices", id)["label"], minor: @shop.prices.fetch(id)} }
         [{label: "Labour, #{minutes} min", minor: (@shop.hourly_rate_minor * minutes / 60.0).round}, *things, *fluid]
       end
 
       def to_h
-        {route: @work["id"], minutes: minutes, lines: lines, total_minor: total_minor, currency: @shop.currency}
+        {route: @route.id, label: @route.label, minutes: minutes, lines: lines, total_minor: total_minor, currency: @shop.currency}
       end
 
-      # Kit against whole unit, both worked out.
-      # @return [Hash] kit, unit, share, advice
-      def self.kit_or_unit(machine_kind, need_ml, shop)
-        kit, unit = %w[reseal_mc renew_mc].map { |route| new(route, machine_kind, need_ml, shop) }
-        share = kit.total_minor.to_f / unit.total_minor
-        advice = (share > UNIT_FROM) ? "The kit costs #{(share * 100).round} % of the unit: offer the unit, the owner decides." : "The kit is the cheaper way if the bore passes."
-        {kit: kit.to_h, unit: unit.to_h, share: share, advice: advice}
+      # Kit against whole unit, both worked out: of the part the route takes apart, else of the master.
+      # @param route [Job::Route, nil]
+      # @return [Hash] kit, unit, share (absent where the unit costs nothing), advice
+      def self.kit_or_unit(route, machine_kind, need_ml, shop)
+        kit = kit_route(route)
+        kit, unit = [kit, Job::Route.find(kit.condemned)].map { |each| new(each, machine_kind, need_ml, shop) }
+        share = kit.total_minor.to_f / unit.total_minor if unit.total_minor.positive?
+        {kit: kit.to_h, unit: unit.to_h, share: share, advice: advice(share)}.compact
       end
+
+      def self.kit_route(route)
+        (route&.condemned && route) || Job::Route.apart("master")
+      end
+
+      def self.advice(share)
+        return "Nothing is charged here: the bore decides." unless share
+        return "The kit costs #{(share * 100).round} % of the unit: offer the unit, the owner decides." if share > UNIT_FROM
+        "The kit is cheaper if the bore passes."
+      end
+
+      private_class_method :kit_route, :advice
 
       private
 
       def fluid
-        return [] if @work["fluid"] == "left"
+        return [] unless @route.handles_fluid?
         [{label: "Fluid, #{@need_ml.ceil} mL", minor: (@shop.prices.fetch("fluid_100ml") * @need_ml / ML).ceil}]
       end
     end

@@ -13,8 +13,11 @@ module Sandbag
         freeze
       end
 
+      # A finding that the tables no longer have stays in the journal and counts for nothing.
       def with(finding, value)
-        kept = Knowledge.find("findings", finding)["many"] ? values(finding) : []
+        row = Knowledge.find("findings", finding)
+        return self unless row&.fetch("values")&.key?(value)
+        kept = row["many"] ? values(finding) : []
         Findings.new(@values.merge(finding => (kept + [value]).uniq))
       end
 

@@ -4,9 +4,6 @@ module Sandbag
   module Ask
     # The questions before anything else (practice 1.1): what the record knows is filled in and only confirmed.
     class Intake
-      # Circuits that are usually a machine's only brake (practice 14.2). [default]
-      SOLE = %w[brake_kart brake_snow].freeze
-
       # @param answers [Hash{String => String}] question => value as the mechanic entered it
       # @param sheet [Circuit::Sheet]
       def initialize(answers, sheet)
@@ -53,7 +50,7 @@ module Sandbag
 
       def derived(what)
         case what
-        when "sole_brake" then SOLE.include?(@sheet.kind) ? "yes" : nil
+        when "sole_brake" then @sheet.kind.sole? ? "yes" : nil
         when "lines_out" then @sheet.parts_of("line").count { |line| line["from"] == Circuit::Topology::ROOT }.to_s
         end
       end

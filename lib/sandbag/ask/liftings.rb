@@ -5,7 +5,7 @@ module Sandbag
     # Which stops a lead has lifted. A lifting holds until what raised the stop is entered anew: a danger found again is
     # lifted again.
     class Liftings
-      # @param entries [Array<Job::Entry>] of the Ask stage, in force
+      # @param entries [Job::Entries] of the Ask stage, in force
       def initialize(entries)
         @entries = entries
         freeze
@@ -14,8 +14,8 @@ module Sandbag
       # @param row [Hash] of red_flags or abs_gate
       # @return [Hash, nil] lead and reason; nil when it is not lifted
       def of(row)
-        lifting = @entries.reverse.find { |entry| entry.kind == "lifted" && entry.data["flag"] == row["id"] }
-        raised = @entries.reverse.find { |entry| raises?(entry, row) }
+        lifting = @entries.of("lifted").reverse_each.find { |entry| entry.data["flag"] == row["id"] }
+        raised = @entries.reverse_each.find { |entry| raises?(entry, row) }
         lifting.data.slice("lead", "reason") if lifting && (raised.nil? || raised.position < lifting.position)
       end
 

@@ -5,14 +5,19 @@ module Sandbag
     # The live count of a bleed, folded from the job's entries: strokes, top-ups, bubbles, colour, and starting over when
     # the port was uncovered.
     class Count
-      attr_reader :plan, :points, :reservoir, :current_id, :restarts, :total_strokes
+      extend Attributes
 
-      # @param entries [Array<Job::Entry>] the bleed stage's entries still in force, oldest first
+      attributes :plan, :points, :reservoir, :current_id, :restarts, :total_strokes
+
+      # @param entries [Job::Entries] the bleed stage's entries still in force, oldest first
       def self.fold(plan, entries)
-        entries.reduce(new(plan)) { |count, entry| count.apply(entry) }
+        entries.chunk_while { |one, next_one| one.kind == "stroke" && next_one.kind == "stroke" }.reduce(new(plan: plan)) do |count, run|
+          (run.first.kind == "stroke") ? count.strokes(run.size) : count.apply(run.first)
+        end
       end
 
-      def initialize(plan, points: nil, reservoir: nil, current_id: nil, restarts: [], total_strokes: 0)
+      # @param points [Hash{String => PointCount}] by id; @param current_id [String] of the point at hand
+      def initialize(plan:, points: nil, reservoir: nil, current_id: nil, restarts: [], total_strokes: 0)
         @plan = plan
         @points = (points || Count.fresh_points(plan)).freeze
         @reservoir = reservoir || ReservoirCount.new(plan)
@@ -23,7 +28,7 @@ module Sandbag
       end
 
       def self.fresh_points(plan)
-        plan.points.to_h { |point| [point.id, PointCount.new(point, plan.stroke_ml)] }
+        plan.points.to_h { |point| [point.id, PointCount.new(plan_point: point, stroke_ml: plan.stroke_ml)] }
       end
 
       # @return [Count] the count after one more entry; one that names a point this plan no longer has changes nothing
@@ -31,13 +36,20 @@ module Sandbag
         return self if entry.data["point"] && !points.key?(entry.data["point"])
         case entry.kind
         when "point" then with(current_id: entry.data["point"])
-        when "stroke" then stroke
+        when "stroke" then strokes(1)
         when "topped_up" then with(reservoir: reservoir.topped_up)
         when "bubbles" then with_current(&:with_bubbles)
-        when "colour" then with_current { |point| point.with_colour(entry.data["colour"]) }
+        when "colour" then with_current { |point| point.with(colour: entry.data["colour"]) }
         when "point_done" then point_done(entry.data["point"])
         when "uncovered" then start_over(entry)
+        else self
         end
+      end
+
+      # @return [Count] after so many strokes in a row
+      def strokes(number)
+        with(reservoir: reservoir.with_strokes(number), total_strokes: total_strokes + number,
+          points: points.merge(current_id => current.with_strokes(number)))
       end
 
       def current
@@ -56,13 +68,8 @@ module Sandbag
 
       private
 
-      def stroke
-        with(reservoir: reservoir.with_stroke, total_strokes: total_strokes + 1,
-          points: points.merge(current_id => current.with_stroke))
-      end
-
       def point_done(id)
-        changed = points.merge(id => points.fetch(id).finished)
+        changed = points.merge(id => points.fetch(id).with(marked: true))
         following = changed.find { |_, point| !point.done }&.first
         with(points: changed, current_id: following || id)
       end
@@ -80,10 +87,6 @@ module Sandbag
 
       def next_open_id
         @points.find { |_, point| !point.done }&.first || @points.keys.last
-      end
-
-      def with(**changes)
-        Count.new(plan, points: points, reservoir: reservoir, current_id: current_id, restarts: restarts, total_strokes: total_strokes, **changes)
       end
     end
   end

@@ -78,8 +78,7 @@ module Sandbag
       end
 
       def ordered_ends
-        ends = @sheet.parts_of("caliper") + @sheet.parts_of("slave")
-        by_length = ends.sort_by.with_index { |part, index| [path_length(part), index] }
+        by_length = @sheet.far_ends.sort_by.with_index { |part, index| [path_length(part), index] }
         @opened ? by_length : by_length.reverse
       end
 
@@ -92,7 +91,7 @@ module Sandbag
       end
 
       def path_length(part)
-        path(part).sum { |line| @sheet.values(@sheet.parts.find { |each| each["id"] == line })["length"].value }
+        path(part).sum { |line| @sheet.values(@sheet.part(line))["length"].value }
       end
     end
   end

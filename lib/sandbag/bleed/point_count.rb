@@ -8,46 +8,46 @@ module Sandbag
       CLEAN_STROKES = 5
       CLEAN_ML = 20.0
 
-      attr_reader :strokes, :clean_strokes, :colour
+      extend Attributes
 
-      def initialize(plan_point, stroke_ml, strokes: 0, clean_strokes: 0, colour: nil, done: false)
+      # @attr marked [Boolean] the mechanic marked it finished
+      attributes :plan_point, :stroke_ml, :strokes, :clean_strokes, :colour, :marked
+
+      # @param plan_point [Plan::Point]; stroke_ml [Float] mL a full stroke moves
+      def initialize(plan_point:, stroke_ml:, strokes: 0, clean_strokes: 0, colour: nil, marked: false)
         @plan_point = plan_point
         @stroke_ml = stroke_ml
         @strokes = strokes
         @clean_strokes = clean_strokes
         @colour = colour
-        @done = done
+        @marked = marked
         freeze
       end
 
       # Marked finished, and the criteria still hold: a bubble or a changed circuit opens the point again.
       def done
-        @done && missing.empty?
+        marked && missing.empty?
       end
 
-      def with_stroke
-        with(strokes: strokes + 1, clean_strokes: clean_strokes + 1)
+      def label
+        plan_point.label
+      end
+
+      def with_strokes(number)
+        with(strokes: strokes + number, clean_strokes: clean_strokes + number)
       end
 
       def with_bubbles
-        with(clean_strokes: 0, done: false)
-      end
-
-      def with_colour(colour)
-        with(colour: colour)
-      end
-
-      def finished
-        with(done: true)
+        with(clean_strokes: 0, marked: false)
       end
 
       def passed_ml
-        strokes * @stroke_ml
+        strokes * stroke_ml
       end
 
       # Strokes until enough has passed and enough of it without a bubble.
       def strokes_to_go
-        [@plan_point.strokes - strokes, clean_strokes_wanted - clean_strokes, 0].max
+        [plan_point.strokes - strokes, clean_strokes_wanted - clean_strokes, 0].max
       end
 
       # @return [Array<String>] what the done-criteria still lack
@@ -59,8 +59,8 @@ module Sandbag
       end
 
       def to_h
-        {id: @plan_point.id, label: @plan_point.label, why: @plan_point.why, planned_strokes: @plan_point.strokes,
-         planned_ml: @plan_point.flush_ml, strokes: strokes, passed_ml: passed_ml, clean_strokes: clean_strokes, clean_wanted: clean_strokes_wanted,
+        {id: plan_point.id, label: plan_point.label, why: plan_point.why, planned_strokes: plan_point.strokes,
+         planned_ml: plan_point.flush_ml, strokes: strokes, passed_ml: passed_ml, clean_strokes: clean_strokes, clean_wanted: clean_strokes_wanted,
          strokes_to_go: strokes_to_go, colour: colour, done: done, missing: missing}.compact
       end
 
@@ -68,15 +68,11 @@ module Sandbag
 
       # five strokes or 20 mL, whichever comes first
       def clean_strokes_wanted
-        [CLEAN_STROKES, (CLEAN_ML / @stroke_ml).ceil].min
+        [CLEAN_STROKES, (CLEAN_ML / stroke_ml).ceil].min
       end
 
       def fresh?
-        colour && Knowledge.find("fluid_colours", colour)["fresh"]
-      end
-
-      def with(**changes)
-        PointCount.new(@plan_point, @stroke_ml, strokes: strokes, clean_strokes: clean_strokes, colour: colour, done: @done, **changes)
+        colour && Knowledge.find("fluid_colours", colour)&.fetch("fresh")
       end
     end
   end

@@ -15,8 +15,8 @@ module Sandbag
         freeze
       end
 
-      def with_stroke
-        ReservoirCount.new(@plan, strokes_since_top_up: strokes_since_top_up + 1)
+      def with_strokes(number)
+        ReservoirCount.new(@plan, strokes_since_top_up: strokes_since_top_up + number)
       end
 
       def topped_up

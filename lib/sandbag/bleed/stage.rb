@@ -3,29 +3,25 @@
 module Sandbag
   module Bleed
     # Strokes counted, reservoir watched, every point run clean.
-    class Stage
-      # Entries that can be taken back without looking at the journal.
-      RECENT = 30
+    class Stage < Job::Stage
       # Entries after which an earlier lever reading says nothing any more.
       DISTURBING = %w[stroke uncovered].freeze
 
-      attr_reader :count
+      attr_reader :plan, :count
 
-      # @param ask [Ask::Stage] says whether the circuit was opened
-      def initialize(entries, sheet, ask)
-        @entries = entries
-        @plan = Plan.new(sheet, opened: ask.opened?)
+      def initialize(job)
+        super
+        @plan = Plan.new(job.sheet, opened: job.ask.opened?)
         @count = Count.fold(@plan, entries)
-        freeze
       end
 
       # @return [Integer, nil] journal positions of the first and the last entry that disturbed the lever
       def first_disturbed
-        disturbing.first&.position
+        DISTURBING.filter_map { |kind| entries.of(kind).first&.position }.min
       end
 
       def last_disturbed
-        disturbing.last&.position
+        DISTURBING.filter_map { |kind| entries.of(kind).last&.position }.max
       end
 
       def done?
@@ -35,7 +31,7 @@ module Sandbag
       def waits_for
         return if done?
         point = count.current
-        point.done ? "the next point" : "#{point.to_h[:label]}: #{point.missing.first || "finish the point"}"
+        point.done ? "the next point" : "#{point.label}: #{point.missing.first || "finish the point"}"
       end
 
       def unresolved
@@ -50,16 +46,6 @@ module Sandbag
         raise Refusal.at("data/point", "this circuit has no bleed point “#{id}”", count.points.keys.join(", ")) unless point
         return unless entry.kind == "point_done" && point.missing.any?
         raise Refusal.at("data/point", "not finished: #{point.missing.join(", ")}", "enough strokes, the last ones clean, colour as fresh")
-      end
-
-      def to_h
-        {**count.to_h, ladder: ReservoirCount.ladder(@plan), recent: @entries.last(RECENT).map { |entry| {id: entry.id, kind: entry.kind} }}
-      end
-
-      private
-
-      def disturbing
-        @entries.select { |entry| DISTURBING.include?(entry.kind) }
       end
     end
   end

@@ -40,7 +40,7 @@ module Sandbag
 
       # @return [String] what does not add up
       def says
-        return "left in the tray: #{leftovers.map { |left| "#{left[:label].downcase}#{" × #{left[:count]}" if left[:count] > 1}" }.join(", ")}" if leftovers.any?
+        return "left in the tray: #{leftovers.map { |left| "#{Wording.inside(left[:label])}#{" × #{left[:count]}" if left[:count] > 1}" }.join(", ")}" if leftovers.any?
         "the scrap pot: #{scrap_wanted} old pieces belong in it#{", #{@scrapped} were counted" if @scrapped}"
       end
 

@@ -34,10 +34,10 @@ module Sandbag
       # @return [Array<String>] why this cylinder cannot be used; empty when it can
       def rejections(figures, effort_limit_n)
         [
-          ("bottoms out: needs #{mm(figures[:stroke_mm])} of #{mm(master.stroke_mm)} mm stroke" if figures[:stroke_share] > 1),
-          ("lever reaches the safe gap: #{mm(figures[:travel_mm])} of #{mm(lever.available_travel_mm)} mm" if figures[:travel_share] > 1),
-          ("effort over the limit: #{figures[:force_n].round} N, limit #{effort_limit_n.round} N" if figures[:force_n] > effort_limit_n),
-          ("clutch lift short: #{format("%.2f", figures[:lift_mm])} mm, needs #{format("%.2f", lift_wanted_mm)}" if lift_short?(figures)),
+          ("bottoms out: needs #{Said.mm(figures[:stroke_mm])} of #{Said.mm(master.stroke_mm)} stroke" if figures[:stroke_mm] > master.stroke_mm),
+          ("#{noun} reaches the safe gap: #{Said.mm(figures[:travel_mm])} of #{Said.mm(lever.available_travel_mm)}" if over_travel?(figures[:travel_mm])),
+          ("effort over the limit: #{Said.n(figures[:force_n])}, limit #{Said.n(effort_limit_n)}" if figures[:force_n] > effort_limit_n),
+          ("clutch lift short: #{Said.mm(figures[:lift_mm], 2)}, needs #{Said.mm(lift_wanted_mm, 2)}" if lift_short?(figures)),
           ("no reserve: would bottom out or reach the gap with knock-back and air" if no_reserve?(figures))
         ].compact
       end
@@ -70,12 +70,15 @@ module Sandbag
       end
 
       def travel_share(stroke_mm)
-        lever.travel_mm(stroke_mm) / lever.available_travel_mm
+        lever.available_travel_mm.positive? ? lever.travel_mm(stroke_mm) / lever.available_travel_mm : NO_ROOM
       end
+
+      # Share of a travel that is not there: a gap to the grip no larger than the gap that must stay.
+      NO_ROOM = 99.0
 
       def no_reserve?(figures)
         fits = figures[:stroke_share] <= 1 && figures[:travel_share] <= 1
-        fits && (figures[:reserve_stroke_share] > 1 || figures[:reserve_travel_share] > 1)
+        fits && [figures[:reserve_stroke_share], figures[:reserve_travel_share]].max > 1
       end
 
       def lift_wanted_mm
@@ -86,8 +89,12 @@ module Sandbag
         figures[:lift_mm] && figures[:lift_mm] < lift_wanted_mm
       end
 
-      def mm(length)
-        format("%.1f", length)
+      def noun
+        circuit.kind.control["noun"]
+      end
+
+      def over_travel?(travel_mm)
+        travel_mm > lever.available_travel_mm
       end
     end
   end

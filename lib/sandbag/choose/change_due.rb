@@ -22,7 +22,7 @@ module Sandbag
       end
 
       def interval_months
-        [Knowledge.find("fluid_changes", @sheet.kind)["months"], @shop_months].compact.min
+        [Knowledge.find("fluid_changes", @sheet.kind.id)["months"], @shop_months].compact.min
       end
 
       # @return [Array<Hash>] by, on, why; soonest first

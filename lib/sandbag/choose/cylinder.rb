@@ -4,16 +4,12 @@ module Sandbag
   module Choose
     # The cylinder a job works on: the master, or the slave of a clutch.
     class Cylinder
-      # Routes that work on the far end; of the circuits only a clutch has a construction there.
-      FAR_END = %w[slave_work renew_slave clutch_work].freeze
-
       # @param sheet [Circuit::Sheet] with what the job chose
-      # @param route [String, nil]
+      # @param route [Job::Route]
       # @return [Cylinder, nil] nil where no construction is known: a caliper
       def self.of(sheet, route)
-        far = FAR_END.include?(route)
-        return if far && !sheet.clutch?
-        new(sheet, far ? "slave" : "master", piston_wanted: route == "piston_mc")
+        return if route.far_end? && !sheet.clutch?
+        new(sheet, route.far_end? ? "slave" : "master", piston_wanted: route.renews?("piston"))
       end
 
       attr_reader :part, :bore_mm, :construction, :family, :spring, :unproven, :piston_wanted

@@ -14,7 +14,7 @@ module Sandbag
         lines = [
           {label: "Reservoir to its level, emptied first", ml: plan.reservoir_total_ml},
           *plan.points.map { |point| {label: "Through #{point.label}", ml: point.flush_ml} },
-          {label: "Hose, jar and priming: #{method["label"].downcase}", ml: method["waste_ml"].to_f}
+          {label: "Hose, jar and priming: #{Wording.inside(method["label"])}", ml: method["waste_ml"].to_f}
         ]
         lines.unshift({label: "Fill of the drained circuit", ml: plan.circuit_ml}) if drained
         spare_ml = SPARE * lines.sum { |line| line[:ml] }

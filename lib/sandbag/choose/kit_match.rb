@@ -58,7 +58,7 @@ module Sandbag
         sachet = @kit.fields["grease"]
         return unless sachet && @cylinder.family
         word = Compatibility.lubricant(sachet, @cylinder.family)
-        "The sachet in it is #{Knowledge.find("lubricants", sachet)["label"].downcase}; in #{@cylinder.family} fluid: #{word["label"]}."
+        "The sachet in it is #{Wording.inside(Knowledge.find("lubricants", sachet)["label"])}; in #{@cylinder.family} fluid: #{word["label"]}."
       end
 
       private
@@ -84,9 +84,9 @@ module Sandbag
       def bore
         gap = @kit.fields["bore"] - @cylinder.bore_mm
         return if gap.abs <= SAME_MM
-        sizes = "It is for #{format("%g", @kit.fields["bore"])} mm, the cylinder is #{format("%g", @cylinder.bore_mm.round(3))} mm"
+        sizes = "It is for #{Said.mm(@kit.fields["bore"], "g")}, the cylinder is #{Said.mm(@cylinder.bore_mm, "g")}"
         return no("bore", "#{sizes}.") unless near_miss
-        no("near_miss", "#{sizes}: #{near_miss[:hundredths].abs} hundredths apart. #{near_miss[:says]} Told apart by #{near_miss[:told_apart_by]}.")
+        no("near_miss", "#{sizes}: #{Said.mm(near_miss[:hundredths].abs / 100.0, 2)} apart. #{near_miss[:says]} Told apart by #{near_miss[:told_apart_by]}.")
       end
 
       # A bore that was only measured may be its twin.
@@ -98,7 +98,7 @@ module Sandbag
       def materials
         return [ask("family", "The fluid's family is not known: read the cap first.")] unless @cylinder.family
         contents.select { |_, line| line.key?("material") }.group_by { |_, line| line["material"] }.filter_map do |material, lines|
-          material_reason(material, lines.map { |id, _| Knowledge.find("kit_items", id)["label"].downcase }.join(", "))
+          material_reason(material, lines.map { |id, _| Wording.inside(Knowledge.find("kit_items", id)["label"]) }.join(", "))
         end
       end
 

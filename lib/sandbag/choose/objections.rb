@@ -50,7 +50,7 @@ module Sandbag
 
       def to_cylinder(item)
         bore = @sheet.value("master", "bore")
-        return [format("it is a %g; a %g was chosen", item.fields["bore"], bore.round(3)), nil] if (item.fields["bore"] - bore).abs > KitMatch::SAME_MM
+        return ["it is #{Said.mm(item.fields["bore"], "g")}; #{Said.mm(bore, "g")} was chosen", nil] if (item.fields["bore"] - bore).abs > KitMatch::SAME_MM
         [("its seals are for #{item.fields["family"]}, the circuit is #{family}" if family && item.fields["family"] != family), nil]
       end
 

@@ -11,9 +11,7 @@ module Sandbag
       #   needed [Boolean] nothing is opened without it; instead [Hash, nil] what the trade accepts in its place
       Line = Struct.new(:id, :group, :label, :detail, :count, :kind, :tool, :needed, :instead, keyword_init: true)
 
-      UNIT_ROUTES = %w[renew_mc add_mc].freeze
-
-      # @param sheet [Circuit::Sheet]; route [Hash, nil] row of route_work.yml
+      # @param sheet [Circuit::Sheet]; route [Job::Route, nil]
       # @param work [Strip::Work]; tools [ToolList]
       # @param need_ml [Float, nil] nil when the fluid is left alone
       def initialize(sheet, route:, work:, tools:, need_ml:)
@@ -57,25 +55,25 @@ module Sandbag
       end
 
       def unit
-        return unless UNIT_ROUTES.include?(@route["id"])
+        return unless @route.renews?("cylinder")
         Line.new(id: "cylinder", group: "parts", label: "Whole cylinder", detail: bore_said, count: 1, kind: "cylinder", needed: true)
       end
 
       def bore_said
-        format("%g × %g mm", @sheet.value("master", "bore").round(3), @sheet.value("lever", "push_offset").round(3))
+        "#{Said.mm(@sheet.value("master", "bore"), "g", bare: true)} × #{Said.mm(@sheet.value("lever", "push_offset"), "g")}"
       end
 
       def hoses
-        return [] unless @route["id"] == "renew_hose"
+        return [] unless @route.renews?("hoses")
         @sheet.parts_of("line").map do |line|
           values = @sheet.values(line)
-          Line.new(id: "hose.#{line["id"]}", group: "parts", label: line["label"], detail: format("%g mm, %s", values["length"].value, values["kind"].value.tr("_", " ")),
+          Line.new(id: "hose.#{line["id"]}", group: "parts", label: line["label"], detail: "#{Said.mm(values["length"].value, 0)}, #{Wording.spelled(values["kind"].value)}",
             count: 1, kind: "hose", needed: true)
         end
       end
 
       def joint_lines
-        joints = Circuit::Fittings.new(@sheet).opened(@route["opens"], hoses: @route["steps"].include?("hose"))
+        joints = Circuit::Fittings.new(@sheet).opened(@route.opens, hoses: @route.hoses_off?)
         washers = joints.sum(&:washers)
         olives = joints.sum(&:olives)
         [
@@ -96,14 +94,14 @@ module Sandbag
       def things(group)
         return [] if @need_ml.nil?
         rows = Knowledge.table("bench_things").select do |row|
-          row["group"] == group && (row["kinds"].nil? || row["kinds"].include?(@sheet.kind)) && (!row["opened"] || @route["opens"] != "nothing")
+          row["group"] == group && (row["kinds"].nil? || row["kinds"].include?(@sheet.kind.id)) && (!row["opened"] || @route.opens?)
         end
         rows.map { |row| Line.new(id: row["id"], group: group, label: row["label"], count: 1) }
       end
 
       def tool_lines
         @tools.lines.map do |tool|
-          Line.new(id: "tool.#{tool[:tool]}", group: "tools", label: tool[:label], detail: [tool[:sizes], "for #{tool[:why]}"].compact.join("; "), count: 1, kind: "tool",
+          Line.new(id: "tool.#{tool[:tool]}", group: "tools", label: tool[:label], detail: [tool[:sizes], "for: #{tool[:why]}"].compact.join("; "), count: 1, kind: "tool",
             tool: tool[:tool], needed: tool[:special] && @work.strips?, instead: tool[:instead])
         end
       end

@@ -31,7 +31,7 @@ module Sandbag
       end
 
       def self.cylinders(kind)
-        Knowledge.table("cylinders").find { |row| row["kinds"].include?(kind) }
+        Knowledge.table("cylinders").find { |row| row["kinds"].include?(kind.id) }
       end
       private_class_method :cylinders
 

@@ -3,38 +3,42 @@
 module Sandbag
   module Choose
     # Cylinder, fluid, how much of it, and what has to lie on the bench.
-    class Stage
-      # Routes that put another cylinder on.
-      CYLINDER_ROUTES = %w[renew_mc].freeze
+    class Stage < Job::Stage
+      attr_reader :sheet
 
-      # Routes on which the size is the first question.
-      SIZED_ROUTES = %w[renew_mc add_mc renew_slave].freeze
-
-      attr_reader :sheet, :work, :pulled
-
-      # @param entries [Array<Job::Entry>] of this stage, in force
-      # @param fitted [Circuit::Sheet] the circuit as it stood when the job was opened
-      # @param ask [Ask::Stage]
-      def initialize(entries, fitted, ask)
-        @entries = entries
-        @fitted = fitted
-        @ask = ask
-        @cylinder = last("cylinder")
-        @fluid = last("fluid")
-        @pulled = entries.select { |entry| entry.kind == "pulled" }.freeze
+      def initialize(job)
+        super
+        @fitted = job.fitted
+        @ask = job.ask
+        @cylinder = entries.said("cylinder")
+        @fluid = entries.said("fluid")
         @sheet = sheet_with_choices
-        @work = Strip::Work.new(@sheet, ask.route&.fetch("id"), switch: ask.switch?)
-        lacking = pull_list.lines.reject { |line| on_bench?(line) }
-        @wanting = lacking.select(&:needed).freeze
-        @fluid_wanted_ml = lacking.find { |line| line.id == "fluid" }&.count
-        freeze
+      end
+
+      # @return [Hash, nil] bore, push_offset, agreed: the cylinder that was chosen
+      def chosen_cylinder
+        @cylinder
+      end
+
+      # @return [Array<Job::Entry>] what was brought to the bench
+      def pulled
+        entries.of("pulled")
+      end
+
+      # @return [Strip::Work] what the job takes apart
+      def work
+        @work ||= Strip::Work.new(sheet, @ask.route, switch: @ask.switch?)
       end
 
       # @return [Array<PullList::Line>] what nothing is opened without, and is not on the bench
-      attr_reader :wanting
+      def wanting
+        lacking.select(&:needed)
+      end
 
-      # @return [Numeric, nil] mL that belong on the bench and do not lie there yet, all of them (practice 2.9)
-      attr_reader :fluid_wanted_ml
+      # @return [Numeric, nil] mL that belong on the bench and do not lie there yet, all of them
+      def fluid_wanted_ml
+        lacking.find { |line| line.id == "fluid" }&.count
+      end
 
       # @return [String, nil] id of the fluid that goes in
       def fluid
@@ -47,30 +51,33 @@ module Sandbag
 
       # @return [Hash] row of bleed_methods.yml that the quantities are for
       def bleed_method
-        Knowledge.find("bleed_methods", last("method")&.fetch("method") || Knowledge.table("bleed_methods").first["id"])
+        chosen = entries.said("method")
+        (chosen && Knowledge.find("bleed_methods", chosen["method"])) || Knowledge.table("bleed_methods").first
       end
 
       # @return [Float, nil] water as read, % by volume
       def water_reading
-        last("water")&.fetch("water")
+        entries.said("water")&.fetch("water")
       end
 
       # Only a job that renews the cylinder has to choose one.
       def cylinder_wanted?
-        CYLINDER_ROUTES.include?(@ask.route&.fetch("id"))
+        !@ask.route.nil? && @ask.route.size_wanted?
       end
 
       # @return [Cylinder, nil] what the job takes apart, where a construction is known for it
       def cylinder
-        Cylinder.of(sheet, @ask.route["id"]) if @work.strips?
+        Cylinder.of(sheet, @ask.route) if work.strips?
       end
 
       # @return [PullList]
       def pull_list
-        route = @ask.route && Knowledge.find("route_work", @ask.route["id"])
-        handles_fluid = route && route["fluid"] != "left"
-        tools = ToolList.new(@work, route, fasteners: @ask.fasteners, bleed_method: handles_fluid ? bleed_method : nil)
-        PullList.new(sheet, route: route, work: @work, tools: tools, need_ml: handles_fluid ? need_ml : nil)
+        @pull_list ||= begin
+          route = @ask.route
+          handles_fluid = route&.handles_fluid?
+          tools = ToolList.new(work, route, fasteners: @ask.fasteners, bleed_method: handles_fluid ? bleed_method : nil)
+          PullList.new(sheet, route: route, work: work, tools: tools, need_ml: handles_fluid ? need_ml : nil)
+        end
       end
 
       # What has no count of its own is the whole of its line.
@@ -88,10 +95,7 @@ module Sandbag
         return "a cylinder: keep or change" if cylinder_wanted? && @cylinder.nil?
         return "the fluid, by the class on the cap" unless fluid
         line = wanting.first
-        "on the bench: #{line.label.downcase}#{", and #{wanting.size - 1} more" if wanting.size > 1}" if line
-      end
-
-      def unresolved
+        "still to fetch: #{Wording.inside(line.label)}#{", and #{wanting.size - 1} more" if wanting.size > 1}" if line
       end
 
       def fluid_right?
@@ -116,31 +120,22 @@ module Sandbag
         need[:total_ml]
       end
 
-      def to_h
-        {cylinder: @cylinder, cylinder_wanted: cylinder_wanted?, size_first: SIZED_ROUTES.include?(@ask.route&.fetch("id")), fluid: fluid, stamped: stamped, method: bleed_method["id"], water: water_reading,
-         need: need, fluid_wanted_ml: fluid_wanted_ml, wanting: wanting.map(&:id), pulled: pulled.map { |entry| {entry: entry.id, **entry.data.transform_keys(&:to_sym)} }}.compact
+      # @return [Hash] total_ml and the lines it is made of
+      def need
+        @need ||= FluidNeed.of(Bleed::Plan.new(sheet, opened: @ask.opened?), drained: @ask.opened?, method: bleed_method)
       end
 
       private
 
-      def last(kind)
-        @entries.reverse.find { |entry| entry.kind == kind }&.data
-      end
-
-      def need
-        FluidNeed.of(Bleed::Plan.new(sheet, opened: @ask.opened?), drained: @ask.opened?, method: bleed_method)
+      def lacking
+        @lacking ||= pull_list.lines.reject { |line| on_bench?(line) }
       end
 
       def sheet_with_choices
         changed = @fitted
-        changed = changed.change("fluid", "stamped", @fluid["stamped"], "part_marking") if @fluid
+        changed = changed.set("fluid", "stamped", @fluid["stamped"], "part_marking") if @fluid
         return changed unless @cylinder
-        changed.change(part_id("master"), "bore", @cylinder["bore"], "part_marking")
-          .change(part_id("lever"), "push_offset", @cylinder["push_offset"], "part_marking")
-      end
-
-      def part_id(part)
-        @fitted.parts_of(part).first["id"]
+        changed.set("master", "bore", @cylinder["bore"], "part_marking").set("lever", "push_offset", @cylinder["push_offset"], "part_marking")
       end
 
       def admit_fluid(data)
@@ -153,29 +148,33 @@ module Sandbag
         row = Sizing.new(@fitted, sizes: [data.values_at("bore", "push_offset")]).row_of(*data.values_at("bore", "push_offset"))
         raise Refusal.at("data/bore", row[:rejected].join("; "), "a cylinder that is not rejected") if row[:rejected].any? && !row[:fitted]
         return unless row[:agreement_needed] && data["agreed"].nil?
-        raise Refusal.at("data/agreed", "the lever changes by over a quarter", "the rider's agreement, in words")
+        raise Refusal.at("data/agreed", "the #{@fitted.kind.control["noun"]} changes by over a quarter", "the rider's agreement, in words")
       end
 
       def admit_method(data)
         method = Knowledge.find("bleed_methods", data["method"])
-        return if method["kinds"].include?(sheet.kind)
-        suited = Knowledge.table("bleed_methods").select { |row| row["kinds"].include?(sheet.kind) }
-        raise Refusal.at("data/method", "#{method["label"].downcase} does not suit this circuit", suited.map { |row| row["id"] }.join(", "))
+        return if method["kinds"].include?(sheet.kind.id)
+        suited = Knowledge.table("bleed_methods").select { |row| row["kinds"].include?(sheet.kind.id) }
+        raise Refusal.at("data/method", "#{Wording.inside(method["label"])} does not suit this circuit", suited.map { |row| row["id"] }.join(", "))
       end
 
       def admit_water
         family = Knowledge.find("fluids", stamped)&.fetch("family")
         return if family == "glycol"
-        raise Refusal.at("data/water", "a water reading says nothing of #{family || "a fluid that is not known"}", "glycol fluid; others are looked at for free water")
+        raise Refusal.at("data/water", "a water reading says nothing of #{family || "a fluid that is not known"}",
+          "glycol fluid; others are looked at for free water")
       end
 
       def admit_pulled(data)
         line = pull_list.find(data["line"])
         raise Refusal.at("data/line", "“#{data["line"]}” is not on the pull list", pull_list.lines.map(&:id).join(", ")) unless line
         raise Refusal.at("data/line", "#{line.label} is on the bench already", "another line") if on_bench?(line)
-        raise Refusal.at("data/instead", "the trade accepts nothing in place of #{line.label.downcase}", "the thing itself") if data["instead"] && line.instead.nil?
+        if data["instead"] && line.instead.nil?
+          raise Refusal.at("data/instead", "the trade accepts nothing in place of #{Wording.inside(line.label)}", "the thing itself")
+        end
         return unless line.id == "kit" && data["item"].nil? && data["reason"].nil?
-        raise Refusal.at("data/item", "which kit?", "one from the shelf; or, bought for this job, a reason that says how it was compared with the old parts")
+        raise Refusal.at("data/item", "which kit?",
+          "one from the shelf; or, bought for this job, a reason that says how it was compared with the old parts")
       end
     end
   end

@@ -61,7 +61,7 @@ module Sandbag
         wrong, doubt = @objections.to(line, item)
         raise Refusal.at("data/item", "#{item.name}: #{wrong}", "another one") if wrong
         raise Refusal.at("data/reason", "#{item.name}: #{doubt}", "a reason, in words, why it may be used all the same") if doubt && entry.data["reason"].nil?
-        entry.with_data(entry.data.merge("count" => entry.data["count"] || count_of(line, item)))
+        entry.with(data: entry.data.merge("count" => entry.data["count"] || count_of(line, item)))
       end
 
       def to_h
@@ -88,7 +88,7 @@ module Sandbag
       end
 
       def methods_view
-        Knowledge.table("bleed_methods").select { |row| row["kinds"].include?(@sheet.kind) }.map { |row| {id: row["id"], label: row["label"]} }
+        Knowledge.table("bleed_methods").select { |row| row["kinds"].include?(@sheet.kind.id) }.map { |row| {id: row["id"], label: row["label"]} }
       end
 
       def joints

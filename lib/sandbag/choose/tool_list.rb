@@ -10,10 +10,9 @@ module Sandbag
       FASTENERS = {"pinned" => {"six_lobe" => "pinned_driver"}, "jis" => {"cross_head" => "jis_driver"}}.freeze
       MEASURING = %w[bore_gauge micrometer mirror_torch].freeze
       BUILDING = %w[seal_cone boot_pusher].freeze
-      HOSES = {"renew_hose" => [], "reend_hose" => %w[hose_cutter insert_driver]}.freeze
 
       # @param work [Strip::Work] what is taken apart
-      # @param route [Hash, nil] row of route_work.yml
+      # @param route [Job::Route, nil]
       # @param fasteners [String, nil] what the intake says of the heads
       # @param bleed_method [Hash, nil] row of bleed_methods.yml when the job bleeds
       def initialize(work, route, fasteners:, bleed_method:)
@@ -36,17 +35,17 @@ module Sandbag
       private
 
       def wanted
-        stripping + for_stage("measure", MEASURING, "measure") + for_stage("build", BUILDING, "build") + HOSES.fetch(@route&.fetch("id"), []).map { |id| [id, "hose ends"] } +
-          ((@route && @route["opens"] != "nothing") ? [["torque_wrench", "every opened joint"]] : []) +
+        stripping + for_stage("measure", MEASURING, "measure") + for_stage("build", BUILDING, "build") + (@route&.tools || []).map { |id| [id, "hose ends"] } +
+          (@route&.opens? ? [["torque_wrench", "every opened joint"]] : []) +
           (@bleed_method ? @bleed_method["tools"].map { |id| [id, "bleed"] } : [])
       end
 
       def for_stage(stage, tools, why)
-        (@route && @work.strips? && @route["plan"].include?(stage)) ? tools.map { |id| [id, why] } : []
+        (@route && @work.strips? && @route.plan.include?(stage)) ? tools.map { |id| [id, why] } : []
       end
 
       def stripping
-        @work.steps.flat_map { |step| step.tools.map { |id| [@swaps.fetch(id, id), step.label.downcase] } }.reject { |id, _| id == NONE }
+        @work.steps.flat_map { |step| step.tools.map { |id| [@swaps.fetch(id, id), Wording.inside(step.label)] } }.reject { |id, _| id == NONE }
       end
     end
   end

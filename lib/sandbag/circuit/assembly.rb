@@ -15,7 +15,7 @@ module Sandbag
           calipers: sheet.parts_of("caliper").map { |part| caliper(sheet, part) },
           slave: sheet.parts_of("slave").map { |part| slave(sheet, part) }.first,
           vehicle: sheet.parts_of("vehicle").map { |part| vehicle(sheet, part) }.first,
-          fluid_ml: sheet.value("fluid", "volume"),
+          held_ml: sheet.value("fluid", "volume"),
           bulk_modulus_mpa: fluid ? fluid["bulk_modulus_mpa"] : UNKNOWN_FLUID_MODULUS_MPA,
           reserve_air_ml: sheet.value("target", "reserve_air")
         )

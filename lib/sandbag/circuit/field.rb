@@ -25,6 +25,8 @@ module Sandbag
         @label = row["label"]
         @note = row["note"]
         @reader = QuantityReader.new(row, label)
+        @by, @defaults = read_defaults(row["default"])
+        freeze
       end
 
       def type
@@ -55,9 +57,24 @@ module Sandbag
       # The trade default, or nil where there is none.
       # @param keys [Hash{String => String}] what a default may depend on: circuit_kind, build and the part's own choices
       def default(keys)
-        rule = @row["default"]
-        rule = rule.fetch(keys[rule["by"]].to_s) { rule["other"] } if rule.is_a?(Hash)
-        rule && read(rule)
+        @defaults.fetch(@by ? keys[@by].to_s : OTHER) { @defaults[OTHER] }
+      end
+      OTHER = "other"
+
+      # @return [String, nil] what is wrong with a value by today's limits; it may have been entered under others
+      def beyond(value)
+        read(value)
+        nil
+      rescue Refusal => refusal
+        refusal.problems.first.accepted
+      end
+
+      private
+
+      # @return [Array] what the default depends on, or nil; and the defaults by it
+      def read_defaults(rule)
+        return [nil, {OTHER => rule && read(rule)}.freeze] unless rule.is_a?(Hash)
+        [rule["by"], rule.except("by").to_h { |key, value| [key.to_s, value && read(value)] }.freeze]
       end
     end
   end

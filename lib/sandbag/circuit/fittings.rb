@@ -29,7 +29,7 @@ module Sandbag
       # @return [Array<Joint>] from the master outwards
       def joints
         upper = @sheet.parts_of("line").group_by { |line| line["from"] }.map { |from, lines| upper_joint(from, lines.size) }
-        upper + (@sheet.parts_of("caliper") + @sheet.parts_of("slave")).map { |part| Joint.new(at: part["id"], label: part["label"] || "Slave", kind: "banjo", hoses: 1) }
+        upper + @sheet.far_ends.map { |part| Joint.new(at: part["id"], label: part["label"] || "Slave", kind: "banjo", hoses: 1) }
       end
 
       # @param opens [String] nothing, master or below; hoses [Boolean] a hose comes off at both its ends
@@ -49,13 +49,13 @@ module Sandbag
       end
 
       def upper_joint(from, hoses)
-        label = (from == Topology::ROOT) ? "Master outlet" : @sheet.parts.find { |part| part["id"] == from }["label"]
+        label = (from == Topology::ROOT) ? "Master outlet" : @sheet.part(from)["label"]
         Joint.new(at: from, label: label, kind: upper_kind(from, hoses), hoses: hoses)
       end
 
       def upper_kind(from, hoses)
         return (hoses > 1) ? "splitter" : "banjo" unless from == Topology::ROOT
-        return "nut" if @sheet.kind == "brake_bike"
+        return "nut" if @sheet.kind.outlet == "nut"
         (hoses > 1) ? "stacked banjo" : "banjo"
       end
     end

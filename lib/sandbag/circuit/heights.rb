@@ -26,8 +26,7 @@ module Sandbag
 
       # @return [Array<Hash>] line, height_mm, why of every place where air gathers, each once
       def high_spots
-        ends = @sheet.parts_of("caliper") + @sheet.parts_of("slave")
-        ends.flat_map { |part| peaks(@sheet.topology.path(part["id"])) }.uniq
+        @sheet.far_ends.flat_map { |part| peaks(@sheet.topology.path(part["id"])) }.uniq
       end
 
       private
@@ -37,7 +36,7 @@ module Sandbag
       end
 
       def start_mm(id)
-        from = @sheet.parts.find { |part| part["id"] == id }["from"]
+        from = @sheet.part(id)["from"]
         (from == Topology::ROOT) ? master_mm : end_mm(from)
       end
 

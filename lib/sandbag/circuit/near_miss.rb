@@ -28,9 +28,8 @@ module Sandbag
 
       def self.question(part, row)
         metric_first = row["sizes"].sort
-        difference = format("%g", (metric_first[1] - metric_first[0]).round(3))
         {part: part["id"], field: "bore", options: metric_first,
-         question: "Which? #{metric_first.join(" or ")} mm (#{row["inch"]} in is one of them, #{difference} mm apart). " \
+         question: "Which? #{Said.mm(metric_first[0], "g", bare: true)} or #{Said.mm(metric_first[1], "g")} (#{row["inch"]} in is one of them, #{Said.mm(metric_first[1] - metric_first[0], "g")} apart). " \
            "Told apart by #{row["told_apart_by"]}; #{row["rule"]}."}
       end
       private_class_method :question

@@ -8,6 +8,7 @@ module Sandbag
     # The plain form (`to_h`) is
     #   {"kind" => "brake_hand", "parts" => [{"id", "part", "label", "from", "values" => {field => {"value", "source"}}}]}
     # where a part may also carry "defaults" => {field => value}: what its template knew better than the catalogue.
+    # Ids of parts are whatever the client called them; code finds a part by what it is.
     class Sheet
       # A resolved value. `source` is one of Source::ENTERED or Source::DEFAULT.
       Value = Struct.new(:field, :value, :source)
@@ -16,20 +17,29 @@ module Sandbag
 
       attr_reader :kind, :parts, :topology
 
+      # @param plain [Hash] as somebody enters it
+      # @param judged [Boolean] see `stored`
       # Refuses, by field path, unknown kinds, parts, fields and sources, values outside their limits, and a broken tree.
-      def initialize(plain)
-        @kind = plain["kind"]
-        raise Refusal.at("kind", "#{@kind} is not a kind of circuit", kinds.join(", ")) unless kinds.include?(@kind)
-        @parts = plain["parts"].map { |part| read_part(part) }.freeze
-        check_parts
+      def initialize(plain, judged = true)
+        @kind = Kind.find(plain["kind"]) || raise(Refusal.at("kind", "#{plain["kind"]} is not a kind of circuit", Kind.all.map(&:id).join(", ")))
+        @parts = plain["parts"].map { |part| judged ? SheetReader.part(part, @kind.id) : SheetReader.stored(part) }.freeze
         @topology = Topology.new(@parts)
-        @topology.check
+        SheetReader.check(self) if judged
+        @of = @parts.group_by { |part| part["part"] }.freeze
         @values = @parts.to_h { |part| [part["id"], resolve(part).freeze] }.freeze
         freeze
       end
 
+      # A sheet that was accepted once is read without being judged again: a limit that has moved since marks a value where it
+      # is shown, and makes nothing unreadable.
+      # @param plain [Hash] as it was stored
+      # @return [Sheet]
+      def self.stored(plain)
+        new(plain, false)
+      end
+
       def clutch?
-        kind == "clutch_hand"
+        kind.clutch?
       end
 
       # ABS is fitted, or nobody has said that it is not.
@@ -39,7 +49,23 @@ module Sandbag
 
       # @return [Array<Hash>] parts of one kind, in order
       def parts_of(part)
-        parts.select { |each| each["part"] == part }
+        @of.fetch(part, NONE)
+      end
+      NONE = [].freeze
+
+      # @return [Array<Hash>] what stands at the far ends, in order
+      def far_ends
+        parts_of(kind.end_part)
+      end
+
+      # @return [Hash, nil]
+      def part(id)
+        parts.find { |each| each["id"] == id }
+      end
+
+      # @return [String] id of a part that stands once on the circuit
+      def id_of(part)
+        parts_of(part).first["id"]
       end
 
       # @return [Hash{String => Value}] every value of a part: entered, or its default, or nil where there is no default
@@ -52,28 +78,37 @@ module Sandbag
         values(parts_of(part).first).fetch(field).value
       end
 
+      # @return [String] where that value came from
+      def source(part, field)
+        values(parts_of(part).first).fetch(field).source
+      end
+
       # @param typed [String, Numeric, Array, nil] nil or "" takes an entered value back to its default
-      # @return [Sheet]
+      # @return [Sheet] judged in what was changed only
       def change(part_id, field, typed, source)
-        part = parts.find { |each| each["id"] == part_id }
-        raise Refusal.at("parts/#{part_id}", "no such part on this circuit", parts.map { |each| each["id"] }.join(", ")) unless part
-        values = part["values"].reject { |name, _| name == field }
-        values[field] = {"value" => typed, "source" => source} unless typed.nil? || typed == ""
-        known_field(part["part"], field, part_id)
-        changed = part.merge("values" => values)
-        Sheet.new("kind" => kind, "parts" => parts.map { |each| each.equal?(part) ? changed : each })
+        part = part(part_id) || raise(Refusal.at("parts/#{part_id}", "no such part on this circuit", parts.map { |each| each["id"] }.join(", ")))
+        values = part["values"].except(field)
+        SheetReader.field(part["part"], field, part_id, kind.id)
+        values = values.merge(SheetReader.values({field => {"value" => typed, "source" => source}}, part, kind.id)) unless typed.nil? || typed == ""
+        changed = part.merge("values" => values.freeze).freeze
+        Sheet.stored("kind" => kind.id, "parts" => parts.map { |each| each.equal?(part) ? changed : each })
+      end
+
+      # The same for a part that stands once, whatever it is called.
+      def set(part, field, typed, source)
+        change(id_of(part), field, typed, source)
       end
 
       def to_h
-        {"kind" => kind, "parts" => parts}
+        {"kind" => kind.id, "parts" => parts}
       end
 
       private
 
       def resolve(part)
         entered = part["values"]
-        keys = {"circuit_kind" => kind}
-        Field.of(part["part"], kind).to_h do |field|
+        keys = {"circuit_kind" => kind.id, "safety" => kind.safety}
+        Field.of(part["part"], kind.id).to_h do |field|
           given = entered[field.name]
           value = given ? given["value"] : part["defaults"].fetch(field.name) { field.default(keys) }
           keys[field.name] = value
@@ -82,55 +117,9 @@ module Sandbag
         end
       end
 
-      def kinds
-        Knowledge.table("circuit_kinds").map { |row| row["id"] }
-      end
-
       def caliper_build(keys)
-        return "bicycle" if kind == "brake_bike"
+        return "bicycle" if kind.safety == "bicycle"
         (keys["build"] == "sliding") ? "sliding" : "opposed_#{keys["pistons"].size}"
-      end
-
-      def read_part(part)
-        values = (part["values"] || {}).to_h do |name, entered|
-          field = known_field(part["part"], name, part["id"])
-          [name, read_value(field, entered, "parts/#{part["id"]}/#{name}")]
-        end
-        part.slice("id", "part", "label", "from").merge("defaults" => read_defaults(part).freeze, "values" => values.freeze).freeze
-      end
-
-      def read_defaults(part)
-        (part["defaults"] || {}).to_h do |name, value|
-          field = known_field(part["part"], name, part["id"])
-          [name, Refusal.within("parts/#{part["id"]}/#{name}") { field.read(value) }]
-        end
-      end
-
-      def known_field(part, name, id)
-        fields = Field.of(part, kind)
-        fields.find { |field| field.name == name } ||
-          raise(Refusal.at("parts/#{id}/#{name}", "a #{part} has no #{name}", fields.map(&:name).join(", ")))
-      end
-
-      def read_value(field, entered, pointer)
-        source = entered["source"]
-        unless Source::ENTERED.include?(source)
-          raise Refusal.at(pointer, "#{source} is not a source", Source::ENTERED.join(", "))
-        end
-        Refusal.within(pointer) { {"value" => field.read(entered["value"]), "source" => source}.freeze }
-      end
-
-      def check_parts
-        ids = parts.map { |part| part["id"] }
-        twice = ids.find { |id| ids.count(id) > 1 }
-        raise Refusal.at("parts/#{twice}", "two parts are called #{twice}", "a different id for each") if twice
-        needed = SINGLE + [clutch? ? "slave" : "vehicle"]
-        needed.each do |part|
-          found = parts_of(part).size
-          raise Refusal.at("parts", "a circuit has one #{part}, here are #{found}", "exactly one") unless found == 1
-        end
-        far_end = clutch? ? "slave" : "caliper"
-        raise Refusal.at("parts", "nothing stands at the far end", "at least one #{far_end}") if parts_of(far_end).empty?
       end
     end
   end

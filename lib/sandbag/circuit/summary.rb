@@ -18,7 +18,7 @@ module Sandbag
       def to_h
         reference_n = Reference.force_n(@sheet, @circuit)
         {
-          kind: @sheet.kind,
+          kind: @sheet.kind.id, control: @sheet.kind.control,
           parts: @sheet.parts.map { |part| part_view(part) },
           lever_ratio: @circuit.lever.ratio,
           force_ratio: @circuit.force_ratio,
@@ -77,11 +77,16 @@ module Sandbag
         {force_n: force_n, pressure_mpa: pressure_mpa, stroke_mm: stroke_mm, travel_mm: @circuit.lever.travel_mm(stroke_mm)}
       end
 
+      # A value somebody entered under other limits than today's.
+      def beyond(value)
+        value.field.beyond(value.value) unless value.source == Source::DEFAULT || value.value.nil?
+      end
+
       def part_view(part)
         values = @sheet.values(part).values.map do |value|
           field = value.field
           {field: field.name, label: field.label, type: field.type, dimension: field.dimension, unit: field.unit, choices: field.choices,
-           source: value.source, note: field.note}.compact.merge(value: value.value)
+           source: value.source, note: field.note, beyond: beyond(value)}.compact.merge(value: value.value)
         end
         {id: part["id"], part: part["part"], label: part["label"], from: part["from"], values: values}.compact
       end

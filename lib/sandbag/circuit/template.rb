@@ -13,9 +13,8 @@ module Sandbag
       end
 
       def self.singles(row)
-        needed = Sheet::SINGLE + [(row["kind"] == "clutch_hand") ? nil : "vehicle"].compact
         given = row["parts"].map { |part| part["part"] }
-        (needed - given).map { |part| {"id" => part, "part" => part, "values" => {}} }
+        (Kind.find(row["kind"]).singles - given).map { |part| {"id" => part, "part" => part, "values" => {}} }
       end
       private_class_method :singles
     end

@@ -3,24 +3,33 @@
 module Sandbag
   module Close
     # Release gates and the signature.
-    class Stage
+    class Stage < Job::Stage
       # Gates that must stand before the function test: nothing is wheeled or ridden on an unproven lever.
       BEFORE_FUNCTION = %w[stop fluid measured built bled feel hold work leak level caps second].freeze
 
-      # @param job [Job::State] the stages before this one
-      def initialize(entries, job)
-        @entries = entries
-        @job = job
-        worked_out = computed
-        @gates = Knowledge.table("gates").select { |row| applies?(row) }.map { |row| gate_view(row, worked_out) }.freeze
-        freeze
+      # @attr row [Hash] of gates.yml; met [Boolean]; why [String, nil] why not
+      Gate = Struct.new(:row, :met, :why, keyword_init: true) do
+        def id
+          row["id"]
+        end
+
+        def label
+          row["label"]
+        end
+
+        def computed?
+          row["settled"] == "computed"
+        end
       end
 
-      # @return [Array<Hash>] id, label, detail, settled, met, why, caution of every gate that applies
-      attr_reader :gates
+      # @return [Array<Gate>] every gate that applies
+      def gates
+        @gates ||= Knowledge.table("gates").select { |row| applies?(row) }.map { |row| gate(row) }.freeze
+      end
 
+      # @return [Job::Entry, nil]
       def signature
-        @entries.reverse.find { |entry| entry.kind == "signed" }
+        entries.last("signed")
       end
 
       def signed?
@@ -31,75 +40,68 @@ module Sandbag
         signed?
       end
 
+      def ready?
+        gates.all?(&:met)
+      end
+
       def waits_for
         return if signed?
-        unmet = gates.find { |gate| !gate[:met] }
-        unmet ? unmet[:label].downcase : "a signature"
+        open = gates.find { |gate| !gate.met }
+        open ? Wording.inside(open.label) : "a signature"
       end
 
-      def unresolved
-      end
-
-      # Refuses to confirm what is computed, a function test before the lever is proven, and a signature over an unmet gate.
+      # Refuses to confirm what is computed, a function test before the lever is proven, and a signature over an open gate.
       def admit(entry)
-        (entry.kind == "gate") ? admit_gate(entry.data) : admit_signature
-      end
-
-      def to_h
-        {gates: gates, ready: gates.all? { |gate| gate[:met] }, signed_by: signature&.data&.fetch("name"), signed_at: signature&.at}.compact
+        (entry.kind == "gate") ? admit_gate(entry.data) : refuse_open(gates, "cannot be signed")
       end
 
       private
 
       # A gate about work the job does not touch is left out.
       def applies?(row)
-        return false if row["only_opened"] && !@job.ask.opened?
-        return false if row["only_sole"] && !@job.ask.second_person?
-        row["stage"].nil? || @job.stages.key?(row["stage"])
+        return false if row["only_opened"] && !job.ask.opened?
+        return false if row["only_sole"] && !job.ask.second_person?
+        row["stage"].nil? || job.stages.key?(row["stage"])
       end
 
-      # @return [Hash{String => Array(Boolean, String)}] gate => met, and why not
-      def computed
-        {
-          "stop" => [@job.stop.nil?, @job.stop],
-          "fluid" => [@job.choose.fluid_right?, ("no fluid chosen" unless @job.choose.fluid)],
-          "measured" => [@job.measure.done?, @job.measure.waits_for],
-          "built" => [@job.build.done?, @job.build.waits_for],
-          "bled" => [@job.bleed.done?, @job.bleed.waits_for],
-          "feel" => [@job.feel.passed?, (@job.feel.unresolved || @job.feel.waits_for unless @job.feel.passed?)],
-          "hold" => [@job.feel.held?, ("the hold test is still to do, or failed" unless @job.feel.held?)]
-        }
+      def gate(row)
+        met, why = (row["settled"] == "computed") ? computed(row["id"]) : [confirmed?(row["id"]), nil]
+        Gate.new(row: row, met: met, why: why).freeze
       end
 
-      def gate_view(row, worked_out)
-        met, why = worked_out.fetch(row["id"]) { [confirmed?(row["id"]), nil] }
-        {id: row["id"], label: row["label"], detail: row["detail"], settled: row["settled"], met: met, why: why,
-         caution: row["caution"] && Knowledge.find("cautions", row["caution"])["text"]}.compact
+      # @return [Array(Boolean, String)] whether a gate is open to the road, and why not
+      def computed(id)
+        feel = job.feel
+        case id
+        when "stop" then [job.stop.nil?, job.stop]
+        when "fluid" then [job.choose.fluid_right?, ("no fluid chosen" unless job.choose.fluid)]
+        when "measured" then [job.measure.done?, job.measure.waits_for]
+        when "built" then [job.build.done?, job.build.waits_for]
+        when "bled" then [job.bleed.done?, job.bleed.waits_for]
+        when "feel" then [feel.passed?, (feel.unresolved || feel.waits_for unless feel.passed?)]
+        when "hold" then [feel.held?, ("the hold test is still to do, or failed" unless feel.held?)]
+        end
       end
 
       # A confirmation made before the last stroke no longer holds.
-      def confirmed?(gate)
-        entry = @entries.reverse.find { |each| each.kind == "gate" && each.data["gate"] == gate }
-        !entry.nil? && entry.data["met"] && entry.position.to_i > @job.bleed.last_disturbed.to_i
+      def confirmed?(id)
+        entry = entries.of("gate").reverse_each.find { |each| each.data["gate"] == id }
+        !entry.nil? && entry.data["met"] && entry.position.to_i > job.bleed.last_disturbed.to_i
       end
 
       def admit_gate(data)
-        gate = gates.find { |each| each[:id] == data["gate"] }
-        raise Refusal.at("data/gate", "this job has no gate “#{data["gate"]}”", gates.map { |each| each[:id] }.join(", ")) unless gate
-        raise Refusal.at("data/gate", "#{gate[:label]} is worked out, not confirmed", "a confirmed gate") if gate[:settled] == "computed"
+        gate = gates.find { |each| each.id == data["gate"] }
+        raise Refusal.at("data/gate", "this job has no gate “#{data["gate"]}”", gates.map(&:id).join(", ")) unless gate
+        raise Refusal.at("data/gate", "#{gate.label} is worked out, not confirmed", "a confirmed gate") if gate.computed?
         return unless data["gate"] == "function" && data["met"]
-        refuse_unmet(gates.select { |each| BEFORE_FUNCTION.include?(each[:id]) }, "no function test yet")
+        refuse_open(gates.select { |each| BEFORE_FUNCTION.include?(each.id) }, "no function test yet")
       end
 
-      def admit_signature
-        refuse_unmet(gates, "cannot be signed")
-      end
-
-      def refuse_unmet(among, what)
-        unmet = among.reject { |gate| gate[:met] }
-        return if unmet.empty?
-        raise Refusal.new(unmet.map do |gate|
-          Refusal::Problem.new(pointer: "gates/#{gate[:id]}", message: "#{what}: #{gate[:label].downcase} is not met", accepted: gate[:detail])
+      def refuse_open(among, what)
+        open = among.reject(&:met)
+        return if open.empty?
+        raise Refusal.new(open.map do |gate|
+          Refusal::Problem.new(pointer: "gates/#{gate.id}", message: "#{what}: still open: #{Wording.inside(gate.label)}", accepted: gate.row["detail"])
         end)
       end
     end

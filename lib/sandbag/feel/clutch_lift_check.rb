@@ -39,7 +39,8 @@ module Sandbag
       end
 
       def why
-        figures = format("%.2f mm measured, %.2f needed, %.2f expected without air.", @lift_mm, @circuit.slave.lift_needed_mm, expected_mm)
+        figures = "#{Said.mm(@lift_mm, 2)} measured, #{Said.mm(@circuit.slave.lift_needed_mm, 2, bare: true)} needed, " \
+          "#{Said.mm(expected_mm, 2, bare: true)} expected without air."
         {"pass" => "The clutch frees with its margin: ", "marginal" => "The clutch frees, with little margin: ",
          "bleed_again" => "The clutch will drag: "}.fetch(id) + figures
       end

@@ -6,10 +6,11 @@ module Sandbag
     module HoldCheck
       CREEP_LIMIT_MM = 2.0
 
+      # @param control [Hash] row of controls.yml
       # @return [Hash] creep_mm, limit_mm, pass, why
-      def self.of(creep_mm)
+      def self.of(creep_mm, control)
         pass = creep_mm <= CREEP_LIMIT_MM
-        why = pass ? "The lever holds." : "The lever creeps: a seal lets fluid past, or something leaks. No release."
+        why = pass ? "The #{control["noun"]} holds." : "The #{control["noun"]} creeps: a seal lets fluid past, or something leaks. No release."
         {creep_mm: creep_mm, limit_mm: CREEP_LIMIT_MM, pass: pass, why: why}
       end
     end

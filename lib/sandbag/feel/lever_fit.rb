@@ -31,7 +31,7 @@ module Sandbag
       def initialize(circuit, readings)
         unless LeverFit.possible?(circuit, readings)
           raise Refusal.at("readings", "too few readings to part air from dead travel",
-            "at least #{PARAMETERS + 1} different forces over #{circuit.finger_force_n(0).ceil} N")
+            "at least #{PARAMETERS + 1} different forces over #{Said.n(circuit.finger_force_n(0).ceil)}")
         end
         @circuit = circuit
         @readings = readings.select { |reading| circuit.pressure_mpa(reading.force_n).positive? }.freeze

@@ -20,8 +20,9 @@ module Sandbag
       # What to read next, in words; nil when there is a verdict.
       def wanted
         return if verdict
-        forces = suggested_forces.first(4).map { |force| force.round.to_s }
-        "#{forces.size} more, try #{forces.join(", ")} N"
+        forces = suggested_forces.first(4)
+        said = forces.each_with_index.map { |force, index| Said.n(force, bare: index < forces.size - 1) }
+        "#{forces.size} more, try #{said.join(", ")}"
       end
 
       def to_h

@@ -4,38 +4,45 @@ module Sandbag
   module Feel
     # Lever readings, hold test and, on a clutch, lift. Only what was taken after the last stroke counts; what was taken
     # before the first is the comparison.
-    class Stage
+    class Stage < Job::Stage
       MEASURED = %w[reading lift hold].freeze
+      WORDS = {"bleed_again" => "bleed again", "cant_tell" => "can't tell"}.freeze
 
-      # @param bleed [Bleed::Stage]
-      def initialize(entries, sheet, bleed)
-        @sheet = sheet
-        @circuit = Circuit::Assembly.build(sheet)
-        @bleed = bleed
-        @entries = entries
-        @fresh = entries.select { |entry| entry.position.to_i > bleed.last_disturbed.to_i }
-        @report = LeverReport.new(@sheet, @circuit, readings_of(@fresh))
-        freeze
+      def initialize(job)
+        super
+        @circuit = Circuit::Assembly.build(job.sheet)
+        @fresh = entries.after(job.bleed.last_disturbed)
       end
 
       # @return [LeverReport] of the readings that count now
-      attr_reader :report
+      def report
+        @report ||= report_of(@fresh)
+      end
 
       # @return [LeverReport] of the readings taken before the first stroke
       def before
-        return LeverReport.new(@sheet, @circuit, []) unless @bleed.first_disturbed
-        LeverReport.new(@sheet, @circuit, readings_of(@entries.select { |entry| entry.position < @bleed.first_disturbed }))
+        first = job.bleed.first_disturbed
+        report_of(first ? entries.before(first) : Job::Entries.new)
+      end
+
+      def clutch?
+        @circuit.clutch?
+      end
+
+      # @return [Hash] row of controls.yml
+      def control
+        job.sheet.kind.control
       end
 
       # @return [ClutchLiftCheck, nil]
       def lift
-        entry = @fresh.reverse.find { |each| each.kind == "lift" }
-        entry && ClutchLiftCheck.new(@circuit, entry.data["lift"])
+        data = @fresh.said("lift")
+        data && ClutchLiftCheck.new(@circuit, data["lift"])
       end
 
       # @return [String, nil] pass, marginal, bleed_again, cant_tell; nil while there is nothing to judge
       def verdict
-        lift ? lift.id : (report.verdict&.id unless @circuit.clutch?)
+        lift ? lift.id : (report.verdict&.id unless clutch?)
       end
 
       # Passed, or marginal and accepted with a reason after the last reading.
@@ -43,8 +50,21 @@ module Sandbag
         verdict == "pass" || (verdict == "marginal" && !accepted.nil?)
       end
 
+      # @return [Hash, nil] creep_mm, limit_mm, pass, why
+      def hold
+        data = @fresh.said("hold")
+        data && HoldCheck.of(data["creep"], control)
+      end
+
       def held?
         !hold.nil? && hold[:pass]
+      end
+
+      # @return [String, nil] the reason for which a marginal lever was accepted
+      def accepted
+        entry = @fresh.last("accepted")
+        last_reading = @fresh.last("reading", "set_aside", "lift")
+        entry.data["reason"] if entry && last_reading && entry.position > last_reading.position
       end
 
       def done?
@@ -53,60 +73,49 @@ module Sandbag
 
       def waits_for
         return if done?
-        return "a measured lift at the slave" if @circuit.clutch? && verdict.nil?
-        return "lever readings: #{report.wanted}" if verdict.nil?
-        return "a better lever: #{verdict.tr("_", " ")}" unless passed?
-        hold ? "a lever that holds" : "the hold test"
+        return "a measured lift at the slave" if clutch? && verdict.nil?
+        return "#{control["noun"]} readings: #{report.wanted}" if verdict.nil?
+        return "a better #{control["noun"]}: #{said}" unless passed?
+        hold ? "a #{control["noun"]} that holds" : "the hold test"
       end
 
       def unresolved
         return "Readings were taken before the last strokes: read again." if stale?
-        return "Lever verdict: #{verdict.tr("_", " ").sub("cant", "can't")}." if verdict && !passed?
+        return "#{control["label"]} verdict: #{said}." if verdict && !passed?
         hold[:why] if hold && !held?
+      end
+
+      # Measured between the first stroke and the last, and not since.
+      def stale?
+        measured = entries.after(job.bleed.first_disturbed).of(*MEASURED)
+        measured.any? && @fresh.of(*MEASURED).empty?
       end
 
       # Refuses to set aside what is no reading, and to accept a verdict that is not marginal.
       def admit(entry)
         case entry.kind
         when "set_aside"
-          known = @entries.any? { |each| each.kind == "reading" && each.id == entry.data["entry"] }
+          known = entries.of("reading").any? { |each| each.id == entry.data["entry"] }
           raise Refusal.at("data/entry", "there is no such reading", "the id of a reading of this job") unless known
         when "accepted"
-          raise Refusal.at("kind", "only a marginal lever is accepted with a reason", "a marginal verdict") unless verdict == "marginal"
+          raise Refusal.at("kind", "only a marginal #{control["noun"]} is accepted with a reason", "a marginal verdict") unless verdict == "marginal"
         when "lift"
-          raise Refusal.at("kind", "a brake has no lift", "force and travel readings") unless @circuit.clutch?
+          raise Refusal.at("kind", "a brake has no lift", "force and travel readings") unless clutch?
         end
-      end
-
-      def to_h
-        {**report.to_h, verdict_id: verdict, clutch: @circuit.clutch?, lift: lift&.to_h, hold: hold, passed: passed?, accepted: accepted,
-         stale: stale?, before: before.verdict&.to_h, recent: @entries.last(Bleed::Stage::RECENT).map { |entry| {id: entry.id, kind: entry.kind} }}.compact
       end
 
       private
 
-      def readings_of(entries)
-        aside = entries.select { |entry| entry.kind == "set_aside" }.map { |entry| entry.data["entry"] }
-        entries.select { |entry| entry.kind == "reading" }.map do |entry|
+      def said
+        WORDS.fetch(verdict, verdict)
+      end
+
+      def report_of(taken)
+        aside = taken.values("set_aside", "entry")
+        marked = taken.of("reading").map do |entry|
           [Reading.new(id: entry.id, force_n: entry.data["force"], travel_mm: entry.data["travel"]), aside.include?(entry.id)]
         end
-      end
-
-      def hold
-        entry = @fresh.reverse.find { |each| each.kind == "hold" }
-        entry && HoldCheck.of(entry.data["creep"])
-      end
-
-      def accepted
-        entry = @fresh.reverse.find { |each| each.kind == "accepted" }
-        last_reading = @fresh.reverse.find { |each| %w[reading set_aside lift].include?(each.kind) }
-        entry.data["reason"] if entry && last_reading && entry.position > last_reading.position
-      end
-
-      # Measured between the first stroke and the last, and not since.
-      def stale?
-        measured = @entries.select { |entry| MEASURED.include?(entry.kind) && entry.position > @bleed.first_disturbed.to_i }
-        measured.any? && measured.none? { |entry| @fresh.include?(entry) }
+        LeverReport.new(job.sheet, @circuit, marked)
       end
     end
   end

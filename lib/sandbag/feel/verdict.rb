@@ -51,6 +51,15 @@ module Sandbag
         stiffness_share > SOFT
       end
 
+      # @return [String] what the control is called, and what one does to it
+      def noun
+        @circuit.kind.control["noun"]
+      end
+
+      def press
+        @circuit.kind.control["press"]
+      end
+
       # @return [Array<Float>] finger forces, N, that would let air be told from dead travel; empty when there are enough
       def forces_to_add
         missing = LeverFit::LOW_READINGS - fit.low_readings
@@ -80,7 +89,7 @@ module Sandbag
       end
 
       def scale
-        (@circuit.kind == "brake_bike") ? BICYCLE_SHARE : 1.0
+        (@circuit.kind.safety == "bicycle") ? BICYCLE_SHARE : 1.0
       end
 
       def why

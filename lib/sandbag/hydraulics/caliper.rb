@@ -7,7 +7,9 @@ module Sandbag
     class Caliper
       BUILDS = %w[opposed sliding].freeze
 
-      attr_reader :build, :pistons_mm, :clearance_mm, :stiffness_ml_mpa, :fluid_ml
+      extend Attributes
+
+      attributes :build, :pistons_mm, :clearance_mm, :stiffness_ml_mpa, :fluid_ml
 
       # Refuses an unknown build, a caliper with no piston, and an odd number of opposed pistons.
       def initialize(build:, pistons_mm:, clearance_mm:, stiffness_ml_mpa:, fluid_ml: 0)
@@ -37,10 +39,6 @@ module Sandbag
       # Volume that closes the running clearance of both pads.
       def gap_ml
         swept_area_mm2 * clearance_mm / 1000
-      end
-
-      def with_clearance(clearance_mm)
-        self.class.new(build: build, pistons_mm: pistons_mm, clearance_mm: clearance_mm, stiffness_ml_mpa: stiffness_ml_mpa, fluid_ml: fluid_ml)
       end
 
       private

@@ -7,12 +7,18 @@ module Sandbag
       # Reserve case (physics 3): running clearance grown by knock-back, and air that came in since.
       RESERVE_CLEARANCE = 1.5
 
-      attr_reader :kind, :lever, :master, :lines, :calipers, :slave, :vehicle, :fluid_ml, :bulk_modulus_mpa, :reserve_air_ml
+      extend Attributes
 
+      attributes :kind, :lever, :master, :lines, :calipers, :bulk_modulus_mpa, :reserve_air_ml, :slave, :vehicle, :held_ml
+
+      # @return [Float] mL under pressure
+      attr_reader :fluid_ml
+
+      # @param kind [Sandbag::Circuit::Kind]
       # @param slave [SlaveCylinder, nil] nil on a brake
       # @param vehicle [Vehicle, nil] nil on a clutch
-      # @param fluid_ml [Float, nil] fluid under pressure; nil sums bore, lines and far end
-      def initialize(kind:, lever:, master:, lines:, calipers:, bulk_modulus_mpa:, reserve_air_ml:, slave: nil, vehicle: nil, fluid_ml: nil)
+      # @param held_ml [Float, nil] fluid under pressure as somebody entered it; nil sums bore, lines and far end
+      def initialize(kind:, lever:, master:, lines:, calipers:, bulk_modulus_mpa:, reserve_air_ml:, slave: nil, vehicle: nil, held_ml: nil)
         @kind = kind
         @lever = lever
         @master = master
@@ -22,7 +28,8 @@ module Sandbag
         @vehicle = vehicle
         @bulk_modulus_mpa = Measures.finite("bulk_modulus", bulk_modulus_mpa)
         @reserve_air_ml = Measures.finite("reserve_air", reserve_air_ml)
-        @fluid_ml = fluid_ml || (master.fluid_ml + lines.sum(&:fluid_ml) + far_ends.sum(&:fluid_ml))
+        @held_ml = held_ml
+        @fluid_ml = held_ml || (master.fluid_ml + lines.sum(&:fluid_ml) + far_ends.sum(&:fluid_ml))
         freeze
       end
 
@@ -83,12 +90,7 @@ module Sandbag
 
       # The same circuit with knock-back clearance; add `reserve_air_ml` when asking it for a stroke.
       def with_knock_back
-        with(calipers: calipers.map { |caliper| caliper.with_clearance(caliper.clearance_mm * RESERVE_CLEARANCE) })
-      end
-
-      def with(**changes)
-        self.class.new(kind: kind, lever: lever, master: master, lines: lines, calipers: calipers, slave: slave, vehicle: vehicle,
-          fluid_ml: fluid_ml, bulk_modulus_mpa: bulk_modulus_mpa, reserve_air_ml: reserve_air_ml, **changes)
+        with(calipers: calipers.map { |caliper| caliper.with(clearance_mm: caliper.clearance_mm * RESERVE_CLEARANCE) })
       end
     end
   end

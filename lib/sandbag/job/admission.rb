@@ -18,7 +18,7 @@ module Sandbag
         refuse_correction(entry) if entry.corrects || entry.undo?
         read = EntryReader.read(entry)
         refuse_stopped(read)
-        stage_of(read)&.admit(read) unless read.undo?
+        @state.stage(read.stage).admit(read) unless read.undo?
         read
       end
 
@@ -42,10 +42,6 @@ module Sandbag
       def refuse_stopped(entry)
         return unless @state.stop && entry.stage != "ask"
         raise Refusal.at("stage", "do not use: #{@state.stop}", "another finding or route under Ask")
-      end
-
-      def stage_of(entry)
-        @state.public_send(entry.stage)
       end
     end
   end

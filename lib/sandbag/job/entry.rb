@@ -5,9 +5,11 @@ module Sandbag
     # One line of a job's journal. `id` is made by the client, so that a retry is harmless; `corrects` names the entry it
     # takes back; `position` is its place in the journal, from 1.
     class Entry
+      extend Attributes
+
       UNDO = "undo"
 
-      attr_reader :id, :stage, :kind, :data, :at, :by, :corrects, :position
+      attributes :id, :stage, :kind, :data, :at, :by, :corrects, :position
 
       def initialize(id:, stage:, kind:, data:, at:, by:, corrects: nil, position: nil)
         @id = id
@@ -23,14 +25,6 @@ module Sandbag
 
       def undo?
         kind == UNDO
-      end
-
-      def with_data(data)
-        Entry.new(**to_h, data: data)
-      end
-
-      def to_h
-        {id: id, stage: stage, kind: kind, data: data, at: at, by: by, corrects: corrects, position: position}
       end
     end
   end

@@ -7,13 +7,13 @@ module Sandbag
       # @return [Entry] the same entry with its data read
       # Refuses, at data/<name>, an unknown kind, an unknown or missing name, and values outside their limits.
       def self.read(entry)
-        return entry.with_data({}) if entry.undo?
+        return entry.with(data: {}) if entry.undo?
         row = Knowledge.find("entry_kinds", "#{entry.stage}.#{entry.kind}")
         unless row
           known = Knowledge.table("entry_kinds").select { |each| each["stage"] == entry.stage }.map { |each| each["kind"] }
           raise Refusal.at("kind", "#{entry.stage} has no entry called #{entry.kind}", (known + [Entry::UNDO]).join(", "))
         end
-        entry.with_data(Refusal.within("data") { DataReader.read(row["data"], entry.data) })
+        entry.with(data: Refusal.within("data") { DataReader.read(row["data"], entry.data) })
       end
     end
   end

@@ -6,29 +6,41 @@ module Sandbag
     class Journal
       attr_reader :entries
 
-      # @param entries [Array<Entry>] in the order they were taken down
+      # @param entries [Array<Entry>] in the order they were recorded
       def initialize(entries)
         @entries = entries.freeze
-        @corrected = entries.filter_map(&:corrects).freeze
+        @corrected = entries.filter_map(&:corrects).to_h { |id| [id, true] }.freeze
+        @of_stage = in_force.group_by(&:stage).transform_values { |each| Entries.new(each) }.freeze
         freeze
       end
 
       # @return [Array<Entry>] entries that nothing has taken back, oldest first
       def in_force
-        entries.reject { |entry| entry.undo? || @corrected.include?(entry.id) }
+        entries.reject { |entry| entry.undo? || corrected?(entry.id) }
       end
 
-      # @return [Array<Entry>] those of one stage
+      # @return [Entries] those of one stage
       def of(stage)
-        in_force.select { |entry| entry.stage == stage }
+        @of_stage.fetch(stage, NONE)
       end
+      NONE = Entries.new
 
       def find(id)
         entries.find { |entry| entry.id == id }
       end
 
       def corrected?(id)
-        @corrected.include?(id)
+        @corrected.key?(id)
+      end
+
+      # @return [Integer] place of the newest entry, 0 in an empty journal
+      def position
+        entries.last&.position.to_i
+      end
+
+      # @return [Journal] with one more entry
+      def with(entry)
+        Journal.new(entries + [entry])
       end
     end
   end

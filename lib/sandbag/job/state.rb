@@ -2,10 +2,13 @@
 
 module Sandbag
   module Job
-    # A job as its journal tells it, on a circuit: each stage's own findings and figures. Everything is computed from the
-    # entries in force; nothing is kept.
+    # A job as its journal tells it, on a circuit: its stages, each built when it is first asked for. Everything is computed
+    # from the entries in force; nothing is kept.
     class State
-      attr_reader :journal, :fitted, :sheet, :ask, :choose, :strip, :measure, :build, :bleed, :feel, :close
+      # Before a route is chosen: what most jobs have.
+      USUAL_STAGES = %w[ask choose bleed feel close].freeze
+
+      attr_reader :journal, :fitted, :lubricant
 
       # @param journal [Journal]
       # @param fitted [Circuit::Sheet] the circuit as the machine's record has it
@@ -13,31 +16,32 @@ module Sandbag
       def initialize(journal, fitted, lubricant: Shop::LUBRICANT)
         @journal = journal
         @fitted = fitted
-        @ask = Ask::Stage.new(journal.of("ask"), fitted)
-        @choose = Choose::Stage.new(journal.of("choose"), fitted, @ask)
-        @sheet = @choose.sheet
-        @strip = Strip::Stage.new(journal.of("strip"), @choose)
-        @measure = Measure::Stage.new(journal.of("measure"), @choose, @strip, @ask.route&.fetch("id"))
-        @build = Build::Stage.new(journal.of("build"), @choose, @strip, @measure, lubricant)
-        @bleed = Bleed::Stage.new(journal.of("bleed"), @sheet, @ask)
-        @feel = Feel::Stage.new(journal.of("feel"), @sheet, @bleed)
-        @close = Close::Stage.new(journal.of("close"), self)
+        @lubricant = lubricant
+        @built = {}
         freeze
       end
 
-      # @return [Array<Stage>] the stages this job has, in order
+      STAGES.each { |id| define_method(id) { stage(id) } }
+
+      # @return [Stage] by its id
+      def stage(id)
+        @built[id] ||= Stage.of(id).new(self)
+      end
+
+      # @return [Circuit::Sheet] the circuit with what the job chose
+      def sheet
+        choose.sheet
+      end
+
+      # @return [Route, nil] the route in force
+      def route
+        ask.route
+      end
+
+      # @return [Hash{String => Stage}] the stages this job has, in order
       def stages
-        ids = @ask.route ? @ask.route["stages"] - absent : DEFAULT_STAGES
-        (STAGES & ids).to_h { |id| [id, public_send(id)] }
+        @built[:here] ||= (route ? route.stages.select { |id| stage(id).here? } : USUAL_STAGES).to_h { |id| [id, stage(id)] }.freeze
       end
-
-      # Stages of the route that this circuit gives no work for: no construction is known of a caliper.
-      def absent
-        [("strip" unless strip.work.any?), ("measure" unless measure.any?), ("build" unless strip.work.strips?)]
-      end
-
-      # Before a route is chosen: what most jobs have.
-      DEFAULT_STAGES = %w[ask choose bleed feel close].freeze
 
       # @return [String] id of the first stage that is not finished, or the last
       def current
@@ -53,27 +57,10 @@ module Sandbag
         ask.stop
       end
 
-      def to_h
-        {current: current, signed: signed?, stop: stop, waits_for: waits_for,
-         stages: stages.map { |id, stage| stage_view(id, stage) },
-         **stages.to_h { |id, stage| [id.to_sym, stage.to_h] }}.compact
-      end
-
       def waits_for
         return "nothing: signed off" if signed?
         return "another workshop: #{stop}" if stop
         stages.fetch(current).waits_for
-      end
-
-      private
-
-      def stage_view(id, stage)
-        {id: id, status: status(id, stage), waits_for: stage.waits_for, unresolved: stage.unresolved}.compact
-      end
-
-      def status(id, stage)
-        return "done" if stage.done?
-        (id == current) ? "current" : "ahead"
       end
     end
   end

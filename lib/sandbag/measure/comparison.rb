@@ -7,7 +7,7 @@ module Sandbag
       VALUES = %w[same differs resolved].freeze
 
       # @param found [Hash{String => Hash}] row => value and note
-      # @param route [String, nil]
+      # @param route [String, nil] its id, which comparisons.yml names
       def initialize(found, route)
         @found = found
         @rows = Knowledge.table("comparisons").select { |row| row["routes"].include?(route) }.freeze

@@ -38,9 +38,9 @@ module Sandbag
 
       def why
         sign = @most ? "at most" : "at least"
-        figures = "#{label} #{format("%.3f", value_mm)} mm, #{sign} #{format("%.3f", limit_mm)}"
-        return "#{figures}: within the gauge's #{format("%.3f", uncertainty_mm)} mm of the limit." if verdict == "too_close"
-        "#{figures}: #{format("%.3f", beyond_mm.abs)} mm #{beyond_mm.positive? ? "beyond" : "inside"}."
+        figures = "#{label} #{Said.mm(value_mm, 3)}, #{sign} #{Said.mm(limit_mm, 3, bare: true)}"
+        return "#{figures}: within the gauge's #{Said.mm(uncertainty_mm, 3)} of the limit." if verdict == "too_close"
+        "#{figures}: #{Said.mm(beyond_mm.abs, 3)} #{beyond_mm.positive? ? "beyond" : "inside"}."
       end
 
       def to_h

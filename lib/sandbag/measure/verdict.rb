@@ -86,7 +86,7 @@ module Sandbag
       end
 
       def seen(look)
-        "#{look.row["label"]}: #{look.row["values"][look.value]["label"].downcase}."
+        "#{look.row["label"]}: #{look.row["values"][look.value]["label"].then { |label| Wording.inside(label) }}."
       end
     end
   end

@@ -6,9 +6,9 @@ module Sandbag
     class Item
       # @attr amount [Float] pieces, or mL left; reserved [Hash{String => Float}] job => amount promised to it
       # @attr opened_on [String, nil] the day the seal was broken; shaken_at [String, nil] since when it has to stand
-      FACTS = %i[id kind name place price_minor fields amount reserved opened_on shaken_at discarded].freeze
+      extend Attributes
 
-      attr_reader(*FACTS)
+      attributes :id, :kind, :name, :place, :price_minor, :fields, :amount, :reserved, :opened_on, :shaken_at, :discarded
 
       def initialize(id:, kind:, name:, fields:, place: nil, price_minor: nil, amount: 0.0, reserved: {}, opened_on: nil, shaken_at: nil, discarded: nil)
         @id = id
@@ -48,6 +48,7 @@ module Sandbag
         when "released" then released(*data.values_at("job", "count"))
         when "used" then used(data["job"], move.on)
         when "discarded" then with(discarded: data["reason"], amount: 0.0)
+        else self
         end
       end
 
@@ -65,14 +66,10 @@ module Sandbag
       end
 
       def to_h
-        FACTS.to_h { |fact| [fact, public_send(fact)] }.compact.merge(free: free)
+        attributes.compact.merge(free: free)
       end
 
       private
-
-      def with(**changes)
-        Item.new(**FACTS.to_h { |fact| [fact, public_send(fact)] }, **changes)
-      end
 
       def released(job, count)
         left = promised(job) - count

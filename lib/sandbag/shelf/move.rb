@@ -5,7 +5,9 @@ module Sandbag
     # One line of the shelf's journal: something that happened to one thing. `id` is made by the client, so that a retry is
     # harmless. Nothing is updated or deleted.
     class Move
-      attr_reader :id, :item, :kind, :data, :at, :by
+      extend Attributes
+
+      attributes :id, :item, :kind, :data, :at, :by
 
       def initialize(id:, item:, kind:, data:, at:, by:)
         @id = id
@@ -20,14 +22,6 @@ module Sandbag
       # @return [String] the day it happened
       def on
         at[0, 10]
-      end
-
-      def with_data(data)
-        Move.new(**to_h, data: data)
-      end
-
-      def to_h
-        {id: id, item: item, kind: kind, data: data, at: at, by: by}
       end
     end
   end

@@ -14,7 +14,7 @@ module Sandbag
         kind = item ? item.kind : data["kind"]
         raise Refusal.at("kind", "a #{kind} is not #{move.kind}", row["for"].join(", ")) unless kind.nil? || row["for"].include?(kind)
         data = data.merge("fields" => Refusal.within("data/fields") { fields(kind, data["fields"], move.kind == "added") }) if data.key?("fields") && kind
-        move.with_data(data)
+        move.with(data: data)
       end
 
       def self.fields(kind, given, all)

@@ -8,8 +8,13 @@ module Sandbag
 
       # @param moves [Array<Move>] as admitted, oldest first
       def self.fold(moves)
-        new(moves.each_with_object({}) do |move, items|
-          items[move.item] = (move.kind == "added") ? Item.from(move) : items.fetch(move.item).after(move)
+        new.after(moves)
+      end
+
+      # @return [Stock] after further moves
+      def after(moves)
+        Stock.new(moves.each_with_object(items.dup) do |move, after|
+          after[move.item] = (move.kind == "added") ? Item.from(move) : after.fetch(move.item).after(move)
         end)
       end
 

@@ -16,7 +16,7 @@ module Sandbag
 
       # @return [Array<Hash>] rows of setup.yml that concern this circuit
       def rows
-        Knowledge.table("setup").select { |row| (row["kinds"].nil? || row["kinds"].include?(@sheet.kind)) && (!row["abs"] || @sheet.abs?) }
+        Knowledge.table("setup").select { |row| (row["kinds"].nil? || row["kinds"].include?(@sheet.kind.id)) && (!row["abs"] || @sheet.abs?) }
       end
 
       # @return [Array<Hash>] rows that hold the first step up

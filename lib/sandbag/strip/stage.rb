@@ -3,23 +3,25 @@
 module Sandbag
   module Strip
     # Set-up, the order for this construction, and the tray.
-    class Stage
-      RECENT = 10
+    class Stage < Job::Stage
+      # More of one part than any cylinder has.
+      MOST = 20
 
-      attr_reader :work, :tray, :setup
+      attr_reader :work, :tray, :setup, :counts, :skipped
 
-      # @param entries [Array<Job::Entry>] of this stage, in force
-      # @param choose [Choose::Stage] says what is taken apart
-      def initialize(entries, choose)
-        @entries = entries
-        @work = choose.work
-        @wanting = choose.wanting
-        @setup = Setup.new(of("setup").to_h { |entry| [entry.data["item"], entry.data] }, choose.sheet)
-        @skipped = of("skipped").to_h { |entry| entry.data.values_at("step", "reason") }
-        @taken = of("step").map { |entry| entry.data["step"] }
-        @counts = of("counted").to_h { |entry| [entry.data["part"], entry.data["count"].round] }
+      def initialize(job)
+        super
+        @work = job.choose.work
+        @setup = Setup.new(entries.by("setup", "item"), job.sheet)
+        @skipped = entries.by("skipped", "step").transform_values { |data| data["reason"] }
+        @taken = entries.values("step", "step")
+        @counts = entries.by("counted", "part").transform_values { |data| data["count"].round }
         @tray = Tray.new(done_steps, @counts)
-        freeze
+      end
+
+      # No construction is known of what this route takes off: there is no order to lead through.
+      def here?
+        work.any?
       end
 
       # @return [Step, nil] the next one
@@ -49,7 +51,7 @@ module Sandbag
 
       # The last rung of the ladder was reached: the piston does not come.
       def given_up?
-        of("tried").any? { |entry| entry.data["method"] == Knowledge.table("stuck_ladder").last["id"] }
+        entries.values("tried", "method").include?(Knowledge.table("stuck_ladder").last["id"])
       end
 
       def done?
@@ -58,19 +60,31 @@ module Sandbag
 
       # Nothing is opened before bench and machine are ready.
       def ready?
-        @wanting.empty? && setup.missing.empty?
+        wanting.empty? && setup.missing.empty?
       end
 
       def waits_for
         return if done?
-        return "on the bench: #{@wanting.first.label.downcase}" if @wanting.any?
-        return "set-up: #{setup.missing.first["label"].downcase}" if setup.missing.any?
-        next_said = step.label.downcase
+        return "still to fetch: #{Wording.inside(wanting.first.label)}" if wanting.any?
+        return "set-up: #{Wording.inside(setup.missing.first["label"])}" if setup.missing.any?
+        next_said = Wording.inside(step.label)
         open.empty? ? next_said : "#{next_said}; open to the air: #{open.join(", ")}. Cover it"
       end
 
       def unresolved
         "The piston does not come: the cylinder is renewed." if given_up?
+      end
+
+      # @return [String] done, skipped, current or ahead
+      def status(each)
+        return "skipped" if skipped.key?(each.id)
+        return "done" if @taken.include?(each.id)
+        (each == step) ? "current" : "ahead"
+      end
+
+      # @return [Hash{String => Boolean}] rung of the stuck-piston ladder => whether the piston came
+      def tried
+        entries.by("tried", "method").transform_values { |data| data["freed"] }
       end
 
       # Refuses a step out of its order, before the set-up, or before kit, fluid and tools lie on the bench, and a count no such
@@ -84,54 +98,32 @@ module Sandbag
         end
       end
 
-      def to_h
-        {setup: setup.to_h, ready: ready?, steps: work.steps.map { |each| step_view(each) }, current: step&.id,
-         tray: tray.cells.map { |cell| {number: cell.number, part: cell.part.id, label: cell.part.label, out: cell.out, expected: cell.part.quantity, renewed: cell.part.renewed?} },
-         pieces: tray.pieces, open: open, lever_locked: lever_locked?, ladder: ladder, never: Knowledge.table("never_advised").select { |row| row["at"].include?("stuck") }.map { |row| row["text"] },
-         construction: work.construction&.label, section: Section.new(work, done_steps).to_h, recent: @entries.last(RECENT).map { |entry| {id: entry.id, kind: entry.kind} }}.compact
-      end
-
       private
 
-      def of(kind)
-        @entries.select { |entry| entry.kind == kind }
+      def wanting
+        job.choose.wanting
       end
 
       def passed?(each)
-        @taken.include?(each.id) || @skipped.key?(each.id)
-      end
-
-      def status(each)
-        return "skipped" if @skipped.key?(each.id)
-        return "done" if @taken.include?(each.id)
-        (each == step) ? "current" : "ahead"
-      end
-
-      def step_view(each)
-        parts = each.takes.map { |part| {id: part.id, label: part.label, count: @counts.fetch(part.id, part.quantity), least: part.least, most: part.most, renewed: part.renewed?, feature: part.feature}.compact }
-        {**each.to_h, takes: parts, status: status(each), reason: @skipped[each.id]}.compact
-      end
-
-      def ladder
-        tried = of("tried").to_h { |entry| entry.data.values_at("method", "freed") }
-        Knowledge.table("stuck_ladder").map do |row|
-          {id: row["id"], label: row["label"], does: row["does"], limit: row["limit"], tried: tried.key?(row["id"]), freed: tried[row["id"]] || false,
-           caution: row["caution"] && Knowledge.find("cautions", row["caution"])["text"]}.compact
-        end
+        @taken.include?(each.id) || skipped.key?(each.id)
       end
 
       def admit_step(id)
         refuse_unready
         found = work.steps.find { |each| each.id == id }
         raise Refusal.at("data/step", "“#{id}” is no step of this strip", work.steps.map(&:id).join(", ")) unless found
-        raise Refusal.at("data/step", "#{found.label.downcase} is done", step&.id || "nothing: all of it is out") if passed?(found)
-        raise Refusal.at("data/step", "#{found.label.downcase} comes after #{step.label.downcase}", "#{step.id}, or skip it with a reason") unless found == step
+        label = Wording.inside(found.label)
+        raise Refusal.at("data/step", "#{label} is done", step&.id || "nothing: all of it is out") if passed?(found)
+        return if found == step
+        raise Refusal.at("data/step", "#{label} comes after #{Wording.inside(step.label)}", "#{step.id}, or skip it with a reason")
       end
 
       def refuse_unready
         return if ready?
-        raise Refusal.at("data/step", "not on the bench: #{@wanting.map { |line| line.label.downcase }.join(", ")}", "the pull list under Choose first") if @wanting.any?
-        raise Refusal.at("data/step", "not yet: #{setup.missing.map { |row| row["label"].downcase }.join(", ")}", "the set-up first")
+        if wanting.any?
+          raise Refusal.at("data/step", "still to fetch: #{wanting.map { |line| Wording.inside(line.label) }.join(", ")}", "the pull list under Choose first")
+        end
+        raise Refusal.at("data/step", "not yet: #{setup.missing.map { |row| Wording.inside(row["label"]) }.join(", ")}", "the set-up first")
       end
 
       def admit_count(data)
@@ -140,9 +132,6 @@ module Sandbag
         return if data["count"].round.between?(0, MOST) && data["count"] == data["count"].round
         raise Refusal.at("data/count", "#{part.label}: #{data["count"]} cannot be", "a whole number up to #{MOST}")
       end
-
-      # More of one part than any cylinder has.
-      MOST = 20
     end
   end
 end

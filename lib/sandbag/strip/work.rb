@@ -5,20 +5,16 @@ module Sandbag
     # What a job takes apart on its circuit, in order: the construction's own steps with the shared groups that this circuit
     # has (practice 3.2 to 3.4).
     class Work
-      # Routes that take the cylinder itself apart, and those that only take it off.
-      APART = %w[reseal_mc piston_mc slave_work].freeze
-      OFF = %w[renew_mc add_mc renew_slave clutch_work].freeze
-
       attr_reader :construction, :steps
 
       # @param sheet [Circuit::Sheet] with what the job chose
-      # @param route [String, nil]
+      # @param route [Job::Route, nil]
       # @param switch [Boolean] a switch sits on the unit
       def initialize(sheet, route, switch: true)
         @sheet = sheet
         @route = route
         @switch = switch
-        cylinder = (APART + OFF).include?(route) ? Choose::Cylinder.of(sheet, route) : nil
+        cylinder = Choose::Cylinder.of(sheet, route) if route&.part
         @construction = cylinder&.construction
         @steps = (@construction ? sequence : []).freeze
         freeze
@@ -26,7 +22,7 @@ module Sandbag
 
       # The cylinder itself comes apart.
       def strips?
-        !construction.nil? && APART.include?(@route)
+        !construction.nil? && @route.apart?
       end
 
       def any?

@@ -39,12 +39,12 @@ RSpec.describe Sandbag::Ask::Intake do
       {"R17" => [%w[linked linked], %w[service_info no]], "R16" => [%w[at_ease no]], "R08" => [%w[fluid_marked unknown], %w[fluid_found unknown]]}.each do |flag, answers|
         worked = JobInMemory.new(sheet(twin_disc_plain))
         answers.each { |question, value| worked.add("ask", "intake", {"question" => question, "value" => value}) }
-        expect(worked.state.ask.flags.map { |each| each[:id] }).to eq [flag]
+        expect(worked.flags).to eq [flag]
       end
     end
 
     it "wants a second person for an only brake or a first job of its kind" do
-      gates = -> { job.state.close.gates.map { |gate| gate[:id] } }
+      gates = -> { job.state.close.gates.map(&:id) }
       expect(gates[]).not_to include("second")
       answer("sole_brake", "yes")
       expect(gates[]).to include("second")
@@ -89,7 +89,7 @@ RSpec.describe Sandbag::Ask::AbsGate do
       job.add("ask", "route", {"route" => "flush"})
       expect(job.state.stop).to be_nil
       job.add("ask", "route", {"route" => "reseal_mc"})
-      expect(job.state.ask.flags.map { |flag| flag.values_at(:id, :liftable) }).to eq [["A9", true]]
+      expect(job.state.ask.flags.map { |flag| [flag.id, flag.liftable] }).to eq [["A9", true]]
       expect(refusal_at { job.strokes(1) }).to eq ["stage"]
       job.add("ask", "lifted", {"flag" => "A9", "lead" => "R. Tarn", "reason" => "owner accepts referral"})
       job.strokes(1)
@@ -97,7 +97,7 @@ RSpec.describe Sandbag::Ask::AbsGate do
 
     it "lets no lead lift a stop of the gate: the facts have to change" do
       job.add("ask", "route", {"route" => "flush"})
-      expect(job.state.ask.flags.map { |flag| flag.values_at(:id, :liftable) }).to eq [["A6", false]]
+      expect(job.state.ask.flags.map { |flag| [flag.id, flag.liftable] }).to eq [["A6", false]]
       expect(refusal_at { job.add("ask", "lifted", {"flag" => "A6", "lead" => "R", "reason" => "x"}) }).to eq ["data/flag"]
       job.add("ask", "finding", {"finding" => "abs_state", "value" => "clear"})
       expect(job.state.stop).to be_nil
@@ -106,47 +106,56 @@ RSpec.describe Sandbag::Ask::AbsGate do
 end
 
 RSpec.describe Sandbag::Ask::Estimate do
+  def route(id)
+    Sandbag::Job::Route.find(id)
+  end
+
   let(:shop) { Sandbag::Shop.new("hourly_rate_minor" => "60", "prices" => {"kit" => "32", "unit" => "145", "washers" => "3", "cleaner" => "4", "fluid_100ml" => "3.50"}) }
 
   it "adds labour at the rate, things and fluid in whole minor units" do
     # motorcycle: 15+10+10+10+15+20+20+20+35+15+10 = 180 min
-    estimate = described_class.new("reseal_mc", "road", 152.0, shop)
+    estimate = described_class.new(route("reseal_mc"), "road", 152.0, shop)
     expect(estimate.minutes).to eq 180
     expect(estimate.lines.map { |line| line[:minor] }).to eq [18_000, 3200, 300, 400, 532]
     expect(estimate.total_minor).to eq 22_432
   end
 
   it "takes the minutes of the machine's kind" do
-    minutes = %w[road scooter kart snowmobile bicycle].map { |kind| described_class.new("flush", kind, 100, shop).minutes }
+    minutes = %w[road scooter kart snowmobile bicycle].map { |kind| described_class.new(route("flush"), kind, 100, shop).minutes }
     expect(minutes).to eq [70, 100, 45, 75, 50]
   end
 
   it "offers the unit when the kit comes to over 70 % of it, and not otherwise" do
     # unit: 15+10+10+10+20+35+15+10 = 125 min; 12500 + 14500 + 300 + 400 + 532
-    found = described_class.kit_or_unit("road", 152.0, shop)
+    found = described_class.kit_or_unit(nil, "road", 152.0, shop)
     expect(found[:share]).to be_within(1e-9).of(22_432.0 / 28_232)
     expect(found[:advice]).to include("79 %").and include("offer the unit")
     dear = Sandbag::Shop.new(shop.to_h.merge("prices" => shop.prices.merge("unit" => 40_000)))
-    expect(described_class.kit_or_unit("road", 152.0, dear)[:advice]).to include("cheaper way")
+    expect(described_class.kit_or_unit(nil, "road", 152.0, dear)[:advice]).to include("cheaper if the bore passes")
   end
 
   it "never costs less for more fluid" do
     for_all(need: 0.0..500.0, more: 0.0..500.0) do |need:, more:|
-      expect(described_class.new("flush", "road", need + more, shop).total_minor).to be >= described_class.new("flush", "road", need, shop).total_minor
+      expect(described_class.new(route("flush"), "road", need + more, shop).total_minor).to be >= described_class.new(route("flush"), "road", need, shop).total_minor
     end
   end
 
-  it "plans the stages of practice 0.4, protection only and comparison included" do
-    plan = ->(id) { Sandbag::Knowledge.find("route_work", id)["plan"] }
+  it "plans the stages of the trade, protection only and comparison included" do
+    plan = ->(id) { route(id).plan }
     expect(plan["flush"]).to eq %w[ask choose protect bleed feel close]
     expect(plan["reseal_mc"]).to eq Sandbag::STAGES
     expect(plan["renew_mc"]).to eq %w[ask choose strip compare fit bleed feel close]
     expect(plan["switch_only"]).to eq %w[ask fit feel close]
-    Sandbag::Knowledge.table("route_work").each { |row| expect(row["plan"] - Sandbag::STAGES - %w[protect compare]).to be_empty }
+    Sandbag::Job::Route.all.each { |each| expect(each.plan - Sandbag::STAGES - %w[protect compare]).to be_empty }
   end
 
   it "has work, minutes and money for every route" do
-    expect(Sandbag::Knowledge.table("route_work").map { |row| row["id"] }).to match_array(Sandbag::Knowledge.table("routes").map { |row| row["id"] })
+    Sandbag::Job::Route.all.each { |each| expect(described_class.new(each, "road", 100, shop).minutes).to be_positive, each.id }
+  end
+
+  it "says nothing of shares where nothing is charged" do
+    free = Sandbag::Shop.new("hourly_rate_minor" => 0, "prices" => Sandbag::Knowledge.table("prices").to_h { |row| [row["id"], 0] })
+    expect(described_class.kit_or_unit(nil, "road", 152.0, free)).not_to have_key(:share)
   end
 end
 

@@ -57,12 +57,12 @@ RSpec.describe Sandbag::Choose::Supplies do
   it "is not finished until what is needed lies on the bench, or its substitute" do
     reseal
     expect(job.state.choose.wanting.map(&:id)).to include("kit", "fluid", "tool.internal_pliers", "tool.bore_gauge", "tool.micrometer")
-    expect(job.state.waits_for).to start_with "on the bench: seal kit"
+    expect(job.state.waits_for).to start_with "still to fetch: seal kit"
     job.add("choose", "pulled", {"line" => "kit", "reason" => "bought, same as the old parts"})
     job.add("choose", "pulled", {"line" => "tool.internal_pliers"})
     job.add("choose", "pulled", {"line" => "tool.bore_gauge", "instead" => true})
     job.add("choose", "pulled", {"line" => "tool.micrometer", "instead" => true})
-    expect(job.state.waits_for).to eq "on the bench: fluid"
+    expect(job.state.waits_for).to eq "still to fetch: fluid"
     job.add("choose", "pulled", {"line" => "fluid"})
     expect(job.state.choose).to be_done
   end
@@ -80,7 +80,7 @@ RSpec.describe Sandbag::Choose::Supplies do
     expect(shelf.admit(pull("kit", "kit")).data).to include("count" => 1)
     expect(refusal_at { shelf.admit(pull("kit", "plain")) }).to eq ["data/reason"]
     expect(shelf.admit(pull("kit", "plain", reason: "marked on the bag")).data["count"]).to eq 1
-    expect(problems { shelf.admit(pull("kit", "twin", reason: "it is what there is")) }.first.message).to include("29 hundredths")
+    expect(problems { shelf.admit(pull("kit", "twin", reason: "it is what there is")) }.first.message).to include("0.29 mm apart")
     expect(refusal_at { shelf.admit(pull("kit", "ghost")) }).to eq ["data/item"]
   end
 
@@ -158,7 +158,7 @@ RSpec.describe Sandbag::Choose::Supplies do
     unit = ->(id, bore, family) { move(id, "added", {"kind" => "cylinder", "name" => id, "fields" => {"bore" => bore, "construction" => "bar_radial", "family" => family}}) }
     shelf = described_class.new(front.state.choose, stock_of(unit["right", 19, "glycol"], unit["small", 16, "glycol"], unit["oily", 19, "mineral"]), today: today)
     expect(shelf.admit(pull("cylinder", "right")).data["count"]).to eq 1
-    expect(problems { shelf.admit(pull("cylinder", "small")) }.first.message).to include("19 was chosen")
+    expect(problems { shelf.admit(pull("cylinder", "small")) }.first.message).to include("19 mm was chosen")
     expect(problems { shelf.admit(pull("cylinder", "oily")) }.first.message).to include("mineral")
   end
 end

@@ -40,7 +40,7 @@ end
 
 RSpec.describe Sandbag::Choose::School do
   def ranked(school)
-    Sandbag::Choose::Sizing.new(sheet(twin_disc_plain), sizes: Sandbag::Choose::Sizing.grid("brake_hand"), school: school).to_h[:rows].drop(1).select { |row| row[:rejected].empty? }
+    Sandbag::Choose::Sizing.new(sheet(twin_disc_plain), sizes: Sandbag::Choose::Sizing.grid(Sandbag::Circuit::Kind.find("brake_hand")), school: school).to_h[:rows].drop(1).select { |row| row[:rejected].empty? }
   end
 
   it "ranks by effort and travel unless the shop says otherwise" do

@@ -5,11 +5,11 @@ RSpec.describe Sandbag::Close::Stage do
   let(:confirmed) { confirmed }
 
   def gate(job, id)
-    job.state.close.gates.find { |each| each[:id] == id }
+    job.state.close.gates.find { |each| each.id == id }
   end
 
   def unmet(job)
-    job.state.close.gates.reject { |each| each[:met] }.map { |each| each[:id] }
+    job.open_gates
   end
 
   # A bleed with everything done but the confirmations.
@@ -34,18 +34,18 @@ RSpec.describe Sandbag::Close::Stage do
   end
 
   it "asks of a bleed what a bleed touches, and of a reseal the measuring and the building as well" do
-    expect(bled.state.close.gates.map { |each| each[:id] }).to eq %w[stop fluid bled feel hold leak level caps function]
-    expect(resealed.state.close.gates.map { |each| each[:id] }).to eq %w[stop fluid measured built bled feel hold work leak level caps function]
+    expect(bled.state.close.gates.map(&:id)).to eq %w[stop fluid bled feel hold leak level caps function]
+    expect(resealed.state.close.gates.map(&:id)).to eq %w[stop fluid measured built bled feel hold work leak level caps function]
   end
 
   it "goes when every gate is met, by the name of whoever signs" do
     job = resealed
     expect(unmet(job)).to eq confirmed
     job.confirm(*confirmed)
-    expect(job.state.close.to_h).to include(ready: true)
+    expect(job.view("close")).to include(ready: true)
     job.add(*signature)
     expect(job.state).to be_signed
-    expect(job.state.close.to_h).to include(signed_by: "R. Tarn")
+    expect(job.view("close")).to include(signed_by: "R. Tarn")
     expect(problems { job.add("ask", "note", {"text" => "one more thing"}) }.first.message).to eq "this job is signed off"
   end
 

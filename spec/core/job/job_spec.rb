@@ -4,7 +4,7 @@ RSpec.describe Sandbag::Job do
   subject(:job) { JobInMemory.new(sheet(twin_disc_plain)) }
 
   def statuses
-    job.state.to_h[:stages].to_h { |stage| [stage[:id], stage[:status]] }
+    job.headline[:stages].to_h { |stage| [stage[:id], stage[:status]] }
   end
 
   it "walks from complaint to signature" do
@@ -12,7 +12,7 @@ RSpec.describe Sandbag::Job do
     job.read_lever(air_ml: 0.02)
     job.add("feel", "hold", {"creep" => "0.5"})
     job.confirm("leak", "level", "caps", "function")
-    expect(job.state.close.to_h[:ready]).to be true
+    expect(job.view("close")[:ready]).to be true
     job.add("close", "signed", {"name" => "R. Tarn"})
     expect(job.state.signed?).to be true
     expect(statuses.values.uniq).to eq ["done"]
@@ -35,7 +35,7 @@ RSpec.describe Sandbag::Job do
     job.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
     expect(job.state.waits_for).to include("cylinder")
     job.add("choose", "cylinder", {"bore" => 19, "push_offset" => 18})
-    expect(job.state.waits_for).to eq "on the bench: whole cylinder"
+    expect(job.state.waits_for).to eq "still to fetch: whole cylinder"
     job.add("choose", "pulled", {"line" => "cylinder", "reason" => "bought for this job"})
     expect(job.state.current).to eq "strip"
   end
@@ -50,7 +50,7 @@ RSpec.describe Sandbag::Job do
     expect(refusal_at { job.add("choose", "cylinder", {"bore" => 8, "push_offset" => 20}) }).to eq ["data/bore"]
     expect(refusal_at { job.add("choose", "cylinder", {"bore" => 16, "push_offset" => 18}) }).to eq ["data/agreed"]
     job.add("choose", "cylinder", {"bore" => 16, "push_offset" => 18, "agreed" => "tried it on the sister machine"})
-    expect(job.state.choose.to_h[:cylinder]["agreed"]).to include("sister")
+    expect(job.view("choose")[:cylinder][:agreed]).to include("sister")
   end
 
   it "refuses the wrong family and a lower class of fluid" do
@@ -70,10 +70,10 @@ RSpec.describe Sandbag::Job do
 
     it "brings the count back when 'uncovered' was a slip of the key" do
       job.strokes(6)
-      before = job.state.bleed.to_h.except(:recent)
+      before = job.view("bleed").except(:recent)
       slip = job.add("bleed", "uncovered")
       job.undo("bleed", slip)
-      expect(job.state.bleed.to_h.except(:recent)).to eq before
+      expect(job.view("bleed").except(:recent)).to eq before
     end
 
     it "refuses to take back nothing, twice, an undo, or another stage's entry" do
@@ -104,7 +104,7 @@ RSpec.describe Sandbag::Job do
       other.bled
       expect(other.state.feel.verdict).to be_nil
       expect(other.state.feel.unresolved).to be_nil
-      expect(other.state.feel.to_h[:before][:air_ml]).to be_within(0.02).of(0.5)
+      expect(other.view("feel")[:before][:air_ml]).to be_within(0.02).of(0.5)
     end
 
     it "is passed when marginal only with a reason given after the last reading" do
@@ -125,7 +125,7 @@ RSpec.describe Sandbag::Job do
     it "sets a reading aside without dropping it" do
       wrong = job.read_lever(air_ml: 0.02).last
       job.add("feel", "set_aside", {"entry" => wrong, "reason" => "scale slipped"})
-      reading = job.state.feel.to_h[:readings].find { |each| each[:id] == wrong }
+      reading = job.view("feel")[:readings].find { |each| each[:id] == wrong }
       expect(reading).to include(set_aside: true)
       expect(reading).not_to have_key(:residual_mm)
       expect(refusal_at { job.add("feel", "set_aside", {"entry" => "e1", "reason" => "?"}) }).to eq ["data/entry"]
@@ -159,14 +159,14 @@ RSpec.describe Sandbag::Job do
     it "forgets what was confirmed before the last stroke" do
       ready
       job.strokes(1)
-      unmet = job.state.close.gates.reject { |gate| gate[:met] }.map { |gate| gate[:id] }
+      unmet = job.open_gates
       expect(unmet).to include("leak", "level", "caps", "function", "feel")
     end
 
     it "asks about the opened joints only when a joint was opened" do
-      expect(job.state.close.gates.map { |gate| gate[:id] }).not_to include("work")
+      expect(job.state.close.gates.map(&:id)).not_to include("work")
       job.add("ask", "route", {"route" => "reseal_mc"})
-      expect(job.state.close.gates.map { |gate| gate[:id] }).to include("work")
+      expect(job.state.close.gates.map(&:id)).to include("work")
     end
 
     it "takes nothing more once signed" do

@@ -54,7 +54,8 @@ RSpec.describe Sandbag::Measure::Judgement do
   end
 
   it "says by how much" do
-    expect(described_class.new("bore", "Largest bore", 14.071, 14.055, 0.005, most: true, source: "default").why).to eq "Largest bore 14.071 mm, at most 14.055: 0.016 mm beyond."
+    judged = described_class.new("bore", "Largest bore", 14.071, 14.055, 0.005, most: true, source: "default")
+    expect(said(judged.why)).to eq "Largest bore 14.071 mm, at most 14.055: 0.016 mm beyond."
   end
 end
 
@@ -66,7 +67,7 @@ RSpec.describe Sandbag::Measure::Stage do
   end
 
   def judged
-    job.state.measure.to_h[:judgements].to_h { |each| [each[:id], each.values_at(:value_mm, :verdict)] }
+    job.view("measure")[:judgements].to_h { |each| [each[:id], each.values_at(:value_mm, :verdict)] }
   end
 
   it "can be opened on every bore that a circuit may have" do
@@ -75,8 +76,8 @@ RSpec.describe Sandbag::Measure::Stage do
         brake = (part == "slave") ? clutch_plain : twin_disc_plain
         worked = JobInMemory.new(sheet(brake).change(part, "bore", bore, "part_marking"))
         worked.laid_out(route: (part == "slave") ? "slave_work" : "reseal_mc")
-        expect(worked.state.to_h[:measure]).to include(apart: true)
-        expect(worked.state.measure.to_h[:limits][:nominal_mm]).to eq bore
+        expect(worked.state.stages["measure"]).to be_apart
+        expect(worked.view("measure")[:limits][:nominal_mm]).to eq bore
       end
     end
   end
@@ -113,13 +114,13 @@ RSpec.describe Sandbag::Measure::Stage do
     expect(judged["bore"]).to eq [14.03, "reuse"]
     expect(judged["piston"]).to eq [13.962, "reuse"]
     expect(judged["out_of_round"]).to match [be_within(1e-9).of(0.014), "too_close"] # 0.020 less 0.014 is under √2 · 0.005
-    expect(job.state.measure.to_h[:taper_mm]).to be_within(1e-9).of(0.013)
+    expect(job.view("measure")[:taper_mm]).to be_within(1e-9).of(0.013)
   end
 
   it "renews the cylinder for a bore beyond its limit, whatever the piston" do
     job.look_over.gauge(bore: 14.070, piston: 13.990)
-    expect([verdict.id, verdict.reasons.first]).to match ["unit", a_string_including("Largest bore 14.070 mm")]
-    expect(job.state.measure.unresolved).to include("0.015 mm beyond")
+    expect([verdict.id, said(verdict.reasons.first)]).to match ["unit", a_string_including("Largest bore 14.070 mm")]
+    expect(said(job.state.measure.unresolved)).to include("0.015 mm beyond")
   end
 
   it "renews the cylinder for an oval bore" do
@@ -134,12 +135,12 @@ RSpec.describe Sandbag::Measure::Stage do
     expect(job.state.measure.waits_for).to include("piston")
     job.add("measure", "renewed", {"part" => "piston", "reason" => "in the kit"})
     expect(verdict.id).to eq "reuse"
-    expect(job.state.measure.to_h[:places].map { |place| place[:part] }.uniq).to eq ["bore"]
+    expect(job.view("measure")[:places].map { |place| place[:part] }.uniq).to eq ["bore"]
   end
 
   it "leaves a figure at the limit to the mechanic, who says why" do
     job.look_over.gauge(bore: 14.052, piston: 13.990)
-    expect([verdict.id, verdict.reasons.first]).to match ["too_close", a_string_including("within the gauge's 0.005 mm")]
+    expect([verdict.id, said(verdict.reasons.first)]).to match ["too_close", a_string_including("within the gauge's 0.005 mm")]
     expect(refusal_at { job.add("measure", "called", {"verdict" => "reuse"}) }).to eq ["data/reason"]
     job.add("measure", "called", {"verdict" => "reuse", "reason" => "three readings at 14.050"})
     expect(verdict.id).to eq "reuse"

@@ -27,7 +27,7 @@ RSpec.describe "Strip and Build" do
 
       it "asks of every part that can be the wrong way round exactly once" do
         job = job_on(construction).set_up.strip_all
-        asked = job.state.build.to_h[:steps].flat_map { |step| step[:parts] }.select { |part| part[:question] }.map { |part| part[:id] }
+        asked = job.view("build")[:steps].flat_map { |step| step[:parts] }.select { |part| part[:question] }.map { |part| part[:id] }
         sensitive = job.state.strip.done_steps.flat_map(&:takes).select { |part| part.feature && (part.stays? || job.state.strip.out?(part.id)) }.map(&:id)
         expect(asked).to match_array sensitive
         expect(asked.uniq).to eq asked
@@ -60,7 +60,7 @@ RSpec.describe "Strip and Build" do
     bare.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
     bare.set_up
     expect(bare.state.strip).not_to be_ready
-    expect(problems { bare.add("strip", "step", {"step" => "lid_screws"}) }.first.message).to start_with "not on the bench: seal kit, "
+    expect(problems { bare.add("strip", "step", {"step" => "lid_screws"}) }.first.message).to start_with "still to fetch: seal kit, "
   end
 
   it "builds nothing before Measure has its verdict" do
@@ -73,7 +73,7 @@ RSpec.describe "Strip and Build" do
     job.set_up
     job.add("strip", "skipped", {"step" => "lid_screws", "reason" => "rotating lid"})
     expect(job.state.strip.step.id).to eq "lid_lock"
-    expect(job.state.strip.to_h[:steps].first).to include(status: "skipped", reason: "rotating lid")
+    expect(job.view("strip")[:steps].first).to include(status: "skipped", reason: "rotating lid")
     expect(refusal_at { job.add("strip", "skipped", {"step" => "lid_lock"}) }).to eq ["data/reason"]
     other = job_on("kart_pedal")
     expect(refusal_at { other.add("strip", "setup", {"item" => "pads", "value" => "no"}) }).to eq ["data/value"]
@@ -83,7 +83,7 @@ RSpec.describe "Strip and Build" do
 
   it "warns of a drain that draws air, and of a unit left level" do
     job.add("strip", "setup", {"item" => "drain_method", "value" => "lever"})
-    expect(job.state.strip.to_h[:setup].find { |row| row[:id] == "drain_method" }[:warning]).to include("draws air")
+    expect(job.view("strip")[:setup].find { |row| row[:id] == "drain_method" }[:warning]).to include("draws air")
   end
 
   it "keeps ABS in mind only where there may be one" do
@@ -135,8 +135,8 @@ RSpec.describe "Strip and Build" do
   end
 
   it "climbs the ladder for a stuck piston and gives the cylinder up at the end of it" do
-    expect(job.state.strip.to_h[:ladder].map { |rung| rung[:id] }).to eq %w[spring wet own_master hand_pump grease_pump warm reject]
-    expect(job.state.strip.to_h[:never].join).to include("workshop air").and include("flame")
+    expect(job.view("strip")[:ladder].map { |rung| rung[:id] }).to eq %w[spring wet own_master hand_pump grease_pump warm reject]
+    expect(job.view("strip")[:never].join).to include("workshop air").and include("flame")
     job.add("strip", "tried", {"method" => "reject", "freed" => false})
     expect(job.state.strip.unresolved).to include("renewed")
     expect(job.state.measure.verdict.id).to eq "unit"
@@ -169,7 +169,7 @@ RSpec.describe "Strip and Build" do
     it "explains a lip that was turned round, and goes on only when it is right" do
       up_to("piston")
       job.add("build", "facing", {"part" => "primary_cup", "faces" => "outward"})
-      part = job.state.build.to_h[:steps].find { |step| step[:id] == "piston" }[:parts].find { |each| each[:id] == "primary_cup" }
+      part = job.view("build")[:steps].find { |step| step[:id] == "piston" }[:parts].find { |each| each[:id] == "primary_cup" }
       expect(part).to include(right: false, why: a_string_including("lips point to the fluid"))
       expect(problems { job.add("build", "step", {"step" => "piston"}) }.first.message).to include("Open side of the primary cup")
       expect(refusal_at { job.add("build", "facing", {"part" => "primary_cup", "faces" => "up"}) }).to eq ["data/faces"]
@@ -212,14 +212,14 @@ RSpec.describe "Strip and Build" do
     it "checks the lubricant against the fluid" do
       expect(job.state.build.lubricant).to eq "own_fluid"
       job.add("build", "lubricant", {"lubricant" => "rubber_grease"})
-      expect(job.state.build.to_h[:steps].flat_map { |step| step[:parts] }.find { |part| part[:id] == "primary_cup" }[:lube]).to eq "red rubber grease"
+      expect(job.view("build")[:steps].flat_map { |step| step[:parts] }.find { |part| part[:id] == "primary_cup" }[:lube]).to eq "red rubber grease"
       expect(problems { job.add("build", "lubricant", {"lubricant" => "silicone_grease"}) }.first).to have_attributes(pointer: "data/lubricant", message: a_string_including("dry side only"))
       mineral = JobInMemory.new(circuit_with("bike_stop_plate").change("fluid", "stamped", "mineral", "part_marking")).laid_out(fluid: "mineral")
       expect(problems { mineral.add("build", "lubricant", {"lubricant" => "rubber_grease"}) }.first.message).to include("never")
     end
 
     it "reminds of the grease after a cup was stretched on, and only there" do
-      notes = job.state.build.to_h[:steps].to_h { |step| [step[:id], step[:notes].map { |note| note[:text] }.join] }
+      notes = job.view("build")[:steps].to_h { |step| [step[:id], step[:notes].map { |note| note[:text] }.join] }
       expect(notes["piston"]).to include("After the stretch").and include("folded lip")
       expect(notes["lever"]).to be_empty
     end

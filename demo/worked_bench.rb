@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-module App
+module Demo
   # Works the stages of a cylinder as a careful mechanic would, so that the demonstration need not spell every step out.
-  class DemoBench
+  class WorkedBench
     WORK = %w[laid_out set_up stripped seen gauged built].freeze
     REASON = "on hand, looked at against the old parts"
 

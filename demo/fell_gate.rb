@@ -2,11 +2,11 @@
 
 require "time"
 require "yaml"
+require_relative "worked_bench"
 
-module App
-  # Loads Fell Gate Garage into an empty store, through the same desk as the page.
-  class Demo
-    FOLDER = "#{ROOT}/demo"
+module Demo
+  # Loads Fell Gate Garage into an empty store, through the same desks as the page.
+  class FellGate
     BY = "R. Tarn"
     # Firm pulls as shares of the reference force, read after the light ones.
     SHARES = [0.42, 0.62, 0.82, 1.0].freeze
@@ -16,15 +16,16 @@ module App
     # @param now [Time] the jobs' times count back from here
     def initialize(store, now)
       @store = store
-      @desk = JobDesk.new(store, now.to_date)
+      @memory = App::Memory.new
+      @desk = App::JobDesk.new(store, @memory, now.to_date)
       @now = now
     end
 
     def load
-      ShopSettings.write(@store, Sandbag::Shop.new("name" => "Fell Gate Garage"))
-      YAML.safe_load_file("#{FOLDER}/machines.yml").each { |machine| add_machine(machine) }
-      YAML.safe_load_file("#{FOLDER}/shelf.yml").each { |thing| add_to_shelf(thing) }
-      YAML.safe_load_file("#{FOLDER}/jobs.yml").each { |job| add_job(job) }
+      App::ShopSettings.write(@store, Sandbag::Shop.new("name" => "Fell Gate Garage"))
+      YAML.safe_load_file("#{__dir__}/machines.yml").each { |machine| add_machine(machine) }
+      YAML.safe_load_file("#{__dir__}/shelf.yml").each { |thing| add_to_shelf(thing) }
+      YAML.safe_load_file("#{__dir__}/jobs.yml").each { |job| add_job(job) }
     end
 
     private
@@ -49,7 +50,7 @@ module App
     end
 
     def move(thing, kind, data)
-      ShelfDesk.new(@store).add({id: "#{thing["id"]}.#{kind}", item: thing["id"], kind: kind, data: data, at: @now.utc.iso8601(3), by: BY})
+      App::ShelfDesk.new(@store, @memory).add({id: "#{thing["id"]}.#{kind}", item: thing["id"], kind: kind, data: data, at: @now.utc.iso8601(3), by: BY})
     end
 
     def day(days)
@@ -66,7 +67,7 @@ module App
       end
       job["entries"].each do |entry|
         next add.call(*entry) if entry.is_a?(Array)
-        next DemoBench.new(-> { @desk.state_of(@store.jobs.find(job["id"])).first }, add).work(entry) if DemoBench.knows?(entry)
+        next WorkedBench.new(-> { @desk.state_of(@store.jobs.find(job["id"])) }, add).work(entry) if WorkedBench.knows?(entry)
         spelled_out(entry, job["circuit"]).each { |each| add.call(*each) }
       end
     end

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module App
+  # Jobs in a line each, for lists: read as they are kept, worked out again where something they rest on has changed. A job that
+  # cannot be read is shown as damaged, and the rest as they are.
+  class Headlines
+    SIGNED = "signed"
+
+    # @param store [Store::All]; memory [Memory]
+    def initialize(store, memory)
+      @store = store
+      @memory = memory
+    end
+
+    # @param rows [Array<Hash>] of Store::Jobs#page
+    # @return [Array<Hash>] one line for each job
+    def of(rows)
+      rows.map { |row| {**JobHead.of_row(row), **headline(row)}.then { |line| planned(line) } }
+    end
+
+    # Keeps a headline with what it rests on.
+    def write(job_id, state, revision)
+      @store.jobs.write_headline(job_id, Sandbag::Job::Headline.new(state).to_h, basis(state.journal.position, revision))
+    end
+
+    private
+
+    def basis(position, revision)
+      [Sandbag::Knowledge.edition, @memory.shop(@store).lubricant, position, revision].join("/")
+    end
+
+    def headline(row)
+      return row[:headline] if row[:headline] && (row[:closed_at] || row[:headline_of] == basis(row[:position].to_i, row[:circuit_revision]))
+      circuit = @store.circuits.find(row[:circuit_id])
+      state = @memory.state(@store, row[:id], circuit, @memory.shop(@store))
+      Sandbag::Job::Headline.new(state).to_h.tap { |found| keep(row, found) }
+    rescue => fault
+      warn "job #{row[:id]} cannot be read: #{fault.class}: #{fault.message.inspect}"
+      damaged(row)
+    end
+
+    def keep(row, found)
+      @store.transaction { @store.jobs.write_headline(row[:id], found, basis(row[:position].to_i, row[:circuit_revision])) }
+    end
+
+    def damaged(row)
+      {current: "ask", waits_for: "repair: this record is damaged", signed: !row[:closed_at].nil?, damaged: true, stages: []}
+    end
+
+    def planned(line)
+      route = line[:route] && Sandbag::Job::Route.find(line[:route])
+      return line unless route
+      {**line, route_label: route.label, planned_minutes: Sandbag::Ask::Estimate.new(route, line[:machine][:kind], 0, @memory.shop(@store)).minutes}
+    end
+  end
+end

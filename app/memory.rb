@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+require "monitor"
+
+module App
+  # What was folded from journals, kept at hand. Journals only grow, so that what was read of one stays true: a request reads
+  # what has come since, whoever wrote it. Forgetting costs time, never truth.
+  class Memory
+    MOST_JOBS = 200
+
+    # @attr journal [Sandbag::Job::Journal]; key [Array] what the state was built on; state [Sandbag::Job::State]
+    Kept = Struct.new(:journal, :key, :state)
+
+    def initialize
+      @jobs = {}
+      @stock = [0, Sandbag::Shelf::Stock.new].freeze
+      @shop = [nil, nil]
+      @lock = Monitor.new
+    end
+
+    # @return [Sandbag::Shop] as it is set now
+    def shop(store)
+      text = store.settings.text(ShopSettings::NAME)
+      kept_text, kept = @shop
+      return kept if kept && kept_text == text
+      ShopSettings.read(store).tap { |shop| @shop = [text, shop] }
+    end
+
+    # @return [Array(Integer, Sandbag::Shelf::Stock)] the shelf, and the place in its journal that it is folded up to
+    def stock(store)
+      @lock.synchronize do
+        position, stock = @stock
+        newest = store.stock_moves.position
+        return @stock if newest == position
+        position, stock = 0, Sandbag::Shelf::Stock.new if newest < position
+        moves = store.stock_moves.all(after: position).map { |row| Sandbag::Shelf::Move.new(**row) }
+        folded = [newest, stock.after(moves)].freeze
+        @stock = folded unless store.in_transaction?
+        folded
+      end
+    end
+
+    # @param circuit [Hash] the circuit's row; shop [Sandbag::Shop]
+    # @return [Sandbag::Job::State] of an open job
+    def state(store, job_id, circuit, shop)
+      @lock.synchronize do
+        journal = journal(store, job_id)
+        key = [journal.position, circuit[:id], circuit[:revision], shop.lubricant]
+        kept = @jobs[job_id]
+        return kept.state if kept.key == key
+        state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]), lubricant: shop.lubricant)
+        keep(job_id, Kept.new(journal, key, state)).state
+      end
+    end
+
+    private
+
+    def journal(store, job_id)
+      journal = @jobs[job_id]&.journal || Sandbag::Job::Journal.new([])
+      newest = store.journals.position(job_id)
+      journal = Sandbag::Job::Journal.new([]) if newest < journal.position
+      rows = (newest == journal.position) ? [] : store.journals.of_job(job_id, after: journal.position)
+      journal = Sandbag::Job::Journal.new(journal.entries + rows.map { |row| entry(row) }) if rows.any?
+      keep(job_id, Kept.new(journal, *@jobs[job_id]&.to_a&.drop(1)))
+      journal
+    end
+
+    def entry(row)
+      Sandbag::Job::Entry.new(**row.slice(:id, :stage, :kind, :data, :at, :by, :corrects, :position))
+    end
+
+    # The longest unused goes first.
+    def keep(job_id, kept)
+      @jobs.delete(job_id)
+      @jobs.shift if @jobs.size >= MOST_JOBS
+      @jobs[job_id] = kept
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Ask
+    # What the Ask page shows.
+    class View
+      SHOWN_RANKS = 5
+
+      # @param ask [Stage]
+      def initialize(ask)
+        @ask = ask
+        freeze
+      end
+
+      # @return [Hash]
+      def to_h
+        ask = @ask
+        {complaint: ask.complaint, notes: ask.notes, plan: plan, intake: ask.intake.to_h, wait: ask.wait, findings: ask.findings.to_h,
+         askable: ask.askable.map { |finding| finding["id"] }, ranks: ranks, next_tests: ask.next_tests.map { |offer| offer_view(offer) },
+         proposal: ask.proposal && proposal, route: ask.route&.id, reason: ask.reason, against_proposal: ask.against_proposal,
+         flags: ask.flags.map { |flag| flag_view(flag) }, opened: ask.opened?}.compact
+      end
+
+      private
+
+      # @return [Hash, nil] stages of the whole job by the route in force, and why
+      def plan
+        route = @ask.route
+        route && {stages: route.plan, why: route.why}
+      end
+
+      def ranks
+        @ask.diagnosis.ranks.first(SHOWN_RANKS).map do |rank|
+          {cause: rank.cause["id"], label: rank.cause["label"], share: rank.share, proof: rank.proof, if_stays: rank.cause["if_stays"],
+           also: rank.cause["also"], evidence: rank.evidence.sort_by { |each| [-each[:steps], each[:finding]] }}.compact
+        end
+      end
+
+      def offer_view(offer)
+        answers = offer.answers.map do |value, lead|
+          {value: value, cause: Wording.inside(Knowledge.find("causes", lead[:cause])["label"]), share: lead[:share]}
+        end
+        {finding: offer.finding["id"], gain_bits: offer.gain_bits, minutes: offer.finding["minutes"], opens: offer.finding["opens"] || false,
+         answers: answers}
+      end
+
+      def proposal
+        proposed = @ask.proposal
+        {route: proposed[:route], label: Job::Route.find(proposed[:route]).label, reason: @ask.proposal_reason, share: proposed[:share],
+         causes: proposed[:causes], proven: proposed.key?(:proof)}
+      end
+
+      def flag_view(flag)
+        {id: flag.id, label: flag.label, does: flag.row["does"], lifts: flag.row["lifts"], liftable: flag.liftable, **flag.lifting.to_h.transform_keys(&:to_sym)}
+      end
+    end
+  end
+end

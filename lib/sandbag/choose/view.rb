@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Choose
+    # What the Choose page shows of the job itself; what the shelf has for it is Supplies.
+    class View
+      # @param choose [Stage]
+      def initialize(choose)
+        @choose = choose
+        freeze
+      end
+
+      # @return [Hash]
+      def to_h
+        choose = @choose
+        {cylinder: choose.chosen_cylinder, cylinder_wanted: choose.cylinder_wanted?, size_first: size_first?, fluid: choose.fluid, stamped: choose.stamped,
+         method: choose.bleed_method["id"], water: choose.water_reading, need: choose.need, fluid_wanted_ml: choose.fluid_wanted_ml,
+         wanting: choose.wanting.map(&:id), pulled: choose.pulled.map { |entry| {entry: entry.id, **entry.data.transform_keys(&:to_sym)} },
+         fitted: choose.job.fitted.to_h, sheet: choose.sheet.to_h, kind: choose.sheet.kind.id, clutch: choose.sheet.clutch?,
+         parts: {fluid: choose.sheet.id_of("fluid"), master: choose.sheet.id_of("master"), lever: choose.sheet.id_of("lever")}}.compact
+      end
+
+      private
+
+      def size_first?
+        !choose_route.nil? && choose_route.size_first?
+      end
+
+      def choose_route
+        @choose.job.route
+      end
+    end
+  end
+end

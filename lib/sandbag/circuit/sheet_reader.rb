@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Circuit
+    # Reads the parts of a sheet: as somebody enters them, each value judged by its limits, or as they were stored.
+    module SheetReader
+      # @param part [Hash] as entered; kind [String] id of the circuit's kind
+      # @return [Hash] the part with its values read, frozen
+      # Refuses, by field path, unknown fields and sources, and values outside their limits.
+      def self.part(part, kind)
+        whole(part, values(part["values"] || {}, part, kind), defaults(part, kind))
+      end
+
+      # @return [Hash] a part that was read once, as it stands
+      def self.stored(part)
+        part.frozen? ? part : whole(part, part["values"], part["defaults"] || {})
+      end
+
+      # @param entered [Hash] field => value and source
+      # @return [Hash] the same, read
+      def self.values(entered, part, kind)
+        entered.to_h do |name, given|
+          [name, value(field(part["part"], name, part["id"], kind), given, "parts/#{part["id"]}/#{name}")]
+        end
+      end
+
+      # @return [Field]
+      # Refuses one that such a part has not.
+      def self.field(part, name, id, kind)
+        fields = Field.of(part, kind)
+        fields.find { |field| field.name == name } ||
+          raise(Refusal.at("parts/#{id}/#{name}", "a #{part} has no #{name}", fields.map(&:name).join(", ")))
+      end
+
+      # Refuses two parts of one name, a part too many or too few, and a broken tree.
+      # @param sheet [Sheet]
+      def self.check(sheet)
+        ids = sheet.parts.map { |part| part["id"] }
+        twice = ids.tally.find { |_, times| times > 1 }&.first
+        raise Refusal.at("parts/#{twice}", "two parts are called #{twice}", "a different id for each") if twice
+        counts = sheet.parts.map { |part| part["part"] }.tally
+        sheet.kind.singles.each do |part|
+          found = counts.fetch(part, 0)
+          raise Refusal.at("parts", "a circuit has one #{part}, here are #{found}", "exactly one") unless found == 1
+        end
+        far_end = sheet.kind.end_part
+        raise Refusal.at("parts", "nothing stands at the far end", "at least one #{far_end}") unless counts.key?(far_end)
+        sheet.topology.check
+      end
+
+      def self.whole(part, values, defaults)
+        part.slice("id", "part", "label", "from").merge("defaults" => defaults.freeze, "values" => values.freeze).freeze
+      end
+
+      def self.defaults(part, kind)
+        (part["defaults"] || {}).to_h do |name, value|
+          field = field(part["part"], name, part["id"], kind)
+          [name, Refusal.within("parts/#{part["id"]}/#{name}") { field.read(value) }]
+        end
+      end
+
+      def self.value(field, given, pointer)
+        source = given["source"]
+        raise Refusal.at(pointer, "#{source} is not a source", Source::ENTERED.join(", ")) unless Source::ENTERED.include?(source)
+        Refusal.within(pointer) { {"value" => field.read(given["value"]), "source" => source}.freeze }
+      end
+      private_class_method :whole, :defaults, :value
+    end
+  end
+end

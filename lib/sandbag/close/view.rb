@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Close
+    # What the Close page shows.
+    class View
+      # @param close [Stage]
+      def initialize(close)
+        @close = close
+        freeze
+      end
+
+      # @return [Hash]
+      def to_h
+        signature = @close.signature
+        {gates: @close.gates.map { |gate| gate_view(gate) }, ready: @close.ready?, signed_by: signature&.data&.fetch("name"), signed_at: signature&.at}.compact
+      end
+
+      private
+
+      def gate_view(gate)
+        caution = gate.row["caution"] && Knowledge.find("cautions", gate.row["caution"])["text"]
+        {id: gate.id, label: gate.label, detail: gate.row["detail"], settled: gate.row["settled"], met: gate.met, why: gate.why, caution: caution}.compact
+      end
+    end
+  end
+end

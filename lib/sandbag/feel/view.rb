@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Feel
+    # What the Feel page shows.
+    class View
+      # @param feel [Stage]
+      def initialize(feel)
+        @feel = feel
+        freeze
+      end
+
+      # @return [Hash]
+      def to_h
+        feel = @feel
+        {**feel.report.to_h, verdict_id: feel.verdict, clutch: feel.clutch?, control: feel.control, lift: feel.lift&.to_h, hold: feel.hold, passed: feel.passed?,
+         accepted: feel.accepted, stale: feel.stale?, before: feel.before.verdict&.to_h}.compact
+      end
+    end
+  end
+end

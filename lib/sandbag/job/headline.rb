@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Job
+    # A job in a line, for lists: where it stands and what it waits for.
+    class Headline
+      # @param job [State]
+      def initialize(job)
+        @job = job
+        freeze
+      end
+
+      # @return [Hash] current, waits_for, signed, stop, stages (id, status, waits_for, unresolved), complaint, wait, route, opened
+      def to_h
+        ask = @job.ask
+        {current: @job.current, waits_for: @job.waits_for, signed: @job.signed?, stop: @job.stop, stages: stages,
+         complaint: ask.complaint, wait: ask.wait, route: ask.route&.id}.compact
+      end
+
+      private
+
+      def stages
+        current = @job.current
+        @job.stages.map do |id, stage|
+          status = if stage.done?
+            "done"
+          else
+            (id == current) ? "current" : "ahead"
+          end
+          {id: id, status: status, waits_for: stage.waits_for, unresolved: stage.unresolved}.compact
+        end
+      end
+    end
+  end
+end

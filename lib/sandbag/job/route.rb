@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Job
+    # What a job takes: a row of knowledge/routes.yml. Code asks a route what it does, never which one it is.
+    class Route
+      # Names a plan gives a stage that is done only in part: Strip as protection and access, Measure as the comparison of new
+      # with old. Protection alone has no stage of its own yet.
+      PARTIAL = {"protect" => nil, "compare" => "measure"}.freeze
+
+      attr_reader :id, :label, :does, :why, :plan, :opens, :fluid, :steps, :things, :part, :condemned, :tools, :renews
+
+      # @return [Array<Route>]
+      def self.all
+        @all ||= Knowledge.table("routes").map { |row| new(row) }.freeze
+      end
+
+      # @return [Route, nil]
+      def self.find(id)
+        all.find { |route| route.id == id }
+      end
+
+      # The route of a machine that goes no further here.
+      def self.referral
+        all.find(&:stops?)
+      end
+
+      # The first of those that take a part apart.
+      # @param part [String] master or slave
+      def self.apart(part)
+        all.find { |route| route.apart? && route.part == part }
+      end
+
+      # @param row [Hash] of routes.yml
+      def initialize(row)
+        @row = row
+        @id, @label, @does, @why, @plan, @opens, @fluid, @steps, @things = row.values_at(*%w[id label does why plan opens fluid steps things])
+        @part = row["part"]
+        @condemned = row["condemned"]
+        @tools = row.fetch("tools", [])
+        @renews = row.fetch("renews", [])
+        freeze
+      end
+
+      # @return [Array<String>] the stages of its plan that there are, in order
+      def stages
+        ids = plan.map { |id| PARTIAL.fetch(id, id) }.compact
+        STAGES.select { |id| ids.include?(id) && Stage.of(id) }
+      end
+
+      # The job goes no further here.
+      def stops?
+        @row.fetch("stops", false)
+      end
+
+      # A joint is opened: the circuit is filled anew and bled from the master outwards.
+      def opens?
+        opens != "nothing"
+      end
+
+      # Fluid is drained, filled or flushed.
+      def handles_fluid?
+        fluid != "left"
+      end
+
+      # Its part comes apart; else it only comes off, if there is one.
+      def apart?
+        @row["comes"] == "apart"
+      end
+
+      def far_end?
+        part == "slave"
+      end
+
+      def renews?(what)
+        renews.include?(what)
+      end
+
+      # The size of what goes on is the first question.
+      def size_first?
+        @row.key?("size")
+      end
+
+      # No way on without a size that was chosen.
+      def size_wanted?
+        @row["size"] == "wanted"
+      end
+
+      # A hose comes off at both its ends.
+      def hoses_off?
+        steps.include?("hose")
+      end
+    end
+  end
+end

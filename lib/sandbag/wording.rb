@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Sandbag
+  # How the words of the tables are set into a sentence. What a user typed is never changed.
+  module Wording
+    # A label as it stands inside a sentence: "Seal kit" becomes "seal kit", "ABS lamp" and "DOT 4" stay.
+    # @param label [String] of a table
+    def self.inside(label)
+      label.match?(/\A\p{Lu}(?:\p{Ll}|\z|\s)/) ? label[0].downcase + label[1..] : label
+    end
+
+    # @param id [String] such as cant_tell
+    def self.spelled(id)
+      id.tr("_", " ")
+    end
+  end
+end
