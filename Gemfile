@@ -5,6 +5,7 @@ source "https://rubygems.org"
 ruby ">= 3.1"
 
 gem "json_schemer", "~> 2.5"
+gem "matrix", "~> 0.4"
 gem "prawn", "~> 2.5"
 gem "prawn-table", "~> 0.2"
 gem "puma", "~> 6.6"
@@ -17,6 +18,8 @@ gem "zeitwerk", "~> 2.6.18"
 
 group :development do
   gem "capybara", "~> 3.40"
+  gem "parallel_tests", "~> 4.7"
+  gem "pdf-reader", "~> 2.12"
   gem "prop_check", "~> 1.0"
   gem "rack-test", "~> 2.2"
   gem "rspec", "~> 3.13"

@@ -96,7 +96,8 @@ module App
         job = @store.jobs.find(id)
         circuit = @store.circuits.find(job[:circuit_id]).merge(sheet: job[:sheet])
         entries = @store.journals.of_job(id).map { |row| Sandbag::Job::Entry.new(**row.slice(*Sandbag::Job::Entry.members)) }
-        state = Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), Sandbag::Circuit::Sheet.stored(circuit[:sheet]), lubricant: shop.lubricant)
+        state = Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), Sandbag::Circuit::Sheet.stored(circuit[:sheet]), lubricant: shop.lubricant,
+          machine_kind: @store.machines.kind(circuit[:machine_id]))
         @store.transaction { record(job, circuit, state) }
       end
     end
@@ -147,7 +148,7 @@ module App
       entry = Sandbag::Job::Admission.new(state).admit(Sandbag::Job::Entry.new(**given, position: state.journal.position + 1))
       entry = completed(state, entry, stock)
       refuse_strange_photo(job[:id], entry)
-      after = Sandbag::Job::State.new(state.journal.with(entry), state.fitted, lubricant: state.lubricant)
+      after = state.with(state.journal.with(entry))
       Draft.new(job: job, circuit: circuit, state: state, entry: entry, after: after, stock_position: position)
     end
 

@@ -45,10 +45,11 @@ module App
     def state(store, job_id, circuit, shop)
       @lock.synchronize do
         journal = journal(store, job_id)
-        key = [journal.position, circuit[:id], circuit[:revision], shop.lubricant]
+        kind = store.machines.kind(circuit[:machine_id])
+        key = [journal.position, circuit[:id], circuit[:revision], shop.lubricant, kind]
         kept = @jobs[job_id]
         return kept.state if kept.key == key
-        state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]), lubricant: shop.lubricant)
+        state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]), lubricant: shop.lubricant, machine_kind: kind)
         keep(job_id, Kept.new(journal, key, state)).state
       end
     end

@@ -7,6 +7,8 @@ require "rack/protection"
 module App
   # The whole application as one Rack app over one store.
   module Server
+    # Answers worth compressing; the page's own files are compressed when it is built.
+    COMPRESSED = %w[application/json application/problem+json text/csv].freeze
     HOSTS = ["localhost", IPAddr.new("127.0.0.1"), IPAddr.new("::1")].freeze
 
     def self.build(store, clock: -> { Time.now })
@@ -16,6 +18,7 @@ module App
       parts = {store: store, memory: memory, contract: Contract.load, clock: clock}
       Rack::Builder.app do
         use SecurityHeaders
+        use Rack::Deflater, include: COMPRESSED, if: ->(_, _, headers, _) { !headers.key?("content-encoding") }
         use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS, message: "This host is not served here.\n", logging: false
         use BodyLimit
         use SameSite

@@ -38,6 +38,11 @@ module Store
       !@machines.where(id: id).empty?
     end
 
+    # @return [String, nil]
+    def kind(id)
+      @machines.where(id: id).get(:kind)
+    end
+
     def find(id)
       @machines.first(id: id)&.compact || raise(Missing.new("machine", id))
     end

@@ -3,7 +3,7 @@ import hooks from "eslint-plugin-react-hooks";
 import ts from "typescript-eslint";
 
 export default ts.config(
-  { ignores: ["dist", "src/app/contract.d.ts"] },
+  { ignores: ["dist", "src/server/contract.d.ts"] },
   js.configs.recommended,
   ts.configs.recommended,
   hooks.configs.flat["recommended-latest"],

@@ -99,7 +99,7 @@ RSpec.describe "Asking", :browser do
     press :tab
     expect(session).to have_content("bar end scraped")
     expect(session).to have_field("Add a note", with: "")
-    expect(api("/jobs/job-clutch")["ask"]["notes"]).to eq ["bar end scraped"]
+    expect(shown("job-clutch", "ask")["notes"]).to eq ["bar end scraped"]
   end
 
   it "shows what was done to the circuit before" do

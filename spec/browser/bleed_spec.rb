@@ -34,7 +34,7 @@ RSpec.describe "Bleeding by foot switch", :browser do
     expect(session).to have_css("[data-figure='strokes']", text: "8")
     session.visit("#{served.url}/jobs/job-clutch/ask")
     session.fill_in "What the rider feels, in their own words", with: "drags u x t b\n"
-    expect(api("/jobs/job-clutch")["ask"]["complaint"]).to eq "drags u x t b"
+    expect(shown("job-clutch", "ask")["complaint"]).to eq "drags u x t b"
   end
 
   it "shows its keys on ?" do
@@ -55,7 +55,7 @@ RSpec.describe "Bleeding by foot switch", :browser do
     JS
     5.times do |count|
       press "t", :space
-      until_api { api("/jobs/job-tourer-front")["bleed"]["total_strokes"] == 8 + count }
+      until_api { shown("job-tourer-front", "bleed")["total_strokes"] == 8 + count }
     end
     expect(session).to have_css("[data-figure='strokes']", text: "12")
     seen = session.evaluate_script("window.seen")
@@ -90,8 +90,8 @@ RSpec.describe "Bleeding by foot switch", :browser do
         entry: {id: "bad", stage: "bleed", kind: "point_done", data: {point: "caliper_left"}}}))
     JS
     press :space
-    expect(session).to have_content("Not taken down: not finished: 9 strokes to go")
+    expect(session).to have_content("Not recorded: not finished: 9 strokes to go")
     session.click_button "Understood"
-    expect(session).not_to have_content("Not taken down")
+    expect(session).not_to have_content("Not recorded")
   end
 end

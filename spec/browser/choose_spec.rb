@@ -33,7 +33,7 @@ RSpec.describe "Choose and Shelf", :browser do
   end
 
   def on_the_bench
-    api("/jobs/job-scooter")["choose"]["pulled"].map { |pulled| pulled["line"] }
+    shown("job-scooter", "choose")["pulled"].map { |pulled| pulled["line"] }
   end
 
   it "takes what needs no thought with one tap, and leaves parts and missing tools to be looked at" do
@@ -62,7 +62,7 @@ RSpec.describe "Choose and Shelf", :browser do
     post("/jobs/#{second_job}/entries", other)
     first.fill_in "Looked at it: why it is the right one", with: "cast on the body\n"
     expect(session).to have_content("0 free")
-    expect(api("/jobs/job-scooter")["choose"]["pulled"].map { |pulled| pulled["line"] }).not_to include("kit")
+    expect(shown("job-scooter", "choose")["pulled"].map { |pulled| pulled["line"] }).not_to include("kit")
   end
 
   def second_job

@@ -46,7 +46,7 @@ RSpec.describe "A cylinder taken apart", :browser do
     session.click_button "It is in now"
     expect(session).to have_css("[data-figure='left']", text: "0")
 
-    wanted = api("/jobs/walk")["build"]["scrap_wanted"]
+    wanted = shown("walk", "build")["scrap_wanted"]
     session.fill_in "Old pieces in the scrap pot (#{wanted} belong in it)", with: "#{wanted - 1}\n"
     expect(session).to have_content("One is missing, or an old part went back in.")
     finish_build
@@ -67,7 +67,7 @@ RSpec.describe "A cylinder taken apart", :browser do
     expect(session).to have_content("No longer needed")
     expect(session).not_to have_link("Build")
     session.click_button "Give it back", match: :first
-    expect(api("/jobs/walk")["ask"]).to include("route" => "renew_mc", "reason" => a_string_including("score"))
+    expect(shown("walk", "ask")).to include("route" => "renew_mc", "reason" => a_string_including("score"))
     expect(api("/jobs/walk")["waits_for"]).to include("a cylinder")
   end
 

@@ -16,24 +16,32 @@ module CylinderWorkByHand
   # A job whose bench is laid out, opened at Strip.
   def ready_to_strip(circuit, fluid)
     open_job(circuit, fluid)
-    api("/jobs/walk")["choose"]["wanting"].each { |line| enter("choose", "pulled", {line: line, reason: "bought for this job"}) }
+    shown("walk", "choose")["wanting"].each { |line| enter("choose", "pulled", {line: line, reason: "bought for this job"}) }
     open_page "/jobs/walk/strip"
   end
 
   # A job apart, without the page.
   def apart(circuit, fluid)
     ready_to_strip(circuit, fluid)
-    job_now["strip"]["setup"].select { |row| row["word"] == "block" }.each { |row| enter("strip", "setup", {item: row["id"]}) }
-    job_now["strip"]["steps"].each { |step| enter("strip", "step", {step: step["id"]}) }
+    stage_now("strip")["setup"].select { |row| row["word"] == "block" }.each { |row| enter("strip", "setup", {item: row["id"]}) }
+    stage_now("strip")["steps"].each { |step| enter("strip", "step", {step: step["id"]}) }
+  end
+
+  def job_id_now
+    session.current_path.split("/")[2]
   end
 
   def job_now
-    api("/jobs/#{session.current_path.split("/")[2]}")
+    api("/jobs/#{job_id_now}")
+  end
+
+  def stage_now(stage)
+    shown(job_id_now, stage)
   end
 
   def set_up
     expect(session).to have_button("Out and counted", disabled: true).or have_button("Done", disabled: true)
-    job_now["strip"]["setup"].reject { |row| row["values"] }.each { |row| session.click_button "#{row["label"]}: Done" }
+    stage_now("strip")["setup"].reject { |row| row["values"] }.each { |row| session.click_button "#{row["label"]}: Done" }
     expect(session).to have_no_content("before the first step")
   end
 
@@ -46,7 +54,7 @@ module CylinderWorkByHand
   end
 
   def look_over(**odd)
-    job_now["measure"]["inspection"].each do |look|
+    stage_now("measure")["inspection"].each do |look|
       expect(session).to have_css("p", text: look["label"], exact_text: true)
       values = look["values"].keys
       press((values.index(odd[look["id"].to_sym]) || 0).succ.to_s)
@@ -72,22 +80,22 @@ module CylinderWorkByHand
   end
 
   def build_by_keys(construction)
-    while (step = job_now["build"]["current"])
-      while (part = asked(job_now["build"]))
+    while (step = stage_now("build")["current"])
+      while (part = asked(stage_now("build")))
         yield part if block_given?
         press right_key(construction, part["id"])
         expect(session).to have_no_css(%([role=group][aria-label*="#{part["question"]}"]))
       end
       press :space
-      until_api { job_now["build"]["current"] != step }
+      until_api { stage_now("build")["current"] != step }
     end
   end
 
   # Scrap counted, every check passed.
   def finish_build
-    wanted = job_now["build"]["scrap_wanted"]
+    wanted = stage_now("build")["scrap_wanted"]
     session.fill_in "Old pieces in the scrap pot (#{wanted} belong in it)", with: "#{wanted}\n"
-    job_now["build"]["checks"].each { |check| session.click_button "#{check["label"]}: passed" }
+    stage_now("build")["checks"].each { |check| session.click_button "#{check["label"]}: passed" }
     expect(session).to have_link("Go on to Bleed")
   end
 end

@@ -23,14 +23,14 @@ RSpec.describe "Reading the lever", :browser do
     rows = session.all("table[aria-label=Readings] tbody tr").size
     press "u"
     expect(session).to have_css("table[aria-label=Readings] tbody tr", count: rows - 1)
-    session.first("button", text: /Take back/).click
+    session.first("button", text: /Remove/).click
     expect(session).to have_css("table[aria-label=Readings] tbody tr", count: rows - 2)
   end
 
   it "says which light pulls to add when it cannot tell" do
     3.times do
       rows = session.all("table[aria-label=Readings] tbody tr").size
-      session.first("table[aria-label=Readings] button", text: /Take back/).click
+      session.first("table[aria-label=Readings] button", text: /Remove/).click
       expect(session).to have_css("table[aria-label=Readings] tbody tr", count: rows - 1)
     end
     expect(session).to have_css("[role=status]", text: "Can't tell")
@@ -40,9 +40,9 @@ RSpec.describe "Reading the lever", :browser do
 
   it "keeps what cannot be read, says why, and goes on" do
     read("hard", "13")
-    expect(session).to have_content("Not taken down: “hard” is not a number.")
+    expect(session).to have_content("Not recorded: “hard” is not a number.")
     session.click_button "Understood"
-    expect(session).not_to have_content("Not taken down")
+    expect(session).not_to have_content("Not recorded")
     read("17", "lots")
     expect(session).to have_content("“lots” is not a number")
   end
@@ -77,7 +77,7 @@ RSpec.describe "Releasing", :browser do
 
   it "refuses the function test before the lever is proven, and says what is missing" do
     session.click_button "Function test: I have checked"
-    expect(session).to have_content("Not taken down: no function test yet: static hold is not met")
+    expect(session).to have_content("Not recorded: no function test yet: still open: static hold")
     expect(session).to have_button("Function test: I have checked")
   end
 
@@ -88,7 +88,7 @@ RSpec.describe "Releasing", :browser do
     expect(session).to have_button("No leak: I have checked")
     session.fill_in "Name", with: "R. Tarn\n"
     expect(session).to have_button("Sign and release", disabled: true)
-    expect(session).to have_content("gates are not met")
+    expect(session).to have_content("gates are still open")
   end
 end
 
@@ -98,7 +98,7 @@ RSpec.describe "Without a server", :browser do
     wait_until_kept "/", "/api/jobs?state=open", "/api/jobs?state=closed", "/api/machines?limit=100"
     served.stop("KILL")
     session.refresh
-    expect(session).to have_content("Corvane Ridgeline 900, front brake")
+    expect(session).to have_content("Corvane Ridgeline 900: Front brake")
     session.click_button "Start a job on Tarnbeck Scree 250, Clutch"
     expect(session).to have_content("The server cannot be reached.")
     served.start
@@ -108,14 +108,14 @@ RSpec.describe "Without a server", :browser do
 
   it "counts in two tabs at once and loses none" do
     open_page "/jobs/job-tourer-front/bleed"
-    before = api("/jobs/job-tourer-front")["bleed"]["total_strokes"]
+    before = shown("job-tourer-front", "bleed")["total_strokes"]
     second = session.open_new_window
     session.within_window(second) do
       open_page "/jobs/job-tourer-front/bleed"
       press :space, :space
     end
     press :space
-    until_api { api("/jobs/job-tourer-front")["bleed"]["total_strokes"] == before + 3 }
+    until_api { shown("job-tourer-front", "bleed")["total_strokes"] == before + 3 }
     session.refresh
     expect(session).to have_css("[data-figure='strokes']", text: "10")
   end

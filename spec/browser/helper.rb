@@ -69,6 +69,11 @@ module AtTheBench
     session.document.synchronize(8, errors: [RuntimeError]) { yield || raise("not yet") }
   end
 
+  # What a stage of a job shows.
+  def shown(job, stage)
+    api("/jobs/#{job}/stages/#{stage}").fetch(stage)
+  end
+
   def api(path)
     JSON.parse(Net::HTTP.get(URI("#{served.url}/api#{path}")))
   end

@@ -11,11 +11,11 @@ RSpec.describe "Side roads at the bench", :browser do
     it "opens nothing over a bare bench, and shows the way to the list" do
       open_job("packmule-rear", "mineral")
       open_page "/jobs/walk/strip"
-      wanting = job_now["choose"]["wanting"].size
+      wanting = stage_now("choose")["wanting"].size
       expect(session).to have_content("#{wanting} things are not on the bench yet")
       press :space
       expect(session).to have_button("Done", disabled: true)
-      expect(job_now["strip"]["pieces"]).to eq 0
+      expect(stage_now("strip")["pieces"]).to eq 0
       session.click_link "To the pull list"
       expect(session).to have_css("h1", text: "Choose")
       expect(session).to have_content("needed before anything is opened", minimum: wanting)
@@ -23,15 +23,15 @@ RSpec.describe "Side roads at the bench", :browser do
 
     it "passes a line of the set-up and leaves a step out, each for a reason that stays, and takes a step back" do
       ready_to_strip("packmule-rear", "mineral")
-      row = job_now["strip"]["setup"].find { |each| each["word"] == "block" }
+      row = stage_now("strip")["setup"].find { |each| each["word"] == "block" }
       line = session.find("strong", text: row["label"], exact_text: true).ancestor("li")
-      line.click_button "Pass it with a reason"
+      line.click_button "Waive it with a reason"
       line.fill_in "Why #{row["label"].downcase} does not apply", with: "on the bench already\n"
-      expect(line).to have_content("Passed: on the bench already")
-      job_now["strip"]["setup"].select { |each| each["word"] == "block" && each["value"].nil? }.each { |each| session.click_button "#{each["label"]}: Done" }
+      expect(line).to have_content("Waived: on the bench already")
+      stage_now("strip")["setup"].select { |each| each["word"] == "block" && each["value"].nil? }.each { |each| session.click_button "#{each["label"]}: Done" }
 
       first = session.find("[data-figure='step']").text
-      session.click_button "Leave it out"
+      session.click_button "Skip this step"
       session.fill_in "Why #{first.downcase} is left out", with: "none on this one\n"
       expect(session).to have_css("li[data-status=skipped]", text: "#{first}: none on this one")
       second = session.find("[data-figure='step']").text
@@ -39,7 +39,7 @@ RSpec.describe "Side roads at the bench", :browser do
       expect(session).to have_no_css("[data-figure='step']", text: second, exact_text: true)
       press "u"
       expect(session).to have_css("[data-figure='step']", text: second, exact_text: true)
-      expect(job_now["strip"]["steps"].map { |step| step["status"] }.first(2)).to eq %w[skipped current]
+      expect(stage_now("strip")["steps"].map { |step| step["status"] }.first(2)).to eq %w[skipped current]
     end
   end
 
@@ -65,15 +65,15 @@ RSpec.describe "Side roads at the bench", :browser do
       open_page "/jobs/walk/measure"
       place = Sandbag::Knowledge.table("gauge_places").first["label"]
       session.fill_in place, exact: true, with: "91.02\n"
-      expect(session).to have_content("Not taken down: value of 91.02 is out of range. Accepted: from 4 to 62 mm.")
-      expect(job_now["measure"]["places"].map { |each| each["value_mm"] }.compact).to be_empty
+      expect(session).to have_content("Not recorded: value of 91.02 is out of range. Accepted: from 4 to 62 mm.")
+      expect(stage_now("measure")["places"].map { |each| each["value_mm"] }.compact).to be_empty
       session.click_button "Understood"
       session.fill_in place, exact: true, with: "18.2\n"
       expect(session).to have_content("18.2 mm is 0.80 mm from the nominal 19")
       session.click_button "Understood"
       session.fill_in place, exact: true, with: "19.02\n"
-      until_api { job_now["measure"]["places"].first.key?("value_mm") }
-      expect(job_now["measure"]["places"].first["value_mm"]).to eq 19.02
+      until_api { stage_now("measure")["places"].first.key?("value_mm") }
+      expect(stage_now("measure")["places"].first["value_mm"]).to eq 19.02
     end
 
     it "takes the mechanic's call at the limit, with the reason, and lets Build go on" do
@@ -91,12 +91,12 @@ RSpec.describe "Side roads at the bench", :browser do
     it "compares a new unit with the old, line by line, and holds the job up over a difference" do
       open_job("ridgeline-front", "dot4", route: "renew_mc")
       open_page "/jobs/walk/measure"
-      rows = job_now["measure"]["comparison"]
+      rows = stage_now("measure")["comparison"]
       expect(rows.size).to be > 1
       rows.drop(1).each { |row| answer(row, "The same") }
       answer(rows.first, "Differs")
       session.fill_in "What differs", with: "outlet thread\n"
-      until_api { job_now["measure"]["comparison"].first["value"] == "differs" }
+      until_api { stage_now("measure")["comparison"].first["value"] == "differs" }
       expect(stage_status("measure")).not_to eq "done"
       answer(rows.first, "Differed, resolved")
       session.fill_in "How it was resolved", with: "bolt from the kit, same pitch\n"
@@ -106,7 +106,7 @@ RSpec.describe "Side roads at the bench", :browser do
 
     def answer(row, word)
       session.find("h3", text: row["label"], exact_text: true).ancestor("li").find("label", text: word, exact_text: true).click
-      until_api { job_now["measure"]["comparison"].find { |each| each["id"] == row["id"] }["value"] == "same" } if word == "The same"
+      until_api { stage_now("measure")["comparison"].find { |each| each["id"] == row["id"] }["value"] == "same" } if word == "The same"
     end
 
     def stage_status(id)
@@ -126,16 +126,16 @@ RSpec.describe "Side roads at the bench", :browser do
 
     it "does not finish over a check that failed, and says which lubricants these seals do not bear" do
       apart("packmule-rear", "mineral")
-      job_now["measure"]["inspection"].each { |look| enter("measure", "finding", {check: look["id"], value: look["values"].keys.first}) }
+      stage_now("measure")["inspection"].each { |look| enter("measure", "finding", {check: look["id"], value: look["values"].keys.first}) }
       enter("measure", "by_eye", {reason: "no gauge on hand"})
-      while (step = job_now["build"]["current"])
-        now = job_now["build"]["steps"].find { |each| each["id"] == step }
+      while (step = stage_now("build")["current"])
+        now = stage_now("build")["steps"].find { |each| each["id"] == step }
         now["parts"].each { |part| enter("build", "facing", {part: part["id"], faces: part["options"][right_key("bike_stop_plate", part["id"]).to_i - 1]["id"]}) if part["question"] }
         enter("build", "step", {step: step})
       end
       open_page "/jobs/walk/build"
       finish_build
-      boot = job_now["build"]["checks"].last["label"]
+      boot = stage_now("build")["checks"].last["label"]
       session.click_button "#{boot}: failed"
       expect(session).to have_no_link("Go on to Bleed")
       expect(job_now["waits_for"]).to eq boot.downcase

@@ -22,7 +22,7 @@ RSpec.describe "A whole job", :browser do
     pick "Pumping up", "Rises and holds"
     pick "What happened lately", "Opened recently"
     expect(session).to have_content("Likely air in the line or far end, or air in or just after the master")
-    session.click_button "Take this route: bleed"
+    session.click_button "Choose: Bleed"
     session.click_link "Go on"
 
     # Choose
@@ -54,7 +54,7 @@ RSpec.describe "A whole job", :browser do
     session.click_button "Every finding"
     {"Steady hold" => "Sinks slowly", "Lever feel" => "Firm", "Level" => "In order and steady", "Wet at the lever" => "Dry", "Pumping up" => "Rises then sinks"}.each { |label, value| pick label, value }
     expect(session).to have_content("Likely main seal lets fluid past")
-    session.click_button "Take this route: reseal the master"
+    session.click_button "Choose: Reseal the master"
     session.click_link "Go on"
 
     # Choose
@@ -83,7 +83,7 @@ RSpec.describe "A whole job", :browser do
     session.click_link "Go on to Bleed"
 
     # Bleed, Feel, Close
-    job_now["bleed"]["points"].each { |point| bleed_point(point["strokes_to_go"]) }
+    stage_now("bleed")["points"].each { |point| bleed_point(point["strokes_to_go"]) }
     feel_and_sign "Cylinder or hose work finished"
     expect(api("/shelf")["items"].find { |item| item["id"] == "kit-radial-19" }).to include("amount" => 0.0, "reserved" => {})
     expect(browser_faults).to be_empty
@@ -91,7 +91,7 @@ RSpec.describe "A whole job", :browser do
 
   # Labels of the tools that nothing is opened without, and that are not on the bench.
   def wanted_tools
-    job_now["choose"]["wanting"].filter_map { |line| Sandbag::Knowledge.find("tools", line.delete_prefix("tool."))&.fetch("label") }
+    stage_now("choose")["wanting"].filter_map { |line| Sandbag::Knowledge.find("tools", line.delete_prefix("tool."))&.fetch("label") }
   end
 
   # From the last point run clean to the signature.

@@ -2,14 +2,14 @@ import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource-variable/atkinson-hyperlegible-mono";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
-import { App } from "./app/App";
-import { fetchRooms } from "./app/rooms";
-import { askAgain } from "./app/server";
+import { askAgain } from "./server/server";
+import { App } from "./shell/App";
+import { fetchRooms } from "./shell/rooms";
 
 if ("serviceWorker" in navigator && import.meta.env.PROD) {
   // answers fetched before the worker took over are fetched again, so that it has them when the server is away
   navigator.serviceWorker.addEventListener("controllerchange", () => void askAgain());
-  void navigator.serviceWorker.register("/sw.js");
+  void navigator.serviceWorker.register("/sw.js", { type: "module" });
   void navigator.serviceWorker.ready.then(fetchRooms);
 }
 

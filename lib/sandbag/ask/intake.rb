@@ -5,17 +5,18 @@ module Sandbag
     # The questions before anything else (practice 1.1): what the record knows is filled in and only confirmed.
     class Intake
       # @param answers [Hash{String => String}] question => value as the mechanic entered it
-      # @param sheet [Circuit::Sheet]
-      def initialize(answers, sheet)
+      # @param sheet [Circuit::Sheet]; machine_kind [String, nil] of machine_kinds.yml, where it is known
+      def initialize(answers, sheet, machine_kind = nil)
         @answers = answers.freeze
         @sheet = sheet
+        @machine_kind = machine_kind
         freeze
       end
 
       # @return [Array<Hash>] questions that concern this circuit
       def questions
         side = @sheet.clutch? ? "c" : "b"
-        Knowledge.table("intake").select { |row| ["a", side].include?(row["for"]) }
+        Knowledge.table("intake").select { |row| ["a", side].include?(row["for"]) && of_kind?(row) }
       end
 
       # @return [String, nil] what was answered, else what somebody entered in the record; a default is not knowledge
@@ -35,10 +36,14 @@ module Sandbag
 
       # @return [Array<Hash>] id, ask, values, value, confirmed; answered ones last
       def to_h
-        questions.map { |row| {id: row["id"], ask: row["ask"], kinds: row["kinds"], values: row["values"], value: value(row["id"]), confirmed: answered?(row["id"])}.compact }
+        questions.map { |row| {id: row["id"], ask: row["ask"], values: row["values"], value: value(row["id"]), confirmed: answered?(row["id"])}.compact }
       end
 
       private
+
+      def of_kind?(row)
+        @machine_kind.nil? || row["kinds"].nil? || row["kinds"].include?(@machine_kind)
+      end
 
       def recorded(row)
         return derived(row["derived"]) if row["derived"]

@@ -8,7 +8,7 @@ module Sandbag
         super
         @sheet = job.fitted
         @findings = entries.reduce(Findings.new) { |found, entry| fold(found, entry) }
-        @intake = Intake.new(entries.of("intake").to_h { |entry| entry.data.values_at("question", "value") }, @sheet)
+        @intake = Intake.new(entries.of("intake").to_h { |entry| entry.data.values_at("question", "value") }, @sheet, job.machine_kind)
         @chosen = entries.said("route")
         @diagnosis = Diagnosis.new(@findings, facts)
         @flags = Flags.new(@findings, facts, reported: entries.values("flag", "flag"), liftings: Liftings.new(entries),

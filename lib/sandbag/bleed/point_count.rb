@@ -61,7 +61,7 @@ module Sandbag
       def to_h
         {id: plan_point.id, label: plan_point.label, why: plan_point.why, planned_strokes: plan_point.strokes,
          planned_ml: plan_point.flush_ml, strokes: strokes, passed_ml: passed_ml, clean_strokes: clean_strokes, clean_wanted: clean_strokes_wanted,
-         strokes_to_go: strokes_to_go, colour: colour, done: done, missing: missing}.compact
+         strokes_to_go: strokes_to_go, colour: colour, fresh: fresh?, marked: marked, done: done}.compact
       end
 
       private
@@ -72,7 +72,7 @@ module Sandbag
       end
 
       def fresh?
-        colour && Knowledge.find("fluid_colours", colour)&.fetch("fresh")
+        !colour.nil? && (Knowledge.find("fluid_colours", colour)&.fetch("fresh") || false)
       end
     end
   end

@@ -130,8 +130,18 @@ module Sandbag
       def line_view(line)
         pulled = pulled_of(line.id).map { |entry| pulled_view(entry) }
         options = options_of(line)
+        taken = taken_by_tick(line, options)
         {id: line.id, group: line.group, label: line.label, detail: line.detail, count: line.count, unit: (line.kind == "bottle") ? "mL" : "", needed: line.needed || false,
-         instead: line.instead && instead_view(line.instead), options: options, pulled: pulled, done: @choose.on_bench?(line), short: short(line, options, pulled)}
+         instead: line.instead && instead_view(line.instead), options: options, pulled: pulled, done: @choose.on_bench?(line), short: short(line, options, pulled),
+         takes: taken.map { |option| option[:item] }, doubtful: taken.find { |option| option[:doubt] }&.fetch(:item)}
+      end
+
+      # What a tick takes: every bottle of the plan, else the first thing that fits, sure before doubtful.
+      def taken_by_tick(line, options)
+        right = options.select { |option| option[:wrong].nil? && option[:free].positive? }
+        planned = (line.kind == "bottle" && bottles) ? bottles.to_h[:picked].map { |bottle| bottle[:item] } : []
+        return right.select { |option| planned.include?(option[:item]) } if planned.any?
+        [right.find { |option| option[:doubt].nil? } || right.first].compact
       end
 
       def instead_view(instead)

@@ -8,17 +8,25 @@ module Sandbag
       # Before a route is chosen: what most jobs have.
       USUAL_STAGES = %w[ask choose bleed feel close].freeze
 
-      attr_reader :journal, :fitted, :lubricant
+      attr_reader :journal, :fitted, :lubricant, :machine_kind
 
       # @param journal [Journal]
       # @param fitted [Circuit::Sheet] the circuit as the machine's record has it
       # @param lubricant [String] what the shop wets cups with, where fluid and rubber bear it
-      def initialize(journal, fitted, lubricant: Shop::LUBRICANT)
+      # @param machine_kind [String, nil] of machine_kinds.yml; nil asks what is asked of any
+      def initialize(journal, fitted, lubricant: Shop::LUBRICANT, machine_kind: nil)
         @journal = journal
         @fitted = fitted
         @lubricant = lubricant
+        @machine_kind = machine_kind
         @built = {}
         freeze
+      end
+
+      # The same job with another journal.
+      # @return [State]
+      def with(journal)
+        State.new(journal, fitted, lubricant: lubricant, machine_kind: machine_kind)
       end
 
       STAGES.each { |id| define_method(id) { stage(id) } }

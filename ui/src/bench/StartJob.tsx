@@ -1,59 +1,71 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useNavigate } from "react-router";
 import styled from "styled-components";
-import { call } from "../app/api";
-import type { Job } from "../app/api";
-import { machinesQuery } from "../app/queries";
 import { Button } from "../kit/Button";
-import { Panel, Quiet, Row } from "../kit/layout";
+import { Panel, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
+import { MachineSearch } from "../pieces/MachineSearch";
+import { useOpenJob } from "../pieces/useOpenJob";
+import type { MachineLine } from "../server/api";
+import { Refused } from "../server/faults";
+import { FirstMachine } from "./FirstMachine";
 
-const List = styled.ul`
+const Machine = styled.div`
   display: grid;
-  gap: 1rem;
-  li {
-    display: grid;
-    gap: 0.4rem;
-  }
+  gap: 0.4rem;
 `;
 
+/** How many machines stand here before one types or asks for more. */
+const SHOWN = 6;
+
 export function StartJob() {
-  const machines = useQuery(machinesQuery);
-  const navigate = useNavigate();
-  const queryClient = useQueryClient();
-  const open = useMutation({
-    mutationFn: (circuitId: string) =>
-      call<Job>("POST", "/jobs", { id: crypto.randomUUID(), circuit_id: circuitId }),
-    onSuccess: (job) => {
-      void queryClient.invalidateQueries({ queryKey: ["jobs"] });
-      void navigate(`/jobs/${job.id}/ask`);
-    },
-  });
+  const open = useOpenJob();
+  const asksBeside = open.error instanceof Refused && open.error.problem.errors[0]?.pointer === "circuit_id";
+  const start = (circuitId: string) => open.mutate({ circuitId });
   return (
     <Panel>
       <h2>Start a job</h2>
-      {open.isError ? <Notice tone="stop">{open.error.message}</Notice> : null}
-      {machines.isError ? <Notice tone="stop">{machines.error.message}</Notice> : null}
-      {machines.data?.items.length === 0 ? <Quiet>No machines yet.</Quiet> : null}
-      <List>
-        {machines.data?.items.map((machine) => (
-          <li key={machine.id}>
-            <h3>{machine.name}</h3>
+      {open.isError ? (
+        <Notice tone={asksBeside ? "warn" : "stop"} live>
+          {asksBeside
+            ? "A job is open on this circuit already. It is in the list of open jobs."
+            : open.error.message}
+          {asksBeside && open.variables ? (
             <Row $gap={1}>
-              {machine.circuits.map((circuit) => (
-                <Button
-                  key={circuit.id}
-                  aria-label={`Start a job on ${machine.name}, ${circuit.name}`}
-                  isDisabled={open.isPending}
-                  onPress={() => open.mutate(circuit.id)}
-                >
-                  {circuit.name}
-                </Button>
-              ))}
+              <Button onPress={() => open.mutate({ ...open.variables, beside: true })}>
+                Start a second one all the same
+              </Button>
             </Row>
-          </li>
-        ))}
-      </List>
+          ) : null}
+        </Notice>
+      ) : null}
+      <MachineSearch label="Find a machine" limit={SHOWN} empty={<FirstMachine />}>
+        {(machine) => <Circuits machine={machine} isDisabled={open.isPending} onStart={start} />}
+      </MachineSearch>
     </Panel>
+  );
+}
+
+interface CircuitsProps {
+  machine: MachineLine;
+  isDisabled: boolean;
+  onStart: (circuitId: string) => void;
+}
+
+function Circuits({ machine, isDisabled, onStart }: CircuitsProps) {
+  return (
+    <Machine>
+      <h3>{machine.name}</h3>
+      <Row $gap={1}>
+        {machine.circuits.map((circuit) => (
+          <Button
+            key={circuit.id}
+            aria-label={`Start a job on ${machine.name}, ${circuit.name}`}
+            isDisabled={isDisabled}
+            onPress={() => onStart(circuit.id)}
+          >
+            {circuit.name}
+          </Button>
+        ))}
+      </Row>
+    </Machine>
   );
 }

@@ -1,7 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import { line } from "d3-shape";
 import { useTheme } from "styled-components";
-import type { FluidCheck } from "../app/api";
+import type { FluidCheck } from "../server/api";
 import { Axes } from "./Axes";
 
 const AREA = { width: 560, height: 250, left: 52, right: 20, top: 22, bottom: 46 };

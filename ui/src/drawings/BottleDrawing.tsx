@@ -1,5 +1,5 @@
 import { useTheme } from "styled-components";
-import type { ShelfItem } from "../app/api";
+import type { ShelfItem } from "../server/api";
 
 const FLOOR = 92;
 const SHOULDER = 26;

@@ -1,8 +1,8 @@
 import type { Ref } from "react";
 import { useTheme } from "styled-components";
-import type { CircuitFigures, PartView } from "../app/api";
+import type { CircuitFigures, PartView } from "../server/api";
 import { fluidLooks } from "../kit/tokens";
-import { partName } from "../machines/partNames";
+import { partName } from "../words/partNames";
 import { CaliperShape } from "./CaliperShape";
 import { layOut } from "./circuitLayout";
 import { HoseShape } from "./HoseShape";

@@ -1,8 +1,8 @@
 import { scaleLinear } from "d3-scale";
 import { line } from "d3-shape";
 import { useTheme } from "styled-components";
-import type { CurvePoint, LeverCurves } from "../app/api";
-import { useUnits } from "../app/useUnits";
+import type { CurvePoint, LeverCurves } from "../server/api";
+import { useUnits } from "../server/useUnits";
 import { Axes } from "./Axes";
 
 interface Props {
@@ -14,7 +14,7 @@ const AREA = { width: 600, height: 290, left: 58, right: 24, top: 18, bottom: 46
 /** Curves are told apart by their dashes as well as their colour. */
 const DASHES = ["", "12 6", "3 5", "14 4 3 4"];
 
-/** Lever curves of picked cylinders; thin the reserve case, with knock-back and air. */
+/** Curves of picked cylinders; thin the reserve case, with knock-back and air. */
 export function CurveOverlay({ curves, name }: Props) {
   const theme = useTheme();
   const units = useUnits();
@@ -43,7 +43,7 @@ export function CurveOverlay({ curves, name }: Props) {
       role="img"
       aria-label={`Lever curves of ${said}; thin lines with knock-back and air`}
     >
-      <Axes x={x} y={y} area={AREA} xLabel={`Lever travel, ${units.unit("length")}`} yLabel="Force, N" />
+      <Axes x={x} y={y} area={AREA} xLabel={`Travel, ${units.unit("length")}`} yLabel="Force, N" />
       {curves.map((curve, index) => (
         <g key={curve.key} fill="none" stroke={inks[index]} strokeDasharray={DASHES[index]}>
           <path d={path(curve.normal) ?? ""} strokeWidth="4" />
@@ -59,6 +59,12 @@ export function CurveOverlay({ curves, name }: Props) {
             </text>
           </g>
         ))}
+        <g transform={`translate(${AREA.left + 14} ${AREA.top + 34 + curves.length * 22})`}>
+          <path d="M0 0h36" stroke={theme.ink} strokeWidth="1.500" />
+          <text x="44" y="5">
+            thin: with knock-back and air
+          </text>
+        </g>
       </g>
     </svg>
   );

@@ -1,22 +1,24 @@
 import { scaleLinear } from "d3-scale";
 import { line } from "d3-shape";
 import { useTheme } from "styled-components";
-import { useUnits } from "../app/useUnits";
-import type { CurvePoint, Feel } from "../app/api";
+import { useUnits } from "../server/useUnits";
+import type { Control, CurvePoint, Feel } from "../server/api";
+import type { Units } from "../kit/units";
 import { Axes } from "./Axes";
 
 interface Props {
   expected: CurvePoint[];
   fitted?: CurvePoint[] | undefined;
   readings?: Feel["readings"];
-  /** Finger force at which the verdict is taken. */
+  /** Force at which the verdict is taken. */
   referenceN?: number;
+  control: Control;
 }
 
 const AREA = { width: 580, height: 320, left: 58, right: 24, top: 18, bottom: 46 };
 
 /** Force up, travel across: as a lever is pulled. Dashed what is expected without air, solid what the readings say. */
-export function LeverCurve({ expected, fitted, readings = [], referenceN }: Props) {
+export function LeverCurve({ expected, fitted, readings = [], referenceN, control }: Props) {
   const theme = useTheme();
   const units = useUnits();
   const travel = (point: { travel_mm: number }) => units.amount("length", point.travel_mm);
@@ -39,9 +41,15 @@ export function LeverCurve({ expected, fitted, readings = [], referenceN }: Prop
     <svg
       viewBox={`0 0 ${AREA.width} ${AREA.height}`}
       role="img"
-      aria-label={described(expected, fitted, readings)}
+      aria-label={described(expected, fitted, readings, control, units)}
     >
-      <Axes x={x} y={y} area={AREA} xLabel={`Lever travel, ${units.unit("length")}`} yLabel="Force, N" />
+      <Axes
+        x={x}
+        y={y}
+        area={AREA}
+        xLabel={`${control.label} travel, ${units.unit("length")}`}
+        yLabel="Force, N"
+      />
       {referenceN === undefined ? null : (
         <g>
           <path
@@ -103,12 +111,14 @@ function described(
   expected: CurvePoint[],
   fitted: CurvePoint[] | undefined,
   readings: Feel["readings"],
+  control: Control,
+  units: Units,
 ): string {
   const end = expected[expected.length - 1];
   const fittedEnd = fitted?.[fitted.length - 1];
-  if (!end) return "Lever curve";
-  const first = `Lever curve: without air ${end.travel_mm.toFixed(1)} mm at ${end.force_n.toFixed(0)} N.`;
+  if (!end) return `${control.label} curve`;
+  const first = `${control.label} curve: without air ${units.say("length", end.travel_mm, 1)} at ${end.force_n.toFixed(0)} N.`;
   return fittedEnd
-    ? `${first} Fitted to ${readings.length} readings: ${fittedEnd.travel_mm.toFixed(1)} mm.`
+    ? `${first} Fitted to ${readings.length} readings: ${units.say("length", fittedEnd.travel_mm, 1)}.`
     : first;
 }

@@ -1,6 +1,6 @@
 import { useTheme } from "styled-components";
-import type { PartView } from "../app/api";
-import { partName } from "../machines/partNames";
+import type { PartView } from "../server/api";
+import { partName } from "../words/partNames";
 import { labelLines } from "./partLabel";
 import { PartLabel } from "./PartLabel";
 import { numberOf, textOf } from "./partValue";

@@ -1,6 +1,6 @@
 import { useTheme } from "styled-components";
-import type { Job } from "../app/api";
-import { stageNames } from "../job/stages";
+import type { Job } from "../server/api";
+import { stageNames } from "../words/stages";
 
 const WIDEST_GAP = 30;
 const LINE = 128;

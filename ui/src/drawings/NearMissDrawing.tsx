@@ -1,5 +1,5 @@
 import styled, { useTheme } from "styled-components";
-import type { NearMiss } from "../app/api";
+import type { NearMiss } from "../server/api";
 import { size } from "../kit/format";
 
 const WIDE = 360;

@@ -1,6 +1,6 @@
 import styled, { useTheme } from "styled-components";
-import type { Bleed } from "../app/api";
-import { useUnits } from "../app/useUnits";
+import type { Bleed } from "../server/api";
+import { useUnits } from "../server/useUnits";
 
 interface Props {
   reservoir: Bleed["reservoir"];

@@ -1,5 +1,5 @@
 import styled, { useTheme } from "styled-components";
-import type { Section } from "../app/api";
+import type { Section } from "../server/api";
 import { SectionPart } from "./SectionPart";
 import { placed } from "./sectionShapes";
 
@@ -112,7 +112,7 @@ function last<Item>(items: Item[]): Item | undefined {
 
 /** The same in words. */
 function described(section: Section): string {
-  const words = (from: Section["parts"]) => from.map((part) => part.label.toLowerCase()).join(", ");
+  const words = (from: Section["parts"]) => from.map((part) => part.label).join(", ");
   const at = section.parts.filter((part) => part.at_hand);
   const out = section.parts.filter((part) => !part.is_in && !part.at_hand);
   const inside = section.parts.filter((part) => part.is_in && !part.at_hand);

@@ -3,10 +3,10 @@ import { line } from "d3-shape";
 import { useState } from "react";
 import type { KeyboardEvent, Ref } from "react";
 import styled, { useTheme } from "styled-components";
-import type { Sizing, SizingRow } from "../app/api";
-import { useUnits } from "../app/useUnits";
+import type { Sizing, SizingRow } from "../server/api";
+import { useUnits } from "../server/useUnits";
 import { figure } from "../kit/format";
-import { rowName } from "../sizer/candidates";
+import { rowName } from "../words/cylinderNames";
 import { Axes } from "./Axes";
 
 interface Props {
@@ -86,7 +86,7 @@ export function SizingPlot({ sizing, picked, onPick, ref }: Props) {
         strokeDasharray="7 5"
         strokeWidth="2"
       />
-      <Axes x={x} y={y} area={AREA} xLabel={`Lever travel, ${units.unit("length")}`} yLabel="Effort, N" />
+      <Axes x={x} y={y} area={AREA} xLabel={`Travel, ${units.unit("length")}`} yLabel="Effort, N" />
       <path d={front ?? ""} fill="none" stroke={theme.act} strokeWidth="1.500" opacity="0.6" />
       {along.map((row) => (
         <Dot

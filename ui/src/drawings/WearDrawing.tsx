@@ -1,7 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import styled, { useTheme } from "styled-components";
-import { useUnits } from "../app/useUnits";
-import type { Judgement, WearLimits } from "../app/api";
+import { useUnits } from "../server/useUnits";
+import type { Judgement, WearLimits } from "../server/api";
 
 const WIDE = 470;
 const ROW = 62;

@@ -1,4 +1,4 @@
-import type { CircuitFigures, PartView } from "../app/api";
+import type { CircuitFigures, PartView } from "../server/api";
 
 export interface Point {
   x: number;

@@ -1,4 +1,4 @@
-import type { PartView } from "../app/api";
+import type { PartView } from "../server/api";
 
 /** What the drawing of a far end, caliper or slave, is given. */
 export interface EndShapeProps {

@@ -1,4 +1,4 @@
-import type { PartView } from "../app/api";
+import type { PartView } from "../server/api";
 import { numbersOf, textOf } from "./partValue";
 
 /** What is written beside a part on the drawing, the first line bold; also read out. */

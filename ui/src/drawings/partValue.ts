@@ -1,4 +1,4 @@
-import type { PartView } from "../app/api";
+import type { PartView } from "../server/api";
 import { size } from "../kit/format";
 
 /** A value of a part, as a number for drawing. */

@@ -1,12 +1,12 @@
 import { Link } from "react-router";
 import styled from "styled-components";
-import type { Job, Stage } from "../app/api";
-import { useOutbox, useOutboxState } from "../app/useOutbox";
-import { Button } from "../kit/Button";
+import type { Job, Stage } from "../server/api";
+import { SetApart } from "../pieces/SetApart";
+import { useOutboxState } from "../server/useOutbox";
 import { Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { Notice } from "../kit/Notice";
-import { stageNames, stageQuestions } from "./stages";
+import { stageNames, stageQuestions } from "../words/stages";
 
 const Head = styled.header`
   display: flex;
@@ -36,12 +36,12 @@ export function JobHead({ job, stage }: { job: Job; stage: Stage }) {
         </h1>
         <Row>
           <Link to={`/machines/${job.machine.id}?circuit=${job.circuit.id}`}>
-            {job.machine.name}, {job.circuit.name.toLowerCase()}
+            {job.machine.name}: {job.circuit.name}
           </Link>
           {job.signed ? <Mark kind="good">Signed off</Mark> : null}
         </Row>
       </Head>
-      {job.stop && (stage !== "ask" || job.ask.flags.length === 0) ? (
+      {job.stop && stage !== "ask" ? (
         <Notice tone="stop" live>
           <strong>Do not use.</strong> {job.stop}
         </Notice>
@@ -65,20 +65,12 @@ const InView = styled.div`
 
 /** What the server would not have: kept, with the reason, until the mechanic has read it. */
 function RefusedEntries({ jobId }: { jobId: string }) {
-  const outbox = useOutbox();
-  const refused = useOutboxState().refused.filter((parcel) => parcel.jobId === jobId);
-  if (refused.length === 0) return null;
+  const apart = useOutboxState().apart.filter((parcel) => parcel.jobId === jobId);
+  if (apart.length === 0) return null;
   return (
     <InView>
-      {refused.map((parcel) => (
-        <Notice key={parcel.entry.id} tone="warn" live>
-          <Row>
-            <span>
-              <strong>Not taken down:</strong> {parcel.refused}
-            </span>
-            <Button onPress={() => outbox.discard(parcel.entry.id)}>Understood</Button>
-          </Row>
-        </Notice>
+      {apart.map((parcel) => (
+        <SetApart key={parcel.entry.id} parcel={parcel} />
       ))}
     </InView>
   );

@@ -3,37 +3,26 @@ import { lazy, Suspense } from "react";
 import type { ComponentType } from "react";
 import { Navigate, useParams } from "react-router";
 import styled from "styled-components";
-import type { Job, Stage } from "../app/api";
-import { jobQuery } from "../app/queries";
-import { rooms } from "../app/rooms";
-import { Quiet } from "../kit/layout";
 import { Loaded } from "../kit/Loaded";
+import { Quiet } from "../kit/layout";
 import { useTitle } from "../kit/useTitle";
-import { AskStage } from "./ask/AskStage";
-import { BleedStage } from "./bleed/BleedStage";
-import { CloseStage } from "./close/CloseStage";
-import { FeelStage } from "./feel/FeelStage";
+import type { Job } from "../server/api";
+import { jobQuery, stageQuery } from "../server/queries";
+import { stageNames } from "../words/stages";
+import { Cautions } from "./Cautions";
 import { JobHead } from "./JobHead";
 import { Spine } from "./Spine";
-import { stageNames } from "./stages";
+import type { Shown, StageProps } from "./StageProps";
+import { stageRooms } from "./stageRooms";
 
-/** Stages fetched when they are entered; those of every job come with the page. */
-const ChooseStage = lazy(async () => ({ default: (await rooms.choose()).ChooseStage }));
+type StagePage = ComponentType<StageProps<Shown>>;
 
-const StripStage = lazy(async () => ({ default: (await rooms.strip()).StripStage }));
-const MeasureStage = lazy(async () => ({ default: (await rooms.measure()).MeasureStage }));
-const BuildStage = lazy(async () => ({ default: (await rooms.build()).BuildStage }));
-
-const STAGES: Partial<Record<Stage, ComponentType<{ job: Job }>>> = {
-  ask: AskStage,
-  choose: ChooseStage,
-  strip: StripStage,
-  measure: MeasureStage,
-  build: BuildStage,
-  bleed: BleedStage,
-  feel: FeelStage,
-  close: CloseStage,
-};
+const PAGES = Object.fromEntries(
+  Object.entries(stageRooms).map(([id, room]) => [
+    id,
+    lazy(async () => ({ default: (await room()) as unknown as StagePage })),
+  ]),
+) as Record<string, StagePage>;
 
 const Frame = styled.div`
   display: grid;
@@ -59,17 +48,36 @@ export function JobPage() {
 }
 
 function JobFrame({ job, stage }: { job: Job; stage: string | undefined }) {
-  const shown = job.stages.find((each) => each.id === stage)?.id;
-  useTitle(`${job.machine.name} · ${stageNames[shown ?? job.current]}`);
-  if (!shown) return <Navigate to={`/jobs/${job.id}/${job.current}`} replace />;
-  const Shown = STAGES[shown];
+  const shown = job.stages.find((each) => each.id === stage)?.id ?? job.current;
+  useTitle(`${job.machine.name} · ${stageNames[shown]}`);
+  if (shown !== stage) return <Navigate to={`/jobs/${job.id}/${shown}`} replace />;
   return (
     <Frame>
       <Spine job={job} />
       <Work>
         <JobHead job={job} stage={shown} />
-        <Suspense fallback={<Quiet>Fetching…</Quiet>}>{Shown ? <Shown job={job} /> : null}</Suspense>
+        <Suspense fallback={<Quiet>Fetching…</Quiet>}>
+          <StageFrame key={shown} job={job} stage={shown as Shown} />
+        </Suspense>
       </Work>
     </Frame>
+  );
+}
+
+function StageFrame({ job, stage }: { job: Job; stage: Shown }) {
+  const query = useQuery(stageQuery(job.id, stage));
+  const Page = PAGES[stage];
+  return (
+    <Loaded query={query} isPart>
+      {(answer) => {
+        const view = answer[stage];
+        return view && Page ? (
+          <>
+            <Page job={job} view={view} isOpen={!job.signed && !job.stop} />
+            <Cautions cautions={view.cautions} />
+          </>
+        ) : null;
+      }}
+    </Loaded>
   );
 }

@@ -43,12 +43,12 @@ export function KeyHelp({ keys }: Props) {
   return (
     <div>
       <Button hotkey="?" onPress={() => setOpen(true)}>
-        Keys of this stage
+        Keyboard shortcuts
       </Button>
       <Veil isOpen={isOpen} onOpenChange={setOpen} isDismissable>
         <Modal>
           <Sheet>
-            <Heading slot="title">Keys of this stage</Heading>
+            <Heading slot="title">Keyboard shortcuts</Heading>
             <dl>
               {[...keys, ["?", "This list"] as const].map(([key, does]) => (
                 <Fragment key={key}>

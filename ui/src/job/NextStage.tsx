@@ -1,6 +1,6 @@
 import { Link } from "react-router";
-import type { Job, Stage } from "../app/api";
-import { stageNames } from "./stages";
+import type { Job, Stage } from "../server/api";
+import { stageNames } from "../words/stages";
 
 /** The way on, once a stage is finished. */
 export function NextStage({ job, stage }: { job: Job; stage: Stage }) {

@@ -1,8 +1,8 @@
 import { useMutation } from "@tanstack/react-query";
 import { useId, useState } from "react";
 import styled from "styled-components";
-import { Refused } from "../app/api";
-import type { Job, Problem, Stage, StoredPhoto } from "../app/api";
+import type { Job, Stage, StoredPhoto } from "../server/api";
+import { answer, client } from "../server/client";
 import { EntryField } from "../kit/EntryField";
 import { Panel, Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
@@ -110,13 +110,14 @@ function AddPhoto({ job, stage }: { job: Job; stage: Stage }) {
   );
 }
 
-async function send(jobId: string, file: File): Promise<StoredPhoto> {
-  const response = await fetch(`/api/jobs/${jobId}/photos?photo=${crypto.randomUUID()}`, {
-    method: "POST",
-    headers: { "content-type": file.type },
-    body: file,
-  });
-  const answer: unknown = await response.json();
-  if (!response.ok) throw new Refused(answer as Problem);
-  return answer as StoredPhoto;
+/** The picture itself is the body. */
+function send(jobId: string, file: File): Promise<StoredPhoto> {
+  return answer(
+    client.POST("/jobs/{id}/photos", {
+      params: { path: { id: jobId }, query: { photo: crypto.randomUUID() } },
+      headers: { "content-type": file.type },
+      body: "",
+      bodySerializer: () => file,
+    }),
+  );
 }

@@ -1,8 +1,8 @@
 import { NavLink } from "react-router";
 import styled, { useTheme } from "styled-components";
-import type { Job } from "../app/api";
+import type { Job } from "../server/api";
 import { SpineCap, SpineFitting, SpineNipple } from "../drawings/SpineParts";
-import { stageNames } from "./stages";
+import { stageNames } from "../words/stages";
 
 const Line = styled.nav`
   padding: 1rem 0 1rem 1rem;

@@ -1,5 +1,5 @@
-import type { Job, NewEntry, Stage } from "../app/api";
-import { useOutbox } from "../app/useOutbox";
+import type { Job, NewEntry, Stage } from "../server/api";
+import { useOutbox } from "../server/useOutbox";
 
 type Data = NewEntry["data"];
 

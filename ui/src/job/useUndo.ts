@@ -1,4 +1,4 @@
-import type { Job, Stage } from "../app/api";
+import type { Job, Stage } from "../server/api";
 import { useEntries } from "./useEntries";
 
 interface Recent {

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { call } from "../app/api";
-import type { Machine } from "../app/api";
-import { knowledgeQuery, machineQuery } from "../app/queries";
+import { answer, client } from "../server/client";
+import type { Machine } from "../server/api";
+import { knowledgeQuery, machineQuery } from "../server/queries";
 import { Button } from "../kit/Button";
 import { Panel, Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
@@ -12,7 +12,12 @@ export function AddCircuit({ machine, onAdded }: { machine: Machine; onAdded: (c
   const queryClient = useQueryClient();
   const add = useMutation({
     mutationFn: (template: string) =>
-      call<Machine>("POST", `/machines/${machine.id}/circuits`, { id: crypto.randomUUID(), template }),
+      answer(
+        client.POST("/machines/{id}/circuits", {
+          params: { path: { id: machine.id } },
+          body: { id: crypto.randomUUID(), template },
+        }),
+      ),
     onSuccess: (changed) => {
       queryClient.setQueryData(machineQuery(machine.id).queryKey, changed);
       void queryClient.invalidateQueries({ queryKey: ["machines"] });

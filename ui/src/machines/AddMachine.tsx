@@ -1,8 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { call } from "../app/api";
-import type { Knowledge, Machine } from "../app/api";
+import { answer, client } from "../server/client";
+import type { Knowledge, MachineKind } from "../server/api";
 import { Button } from "../kit/Button";
 import { Choice } from "../kit/Choice";
 import { EntryField } from "../kit/EntryField";
@@ -11,12 +11,16 @@ import { Notice } from "../kit/Notice";
 
 export function AddMachine({ kinds }: { kinds: Knowledge["machine_kinds"] }) {
   const [name, setName] = useState("");
-  const [kind, setKind] = useState<string>();
+  const [kind, setKind] = useState<MachineKind>();
   const navigate = useNavigate();
   const queryClient = useQueryClient();
   const add = useMutation({
     mutationFn: () =>
-      call<Machine>("POST", "/machines", { id: crypto.randomUUID(), name: name.trim(), kind }),
+      answer(
+        client.POST("/machines", {
+          body: { id: crypto.randomUUID(), name: name.trim(), kind: kind ?? "road" },
+        }),
+      ),
     onSuccess: (machine) => {
       void queryClient.invalidateQueries({ queryKey: ["machines"] });
       void navigate(`/machines/${machine.id}`);
@@ -31,7 +35,7 @@ export function AddMachine({ kinds }: { kinds: Knowledge["machine_kinds"] }) {
         label="Kind"
         options={kinds.map(({ id, label }) => ({ id, label }))}
         value={kind}
-        onChange={setKind}
+        onChange={(id) => setKind(id as MachineKind)}
       />
       <div>
         <Button

@@ -1,5 +1,5 @@
-import { useUnits } from "../app/useUnits";
-import type { CircuitFigures as Figures } from "../app/api";
+import { useUnits } from "../server/useUnits";
+import type { CircuitFigures as Figures } from "../server/api";
 import { LeverCurve } from "../drawings/LeverCurve";
 import { figure } from "../kit/format";
 import { Quiet, Table } from "../kit/layout";
@@ -8,13 +8,13 @@ export function CircuitFigures({ figures }: { figures: Figures }) {
   const units = useUnits();
   return (
     <>
-      <Table aria-label="Lever under load">
+      <Table aria-label={`${figures.control.label} under load`}>
         <thead>
           <tr>
-            <th scope="col">Pull</th>
+            <th scope="col">Force</th>
             <th scope="col">Pressure</th>
             <th scope="col">Stroke</th>
-            <th scope="col">Lever travel</th>
+            <th scope="col">{figures.control.label} travel</th>
           </tr>
         </thead>
         <tbody>
@@ -29,9 +29,10 @@ export function CircuitFigures({ figures }: { figures: Figures }) {
         </tbody>
       </Table>
       <Quiet>
-        Lever ratio {figure(figures.lever_ratio, 2)}, volume ratio {figure(figures.volume_ratio, 1)}, force
-        ratio {figure(figures.force_ratio, 1)}, {units.say("volume", figures.stroke_ml, 2)} a stroke.{" "}
-        {figure(figures.reference.force_n, 0)} N is the {figures.reference.why}.
+        {figures.control.label} ratio {figure(figures.lever_ratio, 2)}, volume ratio{" "}
+        {figure(figures.volume_ratio, 1)}, force ratio {figure(figures.force_ratio, 1)},{" "}
+        {units.say("volume", figures.stroke_ml, 2)} a stroke. {figure(figures.reference.force_n, 0)} N is the{" "}
+        {figures.reference.why}.
       </Quiet>
       {figures.lift ? (
         <Quiet>
@@ -40,7 +41,11 @@ export function CircuitFigures({ figures }: { figures: Figures }) {
           {units.say("length", figures.lift.margin_mm, 2)}.
         </Quiet>
       ) : (
-        <LeverCurve expected={figures.curve} referenceN={figures.reference.force_n} />
+        <LeverCurve
+          expected={figures.curve}
+          referenceN={figures.reference.force_n}
+          control={figures.control}
+        />
       )}
     </>
   );

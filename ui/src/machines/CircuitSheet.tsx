@@ -1,8 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { Link } from "react-router";
-import { call } from "../app/api";
-import type { Circuit } from "../app/api";
+import { answer, client } from "../server/client";
+import type { Circuit } from "../server/api";
 import { CircuitDrawing } from "../drawings/CircuitDrawing";
 import { Button } from "../kit/Button";
 import { download, svgText } from "../kit/download";
@@ -20,12 +20,19 @@ interface Props {
 
 /** A circuit drawn from its values; the values of the part that was picked; what follows from them. */
 export function CircuitSheet({ machineId, circuit }: Props) {
-  const [picked, setPicked] = useState("master");
+  const [picked, setPicked] = useState(
+    () => circuit.figures.parts.find((each) => each.part === "master")?.id,
+  );
   const drawing = useRef<SVGSVGElement>(null);
   const queryClient = useQueryClient();
   const rename = useMutation({
     mutationFn: (name: string) =>
-      call<Circuit>("PUT", `/circuits/${circuit.id}`, { name, sheet: circuit.sheet }),
+      answer(
+        client.PUT("/circuits/{id}", {
+          params: { path: { id: circuit.id } },
+          body: { name, sheet: circuit.sheet },
+        }),
+      ),
     onSuccess: () => queryClient.invalidateQueries({ queryKey: ["machine", machineId] }),
   });
   const { figures } = circuit;

@@ -1,9 +1,9 @@
-import type { CircuitFigures } from "../app/api";
-import { useUnits } from "../app/useUnits";
+import type { CircuitFigures } from "../server/api";
+import { useUnits } from "../server/useUnits";
 import { figure } from "../kit/format";
 import { Quiet } from "../kit/layout";
 import { Notice } from "../kit/Notice";
-import { partName } from "./partNames";
+import { partName } from "../words/partNames";
 
 const LOOKS: Record<CircuitFigures["fluid_look"], string> = {
   fresh: "fresh",
@@ -44,7 +44,7 @@ export function CircuitWarnings({ figures }: { figures: CircuitFigures }) {
         {figures.junctions
           .map(
             (junction) =>
-              ` ${junction.kind} of ${junction.hoses} hoses at ${named(junction.at).toLowerCase()}, ${junction.washers} washers.`,
+              ` ${junction.kind} of ${junction.hoses} hoses at ${named(junction.at)}, ${junction.washers} washers.`,
           )
           .join("")}
       </Quiet>

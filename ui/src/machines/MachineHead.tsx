@@ -1,22 +1,16 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { call, Refused, worded } from "../app/api";
-import type { Machine } from "../app/api";
-import { knowledgeQuery, machineQuery } from "../app/queries";
+import { answer, client } from "../server/client";
+import { Refused, worded } from "../server/faults";
+import type { Machine, MachineChanges, MachineKind } from "../server/api";
+import { knowledgeQuery, machineQuery } from "../server/queries";
 import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
 import { Panel, Quiet, Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { Notice } from "../kit/Notice";
 import { Picker } from "../kit/Picker";
-
-interface Changes {
-  name?: string;
-  kind?: string;
-  note?: string;
-  retired?: boolean;
-}
 
 /** What a machine is called; editing, copying and retiring it. */
 export function MachineHead({ machine }: { machine: Machine }) {
@@ -43,15 +37,18 @@ function MachineEditor({ machine }: { machine: Machine }) {
     void queryClient.invalidateQueries({ queryKey: ["machines"] });
   };
   const change = useMutation({
-    mutationFn: (changes: Changes) => call<Machine>("PATCH", `/machines/${machine.id}`, changes),
+    mutationFn: (changes: MachineChanges) =>
+      answer(client.PATCH("/machines/{id}", { params: { path: { id: machine.id } }, body: changes })),
     onSuccess: keep,
   });
   const copy = useMutation({
     mutationFn: () =>
-      call<Machine>("POST", `/machines/${machine.id}/copies`, {
-        id: crypto.randomUUID(),
-        name: `${machine.name}, copy`,
-      }),
+      answer(
+        client.POST("/machines/{id}/copies", {
+          params: { path: { id: machine.id } },
+          body: { id: crypto.randomUUID(), name: `${machine.name}, copy` },
+        }),
+      ),
     onSuccess: (copied) => {
       keep(copied);
       void navigate(`/machines/${copied.id}`);
@@ -74,7 +71,7 @@ function MachineEditor({ machine }: { machine: Machine }) {
         label="Kind"
         options={kinds.map(({ id, label }) => ({ id, label }))}
         value={machine.kind}
-        onChange={(kind) => change.mutate({ kind })}
+        onChange={(kind) => change.mutate({ kind: kind as MachineKind })}
       />
       <EntryField
         key={`note-${machine.note}`}

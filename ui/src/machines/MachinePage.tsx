@@ -1,8 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams, useSearchParams } from "react-router";
-import type { Machine } from "../app/api";
-import { machineQuery } from "../app/queries";
-import { JobRow } from "../bench/JobRow";
+import type { Machine } from "../server/api";
+import { machineQuery } from "../server/queries";
 import { Choice } from "../kit/Choice";
 import { whenSaid } from "../kit/format";
 import { Loaded } from "../kit/Loaded";
@@ -11,6 +10,7 @@ import { useTitle } from "../kit/useTitle";
 import { AddCircuit } from "./AddCircuit";
 import { CircuitSheet } from "./CircuitSheet";
 import { MachineHead } from "./MachineHead";
+import { MachineJobs } from "./MachineJobs";
 
 export function MachinePage() {
   const { id = "" } = useParams();
@@ -23,7 +23,6 @@ function MachineRecord({ machine }: { machine: Machine }) {
   useTitle(machine.name);
   const show = (circuitId: string) => setSearch({ circuit: circuitId }, { replace: true });
   const circuit = machine.circuits.find((each) => each.id === search.get("circuit")) ?? machine.circuits[0];
-  const jobs = machine.jobs.filter((job) => job.circuit.id === circuit?.id);
   const comparisons = machine.comparisons.filter((each) => each.circuit_id === circuit?.id);
   return (
     <Page>
@@ -50,16 +49,7 @@ function MachineRecord({ machine }: { machine: Machine }) {
           </ul>
         </Panel>
       ) : null}
-      {jobs.length > 0 ? (
-        <Panel>
-          <h2>Jobs on this circuit</h2>
-          <ul>
-            {jobs.map((job) => (
-              <JobRow key={job.id} job={job} />
-            ))}
-          </ul>
-        </Panel>
-      ) : null}
+      <MachineJobs machine={machine} circuitId={circuit?.id} />
       <AddCircuit machine={machine} onAdded={show} />
     </Page>
   );

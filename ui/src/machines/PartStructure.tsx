@@ -1,8 +1,11 @@
-import type { PartView, Sheet } from "../app/api";
+import type { PartView, Sheet } from "../server/api";
 import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
 import { Row } from "../kit/layout";
 import { addBranch, removeEnd, rename } from "./structure";
+
+/** What feeds the first lines of a circuit, whatever the master is called. */
+const ROOT = "master";
 
 interface Props {
   sheet: Sheet;
@@ -13,7 +16,7 @@ interface Props {
 /** Changes to the tree at one part: its name, a further caliper, taking one away. */
 export function PartStructure({ sheet, part, onReplace }: Props) {
   const isEnd = part.part === "caliper" || part.part === "slave";
-  const isBrake = sheet.kind !== "clutch_hand";
+  const isBrake = sheet.parts.some((each) => each.part === "caliper");
   const calipers = sheet.parts.filter((each) => each.part === "caliper").length;
   return (
     <>
@@ -27,7 +30,7 @@ export function PartStructure({ sheet, part, onReplace }: Props) {
       ) : null}
       <Row $gap={1}>
         {isBrake && part.part === "master" ? (
-          <Button onPress={() => onReplace(addBranch(sheet, "master"))}>Add a hose and caliper here</Button>
+          <Button onPress={() => onReplace(addBranch(sheet, ROOT))}>Add a hose and caliper here</Button>
         ) : null}
         {isBrake && part.part === "line" ? (
           <Button onPress={() => onReplace(addBranch(sheet, part.id))}>

@@ -1,12 +1,13 @@
 import styled from "styled-components";
-import { useUnits } from "../app/useUnits";
-import type { CircuitChange, PartValue } from "../app/api";
+import { useUnits } from "../server/useUnits";
+import type { CircuitChange, PartValue } from "../server/api";
 import { EntryField } from "../kit/EntryField";
+import { Mark } from "../kit/Mark";
 import { size } from "../kit/format";
 import { asDimension, typedList } from "../kit/units";
 import type { Dimension, Units } from "../kit/units";
 import { Picker } from "../kit/Picker";
-import { choiceName, SOURCES } from "./partNames";
+import { choiceName, SOURCES } from "../words/partNames";
 
 interface Props {
   value: PartValue;
@@ -55,12 +56,17 @@ export function PartValueRow({ value, error, onChange }: Props) {
         />
       )}
       <Picker
-        label={`Source of ${value.label.toLowerCase()}`}
+        label={`Source: ${value.label}`}
         isLabelHidden
         options={sources}
         value={value.source}
         onChange={changeSource}
       />
+      {value.beyond ? (
+        <small>
+          <Mark kind="warn">{`outside today's limits: ${value.beyond}`}</Mark>
+        </small>
+      ) : null}
       {value.note ? <small>{value.note}</small> : null}
     </Line>
   );

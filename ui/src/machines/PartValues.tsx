@@ -1,13 +1,14 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import styled from "styled-components";
-import { call, Refused, worded } from "../app/api";
-import type { Circuit, CircuitChange, PartView, Sheet } from "../app/api";
+import { answer, client } from "../server/client";
+import { Refused, worded } from "../server/faults";
+import type { Circuit, CircuitChange, PartView, Sheet } from "../server/api";
 import { Panel, Quiet } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { Picker } from "../kit/Picker";
 import { PartStructure } from "./PartStructure";
 import { PartValueRow } from "./PartValueRow";
-import { partName } from "./partNames";
+import { partName } from "../words/partNames";
 import { WhichSize } from "./WhichSize";
 
 interface Props {
@@ -28,12 +29,22 @@ export function PartValues({ machineId, circuit, part, onPick }: Props) {
   const onSuccess = () => queryClient.invalidateQueries({ queryKey: ["machine", machineId] });
   const change = useMutation({
     mutationFn: (changed: CircuitChange) =>
-      call<Circuit>("PATCH", `/circuits/${circuit.id}`, { changes: [changed] }),
+      answer(
+        client.PATCH("/circuits/{id}", {
+          params: { path: { id: circuit.id } },
+          body: { changes: [changed] },
+        }),
+      ),
     onSuccess,
   });
   const replace = useMutation({
     mutationFn: (sheet: Sheet) =>
-      call<Circuit>("PUT", `/circuits/${circuit.id}`, { name: circuit.name, sheet }),
+      answer(
+        client.PUT("/circuits/{id}", {
+          params: { path: { id: circuit.id } },
+          body: { name: circuit.name, sheet },
+        }),
+      ),
     onSuccess,
   });
   const refused = change.error instanceof Refused ? change.error.problem.errors[0] : undefined;

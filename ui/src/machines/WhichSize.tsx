@@ -1,4 +1,4 @@
-import type { CircuitFigures } from "../app/api";
+import type { CircuitFigures } from "../server/api";
 import { Button } from "../kit/Button";
 import { size } from "../kit/format";
 import { Row } from "../kit/layout";

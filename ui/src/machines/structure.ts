@@ -1,4 +1,4 @@
-import type { Sheet } from "../app/api";
+import type { Sheet } from "../server/api";
 
 type Part = Sheet["parts"][number];
 

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import styled from "styled-components";
-import { Refused, worded } from "../app/api";
-import type { Knowledge } from "../app/api";
+import { Refused, worded } from "../server/faults";
+import type { Knowledge } from "../server/api";
 import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
 import { Panel } from "../kit/layout";

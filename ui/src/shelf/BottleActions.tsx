@@ -1,6 +1,6 @@
 import { useState } from "react";
-import type { ShelfItem } from "../app/api";
-import { useUnits } from "../app/useUnits";
+import type { ShelfItem } from "../server/api";
+import { useUnits } from "../server/useUnits";
 import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
 import { Row } from "../kit/layout";

@@ -1,6 +1,6 @@
 import styled from "styled-components";
-import type { Knowledge, ShelfItem } from "../app/api";
-import { useUnits } from "../app/useUnits";
+import type { Knowledge, ShelfItem } from "../server/api";
+import { useUnits } from "../server/useUnits";
 import { BottleDrawing } from "../drawings/BottleDrawing";
 import { Panel, Quiet } from "../kit/layout";
 import { Mark } from "../kit/Mark";

@@ -1,4 +1,4 @@
-import type { ShelfItem } from "../app/api";
+import type { ShelfItem } from "../server/api";
 import { Button } from "../kit/Button";
 import { ReasonButton } from "../kit/ReasonButton";
 

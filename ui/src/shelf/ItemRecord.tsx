@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
-import type { ShelfItem } from "../app/api";
-import { movesQuery } from "../app/queries";
+import type { ShelfItem } from "../server/api";
+import { movesQuery } from "../server/queries";
 import { EntryField } from "../kit/EntryField";
 import { whenSaid } from "../kit/format";
 import { moneyTyped } from "../kit/money";

@@ -1,6 +1,6 @@
 import { ToggleButton } from "react-aria-components";
 import styled from "styled-components";
-import type { Knowledge } from "../app/api";
+import type { Knowledge } from "../server/api";
 import { Picker } from "../kit/Picker";
 
 export type Contents = Record<string, { material?: string }>;

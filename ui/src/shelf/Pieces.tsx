@@ -1,9 +1,9 @@
 import { useState } from "react";
 import styled from "styled-components";
 import { useQuery } from "@tanstack/react-query";
-import type { Knowledge, ShelfItem } from "../app/api";
-import { shopQuery } from "../app/queries";
-import { useUnits } from "../app/useUnits";
+import type { Knowledge, ShelfItem } from "../server/api";
+import { shopQuery } from "../server/queries";
+import { useUnits } from "../server/useUnits";
 import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
 import { money } from "../kit/money";

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import type { ShelfItem } from "../app/api";
+import type { ShelfItem } from "../server/api";
 import { Quiet } from "../kit/layout";
 
 /** Which jobs have been promised how much of a thing. */

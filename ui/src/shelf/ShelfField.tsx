@@ -1,5 +1,5 @@
-import type { Knowledge } from "../app/api";
-import { useUnits } from "../app/useUnits";
+import type { Knowledge } from "../server/api";
+import { useUnits } from "../server/useUnits";
 import { EntryField } from "../kit/EntryField";
 import { Picker } from "../kit/Picker";
 import { asDimension } from "../kit/units";

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { knowledgeQuery, shelfQuery } from "../app/queries";
+import { knowledgeQuery, shelfQuery } from "../server/queries";
 import { Button } from "../kit/Button";
 import { Choice } from "../kit/Choice";
 import { Loaded } from "../kit/Loaded";
@@ -28,7 +28,7 @@ export function ShelfPage() {
           <Row>
             <h1>Shelf</h1>
             <Button tone={adds ? "plain" : "act"} onPress={() => setAdds(!adds)}>
-              {adds ? "Close" : `Add: ${shown?.label.toLowerCase() ?? ""}`}
+              {adds ? "Close" : `Add: ${shown?.label ?? ""}`}
             </Button>
           </Row>
           <Choice
@@ -45,7 +45,7 @@ export function ShelfPage() {
             <AddToShelf key={kind} kind={kind} knowledge={knowledge} onAdded={() => setAdds(false)} />
           ) : null}
           {items.every((item) => item.kind !== kind) ? (
-            <Quiet>{`No ${shown?.plural.toLowerCase() ?? "things"} on the shelf yet.`}</Quiet>
+            <Quiet>{`${shown?.plural ?? "Things"}: none on the shelf yet. Add the first with the button above.`}</Quiet>
           ) : kind === "bottle" ? (
             <Bottles items={items.filter((item) => item.kind === kind)} knowledge={knowledge} />
           ) : (

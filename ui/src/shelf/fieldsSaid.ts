@@ -1,4 +1,4 @@
-import type { Knowledge, ShelfItem } from "../app/api";
+import type { Knowledge, ShelfItem } from "../server/api";
 import { asDimension } from "../kit/units";
 import type { Units } from "../kit/units";
 
@@ -35,7 +35,7 @@ function labelOf(rows: { id: string; label: string }[], id: unknown): string {
 export function contentsSaid(contents: Contents, knowledge: Knowledge): string {
   return Object.entries(contents)
     .map(([id, line]) => {
-      const label = labelOf(knowledge.kit_items, id).toLowerCase();
+      const label = labelOf(knowledge.kit_items, id);
       return `${line.count > 1 ? `${line.count} ` : ""}${label}${line.material ? ` (${line.material})` : ""}`;
     })
     .join(", ");

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
-import type { Shop, ShopSettings } from "../app/api";
-import { knowledgeQuery } from "../app/queries";
+import type { Shop, ShopSettings } from "../server/api";
+import { knowledgeQuery } from "../server/queries";
 import { EntryField } from "../kit/EntryField";
 import { moneyTyped } from "../kit/money";
 

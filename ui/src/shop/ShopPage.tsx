@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { call, Refused, worded } from "../app/api";
-import type { Shop, ShopSettings } from "../app/api";
-import { shopQuery } from "../app/queries";
+import { answer, client } from "../server/client";
+import { Refused, worded } from "../server/faults";
+import type { Shop, ShopSettings } from "../server/api";
+import { shopQuery } from "../server/queries";
 import { Choice } from "../kit/Choice";
 import { EntryField } from "../kit/EntryField";
 import { size } from "../kit/format";
@@ -34,19 +35,23 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
   const queryClient = useQueryClient();
   const change = useMutation({
     mutationFn: (changed: ShopSettings) =>
-      call<Shop>("PUT", "/shop", {
-        name: shop.name,
-        units: shop.units,
-        school: shop.school,
-        band: shop.band,
-        limits: shop.limits,
-        fluid_months: shop.fluid_months,
-        lubricant: shop.lubricant,
-        currency: shop.currency,
-        hourly_rate_minor: shop.hourly_rate_minor,
-        prices: shop.prices,
-        ...changed,
-      }),
+      answer(
+        client.PUT("/shop", {
+          body: {
+            name: shop.name,
+            units: shop.units,
+            school: shop.school,
+            band: shop.band,
+            limits: shop.limits,
+            fluid_months: shop.fluid_months,
+            lubricant: shop.lubricant,
+            currency: shop.currency,
+            hourly_rate_minor: shop.hourly_rate_minor,
+            prices: shop.prices,
+            ...changed,
+          },
+        }),
+      ),
     onSuccess: (set) => queryClient.setQueryData(shopQuery.queryKey, set),
   });
   const refused = change.error instanceof Refused ? change.error.problem.errors[0] : undefined;
@@ -69,7 +74,7 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
             error={errorAt("name")}
             onFinish={(name) => change.mutate({ name })}
           />
-          <h2>Units on show</h2>
+          <h2>Display units</h2>
           {Object.entries(shop.offered).map(([dimension, units]) => (
             <Choice
               key={dimension}
@@ -83,9 +88,9 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
           <Prices shop={shop} errorAt={errorAt} onChange={(changed) => change.mutate(changed)} />
         </Panel>
         <Panel>
-          <h2>How cylinders are ranked</h2>
+          <h2>Cylinders</h2>
           <Choice
-            label="School"
+            label="Rank cylinders by"
             options={[
               { id: "effort_travel", label: "Effort and travel" },
               { id: "ratio_band", label: "Ratio band" },

@@ -1,12 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
-import type { Candidate, Explanation, Sheet } from "../app/api";
-import { explanationQuery } from "../app/queries";
-import { useUnits } from "../app/useUnits";
+import type { Candidate, Explanation, Sheet } from "../server/api";
+import { explanationQuery } from "../server/queries";
+import { useUnits } from "../server/useUnits";
 import { figure } from "../kit/format";
 import { asDimension } from "../kit/units";
 import type { Units } from "../kit/units";
-import { SOURCES } from "../machines/partNames";
+import { SOURCES } from "../words/partNames";
 
 const List = styled.div`
   display: grid;

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import type { RefObject } from "react";
-import { call } from "../app/api";
+import { answer, client } from "../server/client";
 import { Button } from "../kit/Button";
 import { download, svgText } from "../kit/download";
 import { EntryField } from "../kit/EntryField";
@@ -23,13 +23,17 @@ export function Exports({ sizing, plot, circuitId, jobId }: Props) {
   const [name, setName] = useState("");
   const save = useMutation({
     mutationFn: () =>
-      call("POST", "/comparisons", {
-        id: crypto.randomUUID(),
-        circuit_id: circuitId,
-        ...(jobId ? { job_id: jobId } : {}),
-        name: name.trim(),
-        body: sizing.request,
-      }),
+      answer(
+        client.POST("/comparisons", {
+          body: {
+            id: crypto.randomUUID(),
+            circuit_id: circuitId,
+            ...(jobId ? { job_id: jobId } : {}),
+            name: name.trim(),
+            body: sizing.request,
+          },
+        }),
+      ),
     onSuccess: () => queryClient.invalidateQueries({ queryKey: ["machine"] }),
   });
   const csv = useMutation({ mutationFn: () => fetchCsv(sizing.request) });
@@ -56,12 +60,7 @@ export function Exports({ sizing, plot, circuitId, jobId }: Props) {
   );
 }
 
-async function fetchCsv(request: SizingState["request"]): Promise<void> {
-  const response = await fetch("/api/compute/sizings", {
-    method: "POST",
-    headers: { "content-type": "application/json", accept: "text/csv" },
-    body: JSON.stringify(request),
-  });
-  if (!response.ok) throw new Error("The server could not write the CSV.");
-  download("sizing.csv", "text/csv", await response.text());
+async function fetchCsv(body: SizingState["request"]): Promise<void> {
+  const sent = client.POST("/compute/sizings", { body, headers: { accept: "text/csv" }, parseAs: "text" });
+  download("sizing.csv", "text/csv", await answer(sent));
 }

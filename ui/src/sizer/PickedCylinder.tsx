@@ -1,13 +1,13 @@
 import { useState } from "react";
 import styled from "styled-components";
-import type { Candidate, Sheet, SizingRow } from "../app/api";
-import { useUnits } from "../app/useUnits";
+import type { Candidate, Sheet, SizingRow } from "../server/api";
+import { useUnits } from "../server/useUnits";
 import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
 import { change, figure } from "../kit/format";
 import { Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
-import { rowName } from "./candidates";
+import { rowName } from "../words/cylinderNames";
 import { Explain } from "./Explain";
 
 interface Props {

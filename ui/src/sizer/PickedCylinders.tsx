@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
-import type { Sizing } from "../app/api";
-import { curvesQuery } from "../app/queries";
+import type { Sizing } from "../server/api";
+import { curvesQuery } from "../server/queries";
 import { CurveOverlay } from "../drawings/CurveOverlay";
 import { size } from "../kit/format";
 import { Quiet } from "../kit/layout";
 import { Mark } from "../kit/Mark";
-import { candidateOf, rowName } from "./candidates";
+import { rowName } from "../words/cylinderNames";
+import { candidateOf } from "./candidates";
 import { PickedCylinder } from "./PickedCylinder";
 import type { SizingState } from "./useSizing";
 

@@ -1,7 +1,7 @@
 import { useRef } from "react";
 import styled from "styled-components";
-import type { SizingRequest } from "../app/api";
-import { useUnits } from "../app/useUnits";
+import type { SizingRequest } from "../server/api";
+import { useUnits } from "../server/useUnits";
 import { SizingPlot } from "../drawings/SizingPlot";
 import { Choice } from "../kit/Choice";
 import { Button } from "../kit/Button";

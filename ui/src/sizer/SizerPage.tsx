@@ -1,64 +1,73 @@
-import { useQuery } from "@tanstack/react-query";
+import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import styled from "styled-components";
-import { circuitQuery, comparisonQuery, machinesQuery } from "../app/queries";
-import { Page, Panel, Quiet } from "../kit/layout";
+import { Button } from "../kit/Button";
+import { Page, Panel, Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
-import { Picker } from "../kit/Picker";
 import { useTitle } from "../kit/useTitle";
+import { MachineSearch } from "../pieces/MachineSearch";
+import { pagesOf } from "../server/pagesOf";
+import { circuitQuery, comparisonQuery, machineQuery, machinesQuery } from "../server/queries";
 import { Sizer } from "./Sizer";
 
-const Head = styled.header`
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(100%, 22rem), 1fr));
-  gap: 1rem;
-  align-items: end;
-`;
+const SHOWN = 6;
 
 /** The sizing without a job: on any circuit, or a comparison that was saved. */
 export function SizerPage() {
   useTitle("Sizer");
   const [search, setSearch] = useSearchParams();
-  const machines = useQuery(machinesQuery);
+  const [picks, setPicks] = useState(false);
+  const first = useInfiniteQuery(machinesQuery({ limit: 1 }));
   const comparison = useQuery(comparisonQuery(search.get("comparison") ?? ""));
-  const circuits =
-    machines.data?.items.flatMap((machine) =>
-      machine.circuits.map((circuit) => ({
-        id: circuit.id,
-        label: `${machine.name}, ${circuit.name.toLowerCase()}`,
-      })),
-    ) ?? [];
-  const circuitId = comparison.data?.circuit_id ?? search.get("circuit") ?? circuits[0]?.id ?? "";
+  const firstCircuit = pagesOf(first).items[0]?.circuits[0]?.id;
+  const circuitId = comparison.data?.circuit_id ?? search.get("circuit") ?? firstCircuit ?? "";
   const circuit = useQuery(circuitQuery(circuitId));
-  const fault = machines.error ?? circuit.error ?? comparison.error;
+  const fault = first.error ?? circuit.error ?? comparison.error;
   const start = comparison.data?.body ?? (circuit.data ? { sheet: circuit.data.sheet } : undefined);
+  const pick = (id: string) => {
+    setPicks(false);
+    setSearch({ circuit: id }, { replace: true });
+  };
   return (
     <Page>
-      <Head>
-        <div>
-          <h1>Sizer</h1>
-          <Quiet>Which cylinder, and what will it feel like?</Quiet>
-        </div>
-        {circuits.length > 0 ? (
-          <Picker
-            label="Circuit"
-            isLabelHidden
-            options={circuits}
-            value={circuitId}
-            onChange={(id) => setSearch({ circuit: id }, { replace: true })}
-          />
-        ) : null}
-      </Head>
+      <Row>
+        <h1>Sizer</h1>
+        {circuit.data ? <CircuitName machineId={circuit.data.machine_id} name={circuit.data.name} /> : null}
+        <Button onPress={() => setPicks(!picks)}>{picks ? "Keep this circuit" : "Another circuit"}</Button>
+      </Row>
       {fault ? <Notice tone="stop">{fault.message}</Notice> : null}
-      {machines.data && circuits.length === 0 ? (
+      {picks || (first.data && !circuitId) ? (
         <Panel>
-          <p>
-            No circuits yet. <Link to="/machines">Add a machine</Link> first.
-          </p>
+          <MachineSearch
+            label="Find a machine"
+            limit={SHOWN}
+            empty={
+              <p>
+                The Sizer compares cylinders on a circuit, and there is none yet.{" "}
+                <Link to="/machines">Add a machine</Link> first.
+              </p>
+            }
+          >
+            {(machine) => (
+              <Row $gap={1}>
+                <strong>{machine.name}</strong>
+                {machine.circuits.map(({ id, name }) => (
+                  <Button key={id} aria-label={`${machine.name}, ${name}`} onPress={() => pick(id)}>
+                    {name}
+                  </Button>
+                ))}
+              </Row>
+            )}
+          </MachineSearch>
         </Panel>
       ) : null}
       {comparison.data ? <Quiet>Saved comparison: {comparison.data.name}</Quiet> : null}
       {start ? <Sizer key={search.toString() + circuitId} start={start} circuitId={circuitId} /> : null}
     </Page>
   );
+}
+
+function CircuitName({ machineId, name }: { machineId: string; name: string }) {
+  const machine = useQuery(machineQuery(machineId)).data;
+  return <Quiet>{machine ? `${machine.name}: ${name}` : name}</Quiet>;
 }

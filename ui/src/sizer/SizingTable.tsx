@@ -1,12 +1,12 @@
 import { useState } from "react";
 import styled from "styled-components";
-import type { Candidate, SizingRow } from "../app/api";
-import { useUnits } from "../app/useUnits";
+import type { Candidate, SizingRow } from "../server/api";
+import { useUnits } from "../server/useUnits";
 import { Button } from "../kit/Button";
 import { change, figure } from "../kit/format";
 import { Row, Table } from "../kit/layout";
 import { Mark, Sign } from "../kit/Mark";
-import { rowName } from "./candidates";
+import { rowName } from "../words/cylinderNames";
 
 interface Props {
   rows: SizingRow[];

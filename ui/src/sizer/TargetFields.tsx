@@ -1,6 +1,6 @@
 import styled from "styled-components";
-import { worded } from "../app/api";
-import { useUnits } from "../app/useUnits";
+import { worded } from "../server/faults";
+import { useUnits } from "../server/useUnits";
 import { EntryField } from "../kit/EntryField";
 import { size } from "../kit/format";
 import { withValue } from "./candidates";

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import styled from "styled-components";
-import type { Candidate } from "../app/api";
+import type { Candidate } from "../server/api";
 import { EntryField } from "../kit/EntryField";
 import { Picker } from "../kit/Picker";
 import { changeAll, sizeTyped } from "./candidates";
@@ -19,7 +19,7 @@ const HOSES = ["rubber", "braided", "nylon", "braided_bicycle", "steel"];
 export function WhatIf({ sizing }: { sizing: SizingState }) {
   const [fault, setFault] = useState<string>();
   const { sheet } = sizing.request;
-  const isClutch = sheet.kind === "clutch_hand";
+  const isClutch = sheet.parts.some((part) => part.part === "slave");
   const key = (stem: string) => `${stem}.${sizing.own.length + 1}`;
   const addSize = (text: string) => {
     const size = sizeTyped(text);

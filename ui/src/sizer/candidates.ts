@@ -1,5 +1,4 @@
-import type { Candidate, PartView, Sheet, SizingRow } from "../app/api";
-import { size } from "../kit/format";
+import type { Candidate, PartView, Sheet, SizingRow } from "../server/api";
 
 const BY = /\s*[x×*]\s*/i;
 
@@ -18,11 +17,6 @@ export function candidateOf(row: SizingRow, own: Candidate[]): Candidate {
       push_offset: row.push_offset_mm,
     }
   );
-}
-
-export function rowName(row: SizingRow): string {
-  const cylinder = `${size(row.bore_mm)} × ${size(row.push_offset_mm)}`;
-  return row.label ? `${cylinder}, ${row.label}` : cylinder;
 }
 
 /** One change on every part of a kind: "what if braided". */

@@ -1,8 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Refused } from "../app/api";
-import type { Candidate, Sheet, Sizing, SizingRequest } from "../app/api";
-import { shopQuery, sizingQuery } from "../app/queries";
+import { Refused } from "../server/faults";
+import type { Candidate, Sheet, Sizing, SizingRequest } from "../server/api";
+import { shopQuery, sizingQuery } from "../server/queries";
 
 const MOST_PICKED = 3;
 

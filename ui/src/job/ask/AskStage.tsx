@@ -1,12 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import styled from "styled-components";
-import type { Job } from "../../app/api";
-import { knowledgeQuery } from "../../app/queries";
+import { knowledgeQuery } from "../../server/queries";
 import { EntryField } from "../../kit/EntryField";
 import { Panel, Split } from "../../kit/layout";
 import { Loaded } from "../../kit/Loaded";
-import { Cautions } from "../Cautions";
+import type { StageProps } from "../StageProps";
 import { useEntries } from "../useEntries";
 import { CostPanel } from "./CostPanel";
 import { EveryFinding } from "./EveryFinding";
@@ -26,10 +25,9 @@ const Column = styled.div`
   gap: 1.2rem;
 `;
 
-export function AskStage({ job }: { job: Job }) {
+export function AskStage({ job, view: ask }: StageProps<"ask">) {
   const knowledge = useQuery(knowledgeQuery);
   const { add } = useEntries(job, "ask");
-  const ask = job.ask;
   const isOpen = !job.signed;
   const find = (finding: string, value: string) => add("finding", { finding, value });
   return (
@@ -43,7 +41,11 @@ export function AskStage({ job }: { job: Job }) {
           />
           <Split $left="1.35fr">
             <Column>
-              <IntakePanel job={job} onAnswer={(question, value) => add("intake", { question, value })} />
+              <IntakePanel
+                job={job}
+                intake={ask.intake}
+                onAnswer={(question, value) => add("intake", { question, value })}
+              />
               <Panel>
                 <EntryField
                   label="What the rider feels, in their own words"
@@ -73,8 +75,13 @@ export function AskStage({ job }: { job: Job }) {
             </Column>
             <Column>
               <Panel>
-                <h2>First way out</h2>
-                <RouteChoice job={job} routes={tables.routes} onChoose={(route) => add("route", { route })} />
+                <h2>Recommended repair</h2>
+                <RouteChoice
+                  job={job}
+                  ask={ask}
+                  routes={tables.routes}
+                  onChoose={(route) => add("route", { route })}
+                />
                 {ask.route && !job.stop ? (
                   <Link to={`/jobs/${job.id}/${job.stages[1]?.id ?? "ask"}`}>Go on</Link>
                 ) : null}
@@ -87,8 +94,8 @@ export function AskStage({ job }: { job: Job }) {
                   isEmpty={Object.keys(ask.findings).length === 0}
                 />
               </Panel>
-              <CostPanel costs={job.costs} />
-              <HistoryPanel history={job.history} />
+              <CostPanel costs={ask.costs} />
+              <HistoryPanel history={ask.history} />
               <WaitPanel
                 ask={ask}
                 waits={tables.waits}
@@ -97,7 +104,6 @@ export function AskStage({ job }: { job: Job }) {
               />
             </Column>
           </Split>
-          <Cautions stage="ask" />
         </>
       )}
     </Loaded>

@@ -1,9 +1,9 @@
-import type { Job } from "../../app/api";
+import type { Ask } from "../../server/api";
 import { money } from "../../kit/money";
 import { Big, Panel, Quiet, Table } from "../../kit/layout";
 
 /** Minutes and money of the route, and kit against whole unit. */
-export function CostPanel({ costs }: { costs: Job["costs"] }) {
+export function CostPanel({ costs }: { costs: Ask["costs"] }) {
   const { estimate, kit_or_unit } = costs;
   return (
     <Panel>

@@ -1,11 +1,11 @@
 import { useState } from "react";
-import type { Job, Knowledge } from "../../app/api";
+import type { Ask, Knowledge } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Choice } from "../../kit/Choice";
 import { Panel, Quiet, Row } from "../../kit/layout";
 
 interface Props {
-  ask: Job["ask"];
+  ask: Ask;
   findings: Knowledge["findings"];
   flags: Knowledge["red_flags"];
   onFind: (finding: string, value: string) => void;

@@ -1,9 +1,9 @@
 import styled from "styled-components";
-import type { Job, Knowledge } from "../../app/api";
+import type { Ask, Knowledge } from "../../server/api";
 import { Quiet } from "../../kit/layout";
 
 interface Props {
-  ask: Job["ask"];
+  ask: Ask;
   findings: Knowledge["findings"];
   isOpen: boolean;
   onClear: (finding: string, value: string) => void;

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import styled from "styled-components";
-import type { Job } from "../../app/api";
+import type { Ask } from "../../server/api";
 import { whenSaid } from "../../kit/format";
 import { Panel, Quiet } from "../../kit/layout";
 
@@ -10,7 +10,7 @@ const List = styled.ul`
 `;
 
 /** What was done to the same circuit before. */
-export function HistoryPanel({ history }: { history: Job["history"] }) {
+export function HistoryPanel({ history }: { history: Ask["history"] }) {
   return (
     <Panel>
       <h2>This circuit before</h2>

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import styled from "styled-components";
-import type { Job } from "../../app/api";
+import type { Ask, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
@@ -9,6 +9,7 @@ import type { Hotkeys } from "../../kit/useHotkeys";
 
 interface Props {
   job: Job;
+  intake: Ask["intake"];
   onAnswer: (question: string, value: string) => void;
 }
 
@@ -34,10 +35,9 @@ const Answered = styled.ul`
 `;
 
 /** One question at a time, by touch or digit key; what the record knows is only confirmed. */
-export function IntakePanel({ job, onAnswer }: Props) {
+export function IntakePanel({ job, intake: questions, onAnswer }: Props) {
   const [again, setAgain] = useState<string>();
   const [showsAnswers, setShowsAnswers] = useState(false);
-  const questions = job.ask.intake.filter((row) => !row.kinds || row.kinds.includes(job.machine.kind ?? ""));
   const open = questions.filter((row) => !row.confirmed);
   const question = questions.find((row) => row.id === again) ?? open[0];
   const options = Object.entries(question?.values ?? {});

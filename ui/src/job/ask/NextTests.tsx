@@ -1,11 +1,11 @@
 import styled from "styled-components";
-import type { Job, Knowledge } from "../../app/api";
+import type { Ask, Knowledge } from "../../server/api";
 import { figure } from "../../kit/format";
 import { Panel, Quiet } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 
 interface Props {
-  ask: Job["ask"];
+  ask: Ask;
   findings: Knowledge["findings"];
   onFind: (finding: string, value: string) => void;
 }
@@ -67,7 +67,7 @@ export function NextTests({ ask, findings, onFind }: Props) {
                   <Answer key={answer.value} onClick={() => onFind(test.finding, answer.value)}>
                     {finding.values[answer.value]}
                     <small>
-                      then {answer.cause.toLowerCase()}, {figure(answer.share * 100, 0)} %
+                      then {answer.cause}, {figure(answer.share * 100, 0)} %
                     </small>
                   </Answer>
                 ))}

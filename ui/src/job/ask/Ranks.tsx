@@ -1,11 +1,11 @@
 import styled from "styled-components";
-import type { Job, Knowledge } from "../../app/api";
+import type { Ask, Knowledge } from "../../server/api";
 import { figure } from "../../kit/format";
 import { Quiet } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 
 interface Props {
-  ranks: Job["ask"]["ranks"];
+  ranks: Ask["ranks"];
   findings: Knowledge["findings"];
   isEmpty: boolean;
 }

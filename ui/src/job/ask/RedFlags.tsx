@@ -1,11 +1,11 @@
 import { useState } from "react";
-import type { Job } from "../../app/api";
+import type { Ask } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 
-type Flag = Job["ask"]["flags"][number];
+type Flag = Ask["flags"][number];
 
 interface Props {
   flags: Flag[];
@@ -23,10 +23,7 @@ export function RedFlags({ flags, isOpen, onLift }: Props) {
     ) : (
       <Notice key={flag.id} tone="stop">
         <p>
-          <strong>
-            {flag.id} {flag.label}.
-          </strong>{" "}
-          {flag.does}
+          <strong>{flag.label}.</strong> {flag.does}
         </p>
         <p>Lifted when: {flag.lifts}</p>
         {isOpen && flag.liftable ? (

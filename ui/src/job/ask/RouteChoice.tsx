@@ -1,14 +1,15 @@
 import styled from "styled-components";
-import type { Job, Knowledge } from "../../app/api";
+import type { Ask, Job, Knowledge } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Quiet } from "../../kit/layout";
 import { Picker } from "../../kit/Picker";
 import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
-import { stageNames } from "../stages";
+import { stageNames } from "../../words/stages";
 
 interface Props {
   job: Job;
+  ask: Ask;
   routes: Knowledge["routes"];
   onChoose: (route: string) => void;
 }
@@ -27,8 +28,8 @@ const Name = styled.p`
   letter-spacing: -0.02em;
 `;
 
-export function RouteChoice({ job, routes, onChoose }: Props) {
-  const { proposal, route, reason, against_proposal, plan } = job.ask;
+export function RouteChoice({ job, ask, routes, onChoose }: Props) {
+  const { proposal, route, reason, against_proposal, plan } = ask;
   const shown = routes.find((each) => each.id === (route ?? proposal?.route));
   return (
     <>
@@ -41,7 +42,7 @@ export function RouteChoice({ job, routes, onChoose }: Props) {
           <p>{shown.does}</p>
         </div>
       ) : (
-        <p>Not enough yet to propose a way out. Do the next best test, or pick one.</p>
+        <p>Not enough found yet to recommend a repair. Do the next best test, or pick one.</p>
       )}
       {(route ? reason : proposal?.reason) ? <Quiet>{route ? reason : proposal?.reason}</Quiet> : null}
       {plan && !job.stop ? (
@@ -54,14 +55,14 @@ export function RouteChoice({ job, routes, onChoose }: Props) {
       {against_proposal ? <Notice tone="warn">{against_proposal}</Notice> : null}
       {!route && proposal && !job.stop ? (
         <Button tone="act" onPress={() => onChoose(proposal.route)}>
-          {`Take this route: ${shown?.label.toLowerCase() ?? ""}`}
+          {`Choose: ${shown?.label ?? ""}`}
         </Button>
       ) : null}
       {job.stop ? null : (
         <Picker
-          label={route || proposal ? "Or another way out" : "Or pick a way out"}
+          label={route || proposal ? "Or another repair" : "Or pick a repair"}
           options={[
-            { id: "none", label: "not chosen here" },
+            { id: "none", label: "none picked" },
             ...routes.filter((each) => each.id !== route).map(({ id, label }) => ({ id, label })),
           ]}
           value="none"

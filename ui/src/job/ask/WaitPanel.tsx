@@ -1,14 +1,14 @@
 import { useState } from "react";
-import type { Job, Knowledge } from "../../app/api";
+import type { Ask, Knowledge } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { useNow } from "../../kit/useNow";
-import { waitSaid } from "../waitSaid";
+import { waitSaid } from "../../words/waitSaid";
 
 interface Props {
-  ask: Job["ask"];
+  ask: Ask;
   waits: Knowledge["waits"];
   isOpen: boolean;
   onWait: (wait: string, until: string | undefined) => void;

@@ -11,7 +11,7 @@ interface Props {
     uncovered: () => void;
     finish: (() => void) | undefined;
   };
-  missing: string[];
+  canFinish: boolean;
   undoWord: string | undefined;
 }
 
@@ -33,7 +33,7 @@ const Bar = styled.div`
   }
 `;
 
-export function BleedActions({ actions, missing, undoWord }: Props) {
+export function BleedActions({ actions, canFinish, undoWord }: Props) {
   return (
     <Bar>
       <Button tone="act" hotkey="Space" onPress={actions.stroke}>
@@ -48,11 +48,7 @@ export function BleedActions({ actions, missing, undoWord }: Props) {
       <Button hotkey="C" onPress={actions.colour}>
         Colour
       </Button>
-      <Button
-        hotkey="F"
-        isDisabled={!actions.finish || missing.length > 0}
-        onPress={() => actions.finish?.()}
-      >
+      <Button hotkey="F" isDisabled={!actions.finish || !canFinish} onPress={() => actions.finish?.()}>
         {actions.finish ? "Point finished" : "Finished"}
       </Button>
       <Button hotkey="U" isDisabled={!actions.undo} onPress={() => actions.undo?.()}>

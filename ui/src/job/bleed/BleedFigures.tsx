@@ -1,6 +1,6 @@
 import styled from "styled-components";
-import type { Bleed } from "../../app/api";
-import { useUnits } from "../../app/useUnits";
+import type { Bleed } from "../../server/api";
+import { useUnits } from "../../server/useUnits";
 import { Big, Quiet } from "../../kit/layout";
 
 interface Props {
@@ -51,10 +51,10 @@ export function BleedFigures({ bleed, point, waiting }: Props) {
       </Count>
       <Foot>
         <Quiet>
-          <b data-figure="strokes">{point.strokes}</b> of {point.planned_strokes} strokes at{" "}
-          {point.label.toLowerCase()}, {units.bare("volume", point.passed_ml, 0)} of{" "}
-          {units.say("volume", point.planned_ml, 0)}; the last {point.clean_strokes} without a bubble (
-          {point.clean_wanted} wanted). {units.say("volume", bleed.plan.stroke_ml, 2)} a full stroke.
+          <b data-figure="strokes">{point.strokes}</b> of {point.planned_strokes} strokes at {point.label},{" "}
+          {units.bare("volume", point.passed_ml, 0)} of {units.say("volume", point.planned_ml, 0)}; the last{" "}
+          {point.clean_strokes} without a bubble ({point.clean_wanted} wanted).{" "}
+          {units.say("volume", bleed.plan.stroke_ml, 2)} a full stroke.
           {waiting > 2 ? ` ${waiting} entries still on the way.` : ""}
         </Quiet>
       </Foot>

@@ -1,17 +1,17 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import styled from "styled-components";
-import type { Bleed, Job } from "../../app/api";
-import { knowledgeQuery } from "../../app/queries";
-import { useUnits } from "../../app/useUnits";
-import { useOutboxState } from "../../app/useOutbox";
+import type { Bleed, Job, Knowledge } from "../../server/api";
+import { knowledgeQuery } from "../../server/queries";
+import { useUnits } from "../../server/useUnits";
+import { useOutboxState } from "../../server/useOutbox";
 import { ReservoirDrawing } from "../../drawings/ReservoirDrawing";
 import { Panel } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { useHotkeys } from "../../kit/useHotkeys";
-import { Cautions } from "../Cautions";
 import { KeyHelp } from "../KeyHelp";
 import { useEntries } from "../useEntries";
+import type { StageProps } from "../StageProps";
 import { BleedActions } from "./BleedActions";
 import { BleedFigures } from "./BleedFigures";
 import { BleedWarning } from "./BleedWarning";
@@ -41,19 +41,25 @@ const UNDO_WORDS: Record<string, string> = {
   point_done: "finished point",
 };
 
-export function BleedStage({ job }: { job: Job }) {
+export function BleedStage({ job, view, isOpen }: StageProps<"bleed">) {
   const { waiting: parcels } = useOutboxState();
-  if (!job.bleed) return null;
+  const colours = useQuery(knowledgeQuery).data?.colours ?? [];
   const mine = parcels.filter((parcel) => parcel.jobId === job.id && parcel.entry.stage === "bleed");
-  const projected = project(job.bleed, mine);
+  const projected = project(
+    view,
+    mine,
+    colours.filter((colour) => colour.fresh).map((colour) => colour.id),
+  );
   const point = projected.bleed.points.find((each) => each.id === projected.bleed.current);
-  return point ? <BleedCount job={job} {...projected} point={point} /> : null;
+  return point ? (
+    <BleedCount job={job} isOpen={isOpen} colours={colours} {...projected} point={point} />
+  ) : null;
 }
 
 /** Said until the first stroke: a bleed that runs dry half way starts over. */
-function FluidFirst({ job }: { job: Job }) {
+function FluidFirst({ job, bleed }: { job: Job; bleed: Bleed }) {
   const units = useUnits();
-  const wanted = job.choose?.fluid_wanted_ml;
+  const wanted = bleed.fluid_wanted_ml;
   if (wanted === undefined) return null;
   return (
     <Notice tone="warn">
@@ -65,12 +71,13 @@ function FluidFirst({ job }: { job: Job }) {
 
 interface Counted extends Projected {
   job: Job;
+  isOpen: boolean;
+  colours: Knowledge["colours"];
   point: Bleed["points"][number];
 }
 
-function BleedCount({ job, bleed, undoable, waiting, point }: Counted) {
+function BleedCount({ job, isOpen: open, colours, bleed, undoable, waiting, point }: Counted) {
   const { add, undo } = useEntries(job, "bleed");
-  const colours = useQuery(knowledgeQuery).data?.colours ?? [];
 
   const last = undoable[undoable.length - 1];
   const nextColour = () => {
@@ -88,12 +95,11 @@ function BleedCount({ job, bleed, undoable, waiting, point }: Counted) {
     uncovered: () => add("uncovered"),
     finish,
   };
-  const open = !job.signed && !job.stop;
   useHotkeysOfBleed(open ? actions : {});
 
   return (
     <>
-      {open && bleed.total_strokes === 0 ? <FluidFirst job={job} /> : null}
+      {open && bleed.total_strokes === 0 ? <FluidFirst job={job} bleed={bleed} /> : null}
       {bleed.restarts.map((restart) => (
         <Notice key={restart.at} tone="stop">
           <strong>Count started over.</strong> {restart.why}
@@ -124,7 +130,7 @@ function BleedCount({ job, bleed, undoable, waiting, point }: Counted) {
         {open ? (
           <BleedActions
             actions={actions}
-            missing={point.missing}
+            canFinish={point.strokes_to_go === 0 && point.fresh}
             undoWord={last ? UNDO_WORDS[last.kind] : undefined}
           />
         ) : null}
@@ -135,16 +141,9 @@ function BleedCount({ job, bleed, undoable, waiting, point }: Counted) {
         />
         <Cycle />
       </Panel>
-      <Cautions stage="bleed" leave={cautionsToLeave(job)} />
       <KeyHelp keys={KEYS} />
     </>
   );
-}
-
-/** A pad needs a brake, and the ABS caution an ABS that may be there. */
-function cautionsToLeave(job: Job): string[] {
-  const padless = job.sheet.kind === "clutch_hand" ? ["C10"] : [];
-  return job.ask.askable.includes("abs_state") ? padless : [...padless, "C13"];
 }
 
 const KEYS: [string, string][] = [

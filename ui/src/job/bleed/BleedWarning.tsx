@@ -1,5 +1,5 @@
 import styled from "styled-components";
-import type { Bleed } from "../../app/api";
+import type { Bleed } from "../../server/api";
 import { Notice } from "../../kit/Notice";
 
 const Loud = styled.strong`

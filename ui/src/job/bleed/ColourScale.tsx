@@ -1,4 +1,4 @@
-import type { Knowledge } from "../../app/api";
+import type { Knowledge } from "../../server/api";
 import { Choice } from "../../kit/Choice";
 import { fluidColours } from "../../kit/tokens";
 

@@ -1,5 +1,5 @@
 import styled from "styled-components";
-import type { Bleed } from "../../app/api";
+import type { Bleed } from "../../server/api";
 import { Sign } from "../../kit/Mark";
 
 interface Props {

@@ -1,72 +1,102 @@
-import type { Bleed } from "../../app/api";
-import type { Parcel } from "../../app/outboxStore";
+import type { Bleed } from "../../server/api";
+import type { Parcel } from "../../server/outboxStore";
+
+type Point = Bleed["points"][number];
 
 export interface Projected {
   bleed: Bleed;
   /** Entries that can be taken back, oldest first, those still on the way included. */
   undoable: Bleed["recent"];
-  /** Counted here and not yet confirmed by the server. */
+  /** Entered here and not yet confirmed by the server. */
   waiting: number;
 }
 
 /**
  * The server's count with the entries still on their way laid over it, so that a stroke shows at once and also without a
- * network. The one place where the page runs ahead of the core: it only steps along the ladder the core sent, and the
- * core's own count replaces it as soon as it arrives.
+ * network. The one place where the page runs ahead of the core: it steps along the ladder the core sent, and the core's own
+ * count replaces it as soon as it arrives. What it cannot step over, an undo of a stored entry or an uncovered port, it leaves
+ * to the core, and everything behind it: a count that is behind is better than one that is wrong.
+ * @param fresh ids of the colours that count as fresh
  */
-export function project(bleed: Bleed, parcels: Parcel[]): Projected {
+export function project(bleed: Bleed, parcels: Parcel[], fresh: string[]): Projected {
   const corrected = new Set(parcels.flatMap((parcel) => parcel.entry.corrects ?? []));
-  const ahead = parcels.filter((parcel) => parcel.entry.kind !== "undo" && !corrected.has(parcel.entry.id));
+  const ahead = parcels.filter(({ entry }) => !corrected.has(entry.id) && !undoesAhead(entry, parcels));
   const undoable = [
     ...bleed.recent.filter((entry) => !corrected.has(entry.id)),
-    ...ahead.map(({ entry }) => ({ id: entry.id, kind: entry.kind })),
+    ...ahead.flatMap(({ entry }) => (entry.kind === "undo" ? [] : [{ id: entry.id, kind: entry.kind }])),
   ];
-  return {
-    bleed: ahead.reduce((count, parcel) => step(count, parcel.entry.kind, parcel.entry.data), bleed),
-    undoable,
-    waiting: parcels.length,
-  };
+  let counted = bleed;
+  for (const { entry } of ahead) {
+    const next = step(counted, entry.kind, entry.data, fresh);
+    if (!next) break;
+    counted = next;
+  }
+  return { bleed: counted, undoable, waiting: parcels.length };
 }
 
-function step(bleed: Bleed, kind: string, data: Record<string, unknown>): Bleed {
+/** An undo of an entry that is itself on the way: neither has happened. */
+function undoesAhead(entry: Parcel["entry"], parcels: Parcel[]): boolean {
+  return entry.kind === "undo" && parcels.some((parcel) => parcel.entry.id === entry.corrects);
+}
+
+/** The count after one more entry; undefined when only the core can say. */
+function step(bleed: Bleed, kind: string, data: Record<string, unknown>, fresh: string[]): Bleed | undefined {
+  const settle = (point: Point) => settled(point, fresh);
   switch (kind) {
     case "stroke": {
       const reservoir = rung(bleed, bleed.reservoir.strokes_since_top_up + 1);
-      const moved = changePoint(bleed, (point) => ({
-        ...point,
-        strokes: point.strokes + 1,
-        passed_ml: point.passed_ml + bleed.plan.stroke_ml,
-        clean_strokes: point.clean_strokes + 1,
-      }));
+      if (!reservoir) return undefined;
+      const moved = changePoint(bleed, bleed.current, (point) =>
+        settle({
+          ...point,
+          strokes: point.strokes + 1,
+          passed_ml: point.passed_ml + bleed.plan.stroke_ml,
+          clean_strokes: point.clean_strokes + 1,
+        }),
+      );
       return { ...moved, reservoir, total_strokes: bleed.total_strokes + 1 };
     }
     case "topped_up":
-      return { ...bleed, reservoir: rung(bleed, 0) };
+      return { ...bleed, reservoir: rung(bleed, 0) ?? bleed.reservoir };
     case "bubbles":
-      return changePoint(bleed, (point) => ({ ...point, clean_strokes: 0, done: false }));
+      return changePoint(bleed, bleed.current, (point) =>
+        settle({ ...point, clean_strokes: 0, marked: false }),
+      );
     case "colour":
-      return changePoint(bleed, (point) => ({ ...point, colour: String(data["colour"]) }));
+      return changePoint(bleed, bleed.current, (point) =>
+        settle({ ...point, colour: String(data["colour"]) }),
+      );
     case "point":
-      return { ...bleed, current: String(data["point"]) };
+      return has(bleed, data["point"]) ? { ...bleed, current: String(data["point"]) } : bleed;
+    case "point_done": {
+      if (!has(bleed, data["point"])) return bleed;
+      const marked = changePoint(bleed, String(data["point"]), (point) => settle({ ...point, marked: true }));
+      const following = marked.points.find((point) => !point.done)?.id;
+      return { ...marked, current: following ?? String(data["point"]) };
+    }
     default:
-      return bleed;
+      return undefined;
   }
 }
 
-function rung(bleed: Bleed, strokes: number): Bleed["reservoir"] {
-  const steps = bleed.ladder;
-  return steps[Math.min(strokes, steps.length - 1)] ?? bleed.reservoir;
+const has = (bleed: Bleed, id: unknown): boolean => bleed.points.some((point) => point.id === id);
+
+/** What the done-criteria say of a point. */
+function settled(point: Point, fresh: string[]): Point {
+  const toGo = Math.max(point.planned_strokes - point.strokes, point.clean_wanted - point.clean_strokes, 0);
+  const isFresh = point.colour !== undefined && fresh.includes(point.colour);
+  return { ...point, strokes_to_go: toGo, fresh: isFresh, done: point.marked && toGo === 0 && isFresh };
 }
 
-function changePoint(
-  bleed: Bleed,
-  changed: (point: Bleed["points"][number]) => Bleed["points"][number],
-): Bleed {
-  const points = bleed.points.map((point) => {
-    if (point.id !== bleed.current) return point;
-    const next = changed(point);
-    const toGo = Math.max(next.planned_strokes - next.strokes, next.clean_wanted - next.clean_strokes, 0);
-    return { ...next, strokes_to_go: toGo };
-  });
-  return { ...bleed, points };
+/** The reservoir after so many strokes since its top-up; an empty one stays empty, and a ladder that was cut short ends. */
+function rung(bleed: Bleed, strokes: number): Bleed["reservoir"] | undefined {
+  const last = bleed.ladder[bleed.ladder.length - 1];
+  const found = bleed.ladder[strokes];
+  if (found || !last) return found;
+  return last.left_ml > 0 ? undefined : { ...last, strokes_since_top_up: strokes };
+}
+
+function changePoint(bleed: Bleed, id: string, changed: (point: Point) => Point): Bleed {
+  const points = bleed.points.map((point) => (point.id === id ? changed(point) : point));
+  return { ...bleed, points, finished: points.every((point) => point.done) };
 }

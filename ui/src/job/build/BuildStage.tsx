@@ -1,28 +1,25 @@
-import type { Build, Job } from "../../app/api";
+import type { Build } from "../../server/api";
 import { SectionDrawing } from "../../drawings/SectionDrawing";
 import { TrayDrawing } from "../../drawings/TrayDrawing";
 import { Big, Panel, Quiet, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
-import { Cautions } from "../Cautions";
 import { isDone } from "../isDone";
 import { KeyHelp } from "../KeyHelp";
 import { NextStage } from "../NextStage";
 import { Photos } from "../Photos";
+import type { StageProps } from "../StageProps";
 import { BuildStepPanel } from "./BuildStepPanel";
 import { ChecksPanel } from "./ChecksPanel";
 import { LubricantPanel } from "./LubricantPanel";
 import { ReckoningPanel } from "./ReckoningPanel";
 
 const KEYS: [string, string][] = [
-  ["Space", "The step at hand is in. A foot switch that types a space works too."],
+  ["Space", "The step at hand is fitted. A foot switch that types a space works too."],
   ["1, 2", "Answer which way the part at hand faces"],
   ["U", "Undo the last entry"],
 ];
 
-export function BuildStage({ job }: { job: Job }) {
-  const build = job.build;
-  if (!build) return null;
-  const isOpen = !job.signed && !job.stop;
+export function BuildStage({ job, view: build, isOpen }: StageProps<"build">) {
   const left = build.tray.reduce((sum, cell) => sum + cell.left, 0);
   return (
     <>
@@ -61,7 +58,6 @@ export function BuildStage({ job }: { job: Job }) {
       {build.never.map((text) => (
         <Quiet key={text}>{text}</Quiet>
       ))}
-      <Cautions stage="build" />
       <KeyHelp keys={KEYS} />
     </>
   );

@@ -1,12 +1,11 @@
 import { Link } from "react-router";
 import styled from "styled-components";
-import type { Build, BuildPart, Job } from "../../app/api";
+import type { Build, BuildPart, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Headline, Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { SignedList } from "../../kit/SignedList";
 import { useHotkeys } from "../../kit/useHotkeys";
-import { isDone } from "../isDone";
 import { useEntries } from "../useEntries";
 import { UndoButton } from "../UndoButton";
 import { useUndo } from "../useUndo";
@@ -34,7 +33,7 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
   const undo = useUndo(job, "build", build.recent);
   const step = build.steps.find((each) => each.id === build.current);
   const asked = step?.parts.find((part) => part.question && !part.right);
-  const isMeasured = isDone(job, "measure");
+  const isMeasured = build.measured;
   const isReady = isOpen && isMeasured && step !== undefined && asked === undefined;
   const put = () => {
     if (step) add("step", { step: step.id });
@@ -58,8 +57,8 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
   if (!step)
     return (
       <>
-        <Headline>All of it is in.</Headline>
-        <Quiet>{`${done} steps. Now the pot, the tray and the checks.`}</Quiet>
+        <Headline>Everything is fitted.</Headline>
+        <Quiet>{`${done} steps. Now the scrap pot, the tray and the checks.`}</Quiet>
         <div>{isOpen ? <UndoButton undo={undo} /> : null}</div>
       </>
     );
@@ -86,7 +85,7 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
       {isOpen ? (
         <Row $gap={1}>
           <Button tone="act" hotkey="Space" isDisabled={!isReady} onPress={put}>
-            In
+            Fitted
           </Button>
           <UndoButton undo={undo} />
         </Row>
@@ -104,7 +103,7 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
 }
 
 function named(parts: BuildPart[]): string {
-  return parts.map((part, index) => (index === 0 ? part.label : part.label.toLowerCase())).join(", ");
+  return parts.map((part) => part.label).join(", ");
 }
 
 /** The question that holds the step up stands on top. */

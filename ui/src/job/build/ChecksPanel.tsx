@@ -1,5 +1,5 @@
 import styled from "styled-components";
-import type { Build, Job } from "../../app/api";
+import type { Build, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";

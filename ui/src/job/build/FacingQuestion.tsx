@@ -1,5 +1,5 @@
 import styled from "styled-components";
-import type { BuildPart } from "../../app/api";
+import type { BuildPart } from "../../server/api";
 import { FacingDrawing } from "../../drawings/FacingDrawing";
 import { Key } from "../../kit/Button";
 import { Mark } from "../../kit/Mark";

@@ -1,4 +1,4 @@
-import type { Build, Job } from "../../app/api";
+import type { Build, Job } from "../../server/api";
 import { Choice } from "../../kit/Choice";
 import { Panel } from "../../kit/layout";
 import { SignedList } from "../../kit/SignedList";

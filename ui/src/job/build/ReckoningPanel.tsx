@@ -1,6 +1,6 @@
 import { useState } from "react";
 import styled from "styled-components";
-import type { Build, Job } from "../../app/api";
+import type { Build, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { Panel, Quiet, Row } from "../../kit/layout";
@@ -37,7 +37,7 @@ export function ReckoningPanel({ job, build, isOpen }: Props) {
       </Row>
       {allIn && build.leftovers.length > 0 ? (
         <Notice tone="stop" live>
-          {`Left in the tray: ${build.leftovers.map((each) => `${each.count} ${each.label.toLowerCase()}`).join(", ")}.`}
+          {`Left in the tray: ${build.leftovers.map((each) => `${each.count} × ${each.label}`).join(", ")}.`}
         </Notice>
       ) : null}
       <ul>
@@ -76,7 +76,7 @@ function Leftover({ job, left, isOpen }: { job: Job; left: Build["leftovers"][nu
           </Button>
           <ReasonButton
             button="Binned, a new one is in"
-            label={`Why ${left.label.toLowerCase()} was binned`}
+            label={`Why it was binned: ${left.label}`}
             onReason={(reason) => add("binned", { part: left.part, reason })}
           />
         </Row>
@@ -96,7 +96,7 @@ function KeptOut({ job, build }: { job: Job; build: Build }) {
   return (
     <Row>
       <Picker
-        label="Not gone back with its step"
+        label="Part not refitted"
         options={[
           { id: "", label: "nothing" },
           ...fitted.map((each) => ({ id: each.part, label: each.label })),

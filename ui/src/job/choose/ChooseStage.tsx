@@ -1,13 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import styled from "styled-components";
-import type { Job } from "../../app/api";
-import { suppliesQuery } from "../../app/queries";
+import type { Choose, Job } from "../../server/api";
+import { suppliesQuery } from "../../server/queries";
 import { Button } from "../../kit/Button";
 import { Loaded } from "../../kit/Loaded";
 import { Sizer } from "../../sizer/Sizer";
-import { Cautions } from "../Cautions";
 import { NextStage } from "../NextStage";
+import type { StageProps } from "../StageProps";
 import { useEntries } from "../useEntries";
 import { FluidCheckPanel } from "./FluidCheckPanel";
 import { FluidPanel } from "./FluidPanel";
@@ -32,53 +32,57 @@ const Column = styled.div`
   gap: 1.5rem;
 `;
 
-export function ChooseStage({ job }: { job: Job }) {
+export function ChooseStage({ job, view: choose, isOpen }: StageProps<"choose">) {
   const supplies = useQuery(suppliesQuery(job.id));
-  const isOpen = !job.signed && !job.stop;
   return (
     <Loaded query={supplies} isPart>
       {(data) => (
         <>
-          {job.choose?.size_first ? <JobSizer job={job} isOpen={isOpen} /> : null}
+          {choose.size_first ? <JobSizer job={job} choose={choose} isOpen={isOpen} /> : null}
           <Bench>
             <Column>
               {data.cylinder ? <KitPanel job={job} supplies={data} isOpen={isOpen} /> : null}
-              <FluidPanel job={job} supplies={data} isOpen={isOpen} />
-              <FluidCheckPanel job={job} check={data.check} isOpen={isOpen} />
-              <QuantityPanel job={job} supplies={data} isOpen={isOpen} />
+              <FluidPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
+              <FluidCheckPanel job={job} choose={choose} check={data.check} isOpen={isOpen} />
+              <QuantityPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
               <MatrixPanel family={data.check.family} materials={data.materials} />
             </Column>
-            <PullListPanel job={job} supplies={data} isOpen={isOpen} />
+            <PullListPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
           </Bench>
-          {job.choose?.size_first ? null : <OtherCylinders job={job} isOpen={isOpen} />}
+          {choose.size_first ? null : <OtherCylinders job={job} choose={choose} isOpen={isOpen} />}
           <NextStage job={job} stage="choose" />
-          <Cautions stage="choose" />
         </>
       )}
     </Loaded>
   );
 }
 
-function JobSizer({ job, isOpen }: { job: Job; isOpen: boolean }) {
+interface SizerProps {
+  job: Job;
+  choose: Choose;
+  isOpen: boolean;
+}
+
+function JobSizer({ job, choose, isOpen }: SizerProps) {
   const { add } = useEntries(job, "choose");
   const take = (bore: number, pushOffset: number, agreed: string | undefined) =>
     add("cylinder", { bore, push_offset: pushOffset, ...(agreed ? { agreed } : {}) });
   return (
     <Sizer
       key={job.circuit.id}
-      start={{ sheet: job.fitted }}
+      start={{ sheet: choose.fitted }}
       circuitId={job.circuit.id}
       jobId={job.id}
-      taken={job.choose?.cylinder}
+      taken={choose.cylinder}
       {...(isOpen ? { onTake: take } : {})}
     />
   );
 }
 
 /** A job that keeps its cylinder can still look at others. */
-function OtherCylinders({ job, isOpen }: { job: Job; isOpen: boolean }) {
+function OtherCylinders({ job, choose, isOpen }: SizerProps) {
   const [shows, setShows] = useState(false);
-  if (shows) return <JobSizer job={job} isOpen={isOpen} />;
+  if (shows) return <JobSizer job={job} choose={choose} isOpen={isOpen} />;
   return (
     <div>
       <Button onPress={() => setShows(true)}>Compare other cylinders</Button>

@@ -1,7 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
-import { call } from "../../app/api";
-import type { FluidCheck, InstrumentReading, Job } from "../../app/api";
+import type { Choose, FluidCheck, Job } from "../../server/api";
+import { answer, client } from "../../server/client";
 import { BoilingCurve } from "../../drawings/BoilingCurve";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
@@ -12,6 +12,7 @@ import { useEntries } from "../useEntries";
 
 interface Props {
   job: Job;
+  choose: Choose;
   check: FluidCheck;
   isOpen: boolean;
 }
@@ -19,7 +20,7 @@ interface Props {
 const KIND = { good: "good", book: "warn", visit: "warn", release: "stop" } as const;
 
 /** What is in the circuit now: water, boiling point against fresh, and when the next change is due. */
-export function FluidCheckPanel({ job, check, isOpen }: Props) {
+export function FluidCheckPanel({ job, choose, check, isOpen }: Props) {
   const verdict = check.verdict;
   const due = check.due;
   return (
@@ -36,7 +37,7 @@ export function FluidCheckPanel({ job, check, isOpen }: Props) {
         <>
           <p>{waterSaid(check)}</p>
           <BoilingCurve check={check} />
-          {isOpen ? <PenReading job={job} /> : null}
+          {isOpen ? <PenReading job={job} choose={choose} /> : null}
         </>
       ) : (
         <Quiet>{check.free_water ?? "The class on the cap is not read yet."}</Quiet>
@@ -62,17 +63,16 @@ function waterSaid(check: FluidCheck): string {
 }
 
 /** Water typed off a pen, or read by the simulated one. */
-function PenReading({ job }: { job: Job }) {
+function PenReading({ job, choose }: { job: Job; choose: Choose }) {
   const { add } = useEntries(job, "choose");
   const [turn, setTurn] = useState(0);
   const pen = useMutation({
     mutationFn: () =>
-      call<InstrumentReading>("POST", "/compute/instrument-readings", {
-        instrument: "moisture_pen",
-        sheet: job.sheet,
-        seed: job.circuit.id,
-        turn,
-      }),
+      answer(
+        client.POST("/compute/instrument-readings", {
+          body: { instrument: "moisture_pen", sheet: choose.sheet, seed: job.circuit.id, turn },
+        }),
+      ),
     onSuccess: (reading) => {
       setTurn(turn + 1);
       add("water", { water: reading.value, instrument: `simulated ${reading.instrument}` });
@@ -83,11 +83,11 @@ function PenReading({ job }: { job: Job }) {
       {pen.isError ? <Notice tone="warn">{pen.error.message}</Notice> : null}
       <Row>
         <EntryField
-          key={job.choose?.water}
+          key={choose.water}
           label="Water as the pen reads it"
           inputMode="decimal"
           unit="%"
-          value={job.choose?.water === undefined ? "" : String(job.choose.water)}
+          value={choose.water === undefined ? "" : String(choose.water)}
           onFinish={(water) => add("water", { water })}
         />
         <Button onPress={() => pen.mutate()}>Read the simulated pen</Button>

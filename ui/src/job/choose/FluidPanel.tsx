@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import type { Job, Supplies } from "../../app/api";
-import { knowledgeQuery } from "../../app/queries";
+import type { Choose, Job, Supplies } from "../../server/api";
+import { knowledgeQuery } from "../../server/queries";
 import { Choice } from "../../kit/Choice";
 import { Panel, Quiet } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
@@ -12,16 +12,16 @@ import { useEntries } from "../useEntries";
 
 interface Props {
   job: Job;
+  choose: Choose;
   supplies: Supplies;
   isOpen: boolean;
 }
 
-export function FluidPanel({ job, supplies, isOpen }: Props) {
+export function FluidPanel({ job, choose, supplies, isOpen }: Props) {
   const { data } = useQuery(knowledgeQuery);
   const { add } = useEntries(job, "choose");
-  const choose = job.choose;
   const [read, setRead] = useState<string>();
-  if (!data || !choose) return null;
+  if (!data) return null;
   const stamped = read ?? (choose.stamped === "unknown" ? undefined : choose.stamped);
   const takes = data.fluids.find((fluid) => fluid.id === stamped)?.takes ?? [];
   const isSettled = stamped === choose.stamped;

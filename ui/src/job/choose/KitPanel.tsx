@@ -1,15 +1,15 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
-import type { Job, KitMatch, Supplies } from "../../app/api";
+import type { Job, KitMatch, Supplies } from "../../server/api";
 import { NearMissDrawing } from "../../drawings/NearMissDrawing";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
-import { size } from "../../kit/format";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { ReasonButton } from "../../kit/ReasonButton";
 import { SignedList } from "../../kit/SignedList";
+import { useUnits } from "../../server/useUnits";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -30,6 +30,7 @@ const Kit = styled.li`
 
 /** Kits of the shelf against this cylinder: what fits, what looks as if it did, and why the others do not. */
 export function KitPanel({ job, supplies, isOpen }: Props) {
+  const units = useUnits();
   const [showsOthers, setShowsOthers] = useState(false);
   const near = supplies.kits.filter((kit) => kit.verdict !== "no" || kit.near_miss || !isElsewhere(kit));
   const others = supplies.kits.filter((kit) => !near.includes(kit));
@@ -39,12 +40,12 @@ export function KitPanel({ job, supplies, isOpen }: Props) {
     <Panel>
       <h2>Kit</h2>
       <p>
-        {cylinder ? `For ${cylinder.construction.toLowerCase()}, ${size(cylinder.bore_mm)} mm.` : ""}
+        {cylinder
+          ? `${cylinder.construction}, ${units.size("length", cylinder.bore_mm)} ${units.unit("length")}.`
+          : ""}
         {taken ? ` On the bench: ${taken.name ?? taken.reason ?? "a kit"}.` : ""}
       </p>
-      {cylinder ? (
-        <Quiet>{`Renewed in any case: ${cylinder.renewed.join(", ").toLowerCase()}.`}</Quiet>
-      ) : null}
+      {cylinder ? <Quiet>{`Renewed in any case: ${cylinder.renewed.join(", ")}.`}</Quiet> : null}
       {cylinder && (cylinder.unproven || cylinder.spring === "unknown") ? (
         <p>
           {"Bore and spring are told apart better off the casting and the drawing: "}
@@ -104,10 +105,10 @@ function KitLine({ job, kit, canTake }: { job: Job; kit: KitMatch; canTake: bool
       />
       {kit.near_miss ? <NearMissDrawing nearMiss={kit.near_miss} /> : null}
       {kit.verdict !== "no" && must.length > 0 ? (
-        <p>{`To be bought apart: ${must.map((lack) => lack.label.toLowerCase()).join(", ")}.`}</p>
+        <p>{`To be bought apart: ${must.map((lack) => lack.label).join(", ")}.`}</p>
       ) : null}
       {kit.verdict !== "no" && maybe.length > 0 ? (
-        <Quiet>{`Not in it, needed only if the old one fails: ${maybe.map((lack) => lack.label.toLowerCase()).join(", ")}.`}</Quiet>
+        <Quiet>{`Not in it, needed only if the old one fails: ${maybe.map((lack) => lack.label).join(", ")}.`}</Quiet>
       ) : null}
       {kit.verdict !== "no" && kit.grease ? <Quiet>{kit.grease}</Quiet> : null}
       {canTake && kit.free > 0 && kit.verdict === "fits" ? (

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
-import type { Knowledge, MatrixRow } from "../../app/api";
-import { knowledgeQuery } from "../../app/queries";
+import type { Knowledge, MatrixRow } from "../../server/api";
+import { knowledgeQuery } from "../../server/queries";
 import { Panel, Quiet, Table } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
 import type { MarkKind } from "../../kit/Mark";

@@ -1,14 +1,12 @@
 import { useState } from "react";
 import styled from "styled-components";
-import type { Job, PullLine, Supplies } from "../../app/api";
-import { useUnits } from "../../app/useUnits";
+import type { Job, PullLine } from "../../server/api";
+import { useUnits } from "../../server/useUnits";
 import { EntryField } from "../../kit/EntryField";
 import { TextButton } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
 import { useEntries } from "../useEntries";
-import { bestOptions } from "./bestOptions";
 import { pulls } from "./pulls";
-import { useOnItsWay } from "./useOnItsWay";
 
 const Tick = styled.button<{ $done: boolean }>`
   display: grid;
@@ -52,22 +50,22 @@ const Tick = styled.button<{ $done: boolean }>`
 interface Props {
   job: Job;
   line: PullLine;
-  supplies: Supplies;
+  onItsWay: ReadonlySet<unknown>;
   isOpen: boolean;
 }
 
-export function PullListLine({ job, line, supplies, isOpen }: Props) {
+export function PullListLine({ job, line, onItsWay, isOpen }: Props) {
   const { add, undo } = useEntries(job, "choose");
-  const isOnItsWay = useOnItsWay(job, supplies).has(line.id);
+  const isOnItsWay = onItsWay.has(line.id);
   const units = useUnits();
   const [asksFor, setAsksFor] = useState<PullLine["options"][number]>();
   const done = line.done;
   const amount = line.unit === "mL" ? units.say("volume", line.count, 0) : String(line.count);
   const tick = () => {
     if (done) return line.pulled.forEach((pulled) => undo(pulled.entry));
-    const doubtful = bestOptions(line, supplies).find((option) => option.doubt);
+    const doubtful = line.options.find((option) => option.item === line.doubtful);
     if (doubtful) return setAsksFor(doubtful);
-    pulls(line, supplies).forEach((pulled) => add("pulled", pulled));
+    pulls(line).forEach((pulled) => add("pulled", pulled));
   };
   return (
     <>
@@ -77,9 +75,7 @@ export function PullListLine({ job, line, supplies, isOpen }: Props) {
         aria-checked={done}
         aria-label={line.label}
         $done={done}
-        disabled={
-          !isOpen || isOnItsWay || (line.id === "kit" && !done && bestOptions(line, supplies).length === 0)
-        }
+        disabled={!isOpen || isOnItsWay || (line.id === "kit" && !done && line.takes.length === 0)}
         onClick={tick}
       >
         <i>{done ? <Sign kind="good" size={20} /> : null}</i>
@@ -102,7 +98,7 @@ export function PullListLine({ job, line, supplies, isOpen }: Props) {
       ) : null}
       {line.instead && !done && isOpen ? (
         <TextButton type="button" onClick={() => add("pulled", { line: line.id, instead: true })}>
-          {`Use ${line.instead.label.toLowerCase()}: ${line.instead.risk}`}
+          {`Use instead: ${line.instead.label}. ${line.instead.risk}`}
         </TextButton>
       ) : null}
     </>

@@ -1,12 +1,14 @@
-import type { Job, Supplies } from "../../app/api";
+import type { Choose, Job, Supplies } from "../../server/api";
 import { Big, Panel, Quiet, Row, TextButton, TextLink } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { useEntries } from "../useEntries";
 import { PullListLine } from "./PullListLine";
 import { TickTheRest } from "./TickTheRest";
+import { useOnItsWay } from "./useOnItsWay";
 
 interface Props {
   job: Job;
+  choose: Choose;
   supplies: Supplies;
   isOpen: boolean;
 }
@@ -23,7 +25,8 @@ const GROUP_NAMES = {
 } as const;
 
 /** Everything that lies on the bench before the first screw is turned; a tick takes it off the shelf. */
-export function PullListPanel({ job, supplies, isOpen }: Props) {
+export function PullListPanel({ job, choose, supplies, isOpen }: Props) {
+  const onItsWay = useOnItsWay(job, choose, supplies);
   const done = supplies.lines.filter((line) => line.done).length;
   if (supplies.lines.length === 0)
     return (
@@ -51,10 +54,10 @@ export function PullListPanel({ job, supplies, isOpen }: Props) {
           <section key={group}>
             <h3>{GROUP_NAMES[group]}</h3>
             {lines.map((line) => (
-              <PullListLine key={line.id} job={job} line={line} supplies={supplies} isOpen={isOpen} />
+              <PullListLine key={line.id} job={job} line={line} onItsWay={onItsWay} isOpen={isOpen} />
             ))}
             {isOpen && !WEIGHED.includes(group) ? (
-              <TickTheRest job={job} lines={lines} supplies={supplies} />
+              <TickTheRest job={job} lines={lines} onItsWay={onItsWay} />
             ) : null}
           </section>
         );
@@ -73,7 +76,7 @@ export function PullListPanel({ job, supplies, isOpen }: Props) {
 }
 
 /** Pulled for a route the job has left. */
-function Stale({ job, supplies, isOpen }: Props) {
+function Stale({ job, supplies, isOpen }: Omit<Props, "choose">) {
   const { undo } = useEntries(job, "choose");
   return (
     <Notice tone="warn">

@@ -1,5 +1,5 @@
-import { useUnits } from "../../app/useUnits";
-import type { Job, Supplies } from "../../app/api";
+import { useUnits } from "../../server/useUnits";
+import type { Choose, Job, Supplies } from "../../server/api";
 import { Choice } from "../../kit/Choice";
 import { Big, Panel, Quiet, Row, Table } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
@@ -7,16 +7,15 @@ import { useEntries } from "../useEntries";
 
 interface Props {
   job: Job;
+  choose: Choose;
   supplies: Supplies;
   isOpen: boolean;
 }
 
 /** How much fluid, from which bottles, and what every joint takes. */
-export function QuantityPanel({ job, supplies, isOpen }: Props) {
+export function QuantityPanel({ job, choose, supplies, isOpen }: Props) {
   const { add } = useEntries(job, "choose");
   const units = useUnits();
-  const choose = job.choose;
-  if (!choose) return null;
   return (
     <Panel>
       <Row $gap={3}>

@@ -1,8 +1,6 @@
-import type { NewEntry, PullLine, Supplies } from "../../app/api";
-import { bestOptions } from "./bestOptions";
+import type { NewEntry, PullLine } from "../../server/api";
 
 /** What a tick writes: an entry for each thing taken off the shelf, or one that says it was on hand. */
-export function pulls(line: PullLine, supplies: Supplies): NewEntry["data"][] {
-  const options = bestOptions(line, supplies);
-  return options.length > 0 ? options.map(({ item }) => ({ line: line.id, item })) : [{ line: line.id }];
+export function pulls(line: PullLine): NewEntry["data"][] {
+  return line.takes.length > 0 ? line.takes.map((item) => ({ line: line.id, item })) : [{ line: line.id }];
 }

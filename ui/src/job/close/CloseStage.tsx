@@ -1,17 +1,14 @@
 import { Link } from "react-router";
-import type { Job } from "../../app/api";
-import { stageNames } from "../stages";
+import { stageNames } from "../../words/stages";
 import { Panel, Quiet, Split } from "../../kit/layout";
-import { Cautions } from "../Cautions";
 import { Photos } from "../Photos";
 import { useEntries } from "../useEntries";
+import type { StageProps } from "../StageProps";
 import { GateList } from "./GateList";
 import { Signature } from "./Signature";
 
-export function CloseStage({ job }: { job: Job }) {
+export function CloseStage({ job, view: close }: StageProps<"close">) {
   const { add } = useEntries(job, "close");
-  const close = job.close;
-  if (!close) return null;
   return (
     <>
       <Split $left="1.7fr">
@@ -40,7 +37,6 @@ export function CloseStage({ job }: { job: Job }) {
         </Panel>
       </Split>
       <Photos job={job} />
-      <Cautions stage="close" />
     </>
   );
 }

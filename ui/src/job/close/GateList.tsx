@@ -1,9 +1,9 @@
 import { ToggleButton } from "react-aria-components";
 import styled from "styled-components";
-import type { Job } from "../../app/api";
+import type { Close } from "../../server/api";
 import { Sign } from "../../kit/Mark";
 
-type Gate = NonNullable<Job["close"]>["gates"][number];
+type Gate = Close["gates"][number];
 
 interface Props {
   gates: Gate[];
@@ -78,7 +78,7 @@ export function GateList({ gates, isOpen, onConfirm }: Props) {
               {gate.met ? "Confirmed" : "I have checked"}
             </Confirm>
           ) : (
-            <State $met={gate.met}>{gate.met ? "met" : "not met"}</State>
+            <State $met={gate.met}>{gate.met ? "yes" : "no"}</State>
           )}
         </Item>
       ))}

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Job } from "../../app/api";
+import type { Close, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { whenSaid } from "../../kit/format";
@@ -8,7 +8,7 @@ import { Mark } from "../../kit/Mark";
 
 interface Props {
   job: Job;
-  close: NonNullable<Job["close"]>;
+  close: Close;
   onSign: (name: string) => void;
 }
 
@@ -37,7 +37,7 @@ export function Signature({ job, close, onSign }: Props) {
       </Button>
       {close.ready ? null : (
         <Quiet>
-          {unmet === 1 ? "One gate is" : `${unmet} gates are`} not met. Until then the machine is not to be
+          {unmet === 1 ? "One gate is" : `${unmet} gates are`} still open. Until then the machine is not to be
           used.
         </Quiet>
       )}

@@ -1,31 +1,23 @@
 import { Link } from "react-router";
-import type { Feel, Job } from "../../app/api";
 import { LeverCurve } from "../../drawings/LeverCurve";
 import { Panel, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { useHotkeys } from "../../kit/useHotkeys";
-import { Cautions } from "../Cautions";
 import { isDone } from "../isDone";
 import { KeyHelp } from "../KeyHelp";
 import { useEntries } from "../useEntries";
+import type { StageProps } from "../StageProps";
 import { HoldTest } from "./HoldTest";
 import { LiftTest } from "./LiftTest";
 import { ReadingEntry } from "./ReadingEntry";
 import { ReadingList } from "./ReadingList";
 import { VerdictPanel } from "./VerdictPanel";
 
-export function FeelStage({ job }: { job: Job }) {
-  return job.feel ? <LeverCheck job={job} feel={job.feel} /> : null;
-}
-
-const PEDALS: string[] = ["brake_foot", "brake_kart"];
-
 const focusOn = (name: string) => () =>
   document.querySelector<HTMLInputElement>(`input[name="${name}"]`)?.focus();
 
-function LeverCheck({ job, feel }: { job: Job; feel: Feel }) {
+export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">) {
   const { add, undo } = useEntries(job, "feel");
-  const open = !job.signed && !job.stop;
   const last = feel.recent[feel.recent.length - 1];
   useHotkeys({
     n: focusOn(feel.clutch ? "lift" : "force"),
@@ -37,8 +29,8 @@ function LeverCheck({ job, feel }: { job: Job; feel: Feel }) {
     <>
       {feel.stale ? (
         <Notice tone="warn">
-          Readings were taken before the last strokes. They say nothing about the lever as it is now: read
-          again.
+          Readings were taken before the last strokes. They say nothing about the {feel.control.noun} as it is
+          now: read again.
         </Notice>
       ) : null}
       <Split $left="1.6fr">
@@ -48,17 +40,14 @@ function LeverCheck({ job, feel }: { job: Job; feel: Feel }) {
           ) : (
             <>
               {open ? (
-                <ReadingEntry
-                  feel={feel}
-                  point={PEDALS.includes(job.sheet.kind) ? "pedal pad" : "finger"}
-                  onRead={(force, travel) => add("reading", { force, travel })}
-                />
+                <ReadingEntry feel={feel} onRead={(force, travel) => add("reading", { force, travel })} />
               ) : null}
               <LeverCurve
                 expected={feel.expected}
                 fitted={feel.fitted}
                 readings={feel.readings}
                 referenceN={feel.reference_n}
+                control={feel.control}
               />
               <ReadingList
                 readings={feel.readings}
@@ -71,11 +60,15 @@ function LeverCheck({ job, feel }: { job: Job; feel: Feel }) {
         </Panel>
         <div style={{ display: "grid", gap: "1.5rem" }}>
           <VerdictPanel feel={feel} onAccept={open ? (reason) => add("accepted", { reason }) : undefined} />
-          <HoldTest hold={feel.hold} isOpen={open} onMeasure={(creep) => add("hold", { creep })} />
+          <HoldTest
+            control={feel.control}
+            hold={feel.hold}
+            isOpen={open}
+            onMeasure={(creep) => add("hold", { creep })}
+          />
           {done ? <Link to={`/jobs/${job.id}/close`}>Go on to Close</Link> : null}
         </div>
       </Split>
-      <Cautions stage="feel" />
       <KeyHelp keys={KEYS} />
     </>
   );
@@ -83,7 +76,7 @@ function LeverCheck({ job, feel }: { job: Job; feel: Feel }) {
 
 const KEYS: [string, string][] = [
   ["N", "New reading: puts the cursor in the first field"],
-  ["Enter", "Next field; after the last one the reading is taken down"],
+  ["Enter", "Next field; after the last one the reading is recorded"],
   ["Esc", "Leaves a field, so that the other keys work again"],
   ["H", "Hold test: puts the cursor in its field"],
   ["U", "Undo the last entry"],

@@ -1,20 +1,24 @@
-import type { Feel } from "../../app/api";
+import type { Control, Feel } from "../../server/api";
 import { Panel, Quiet } from "../../kit/layout";
 import { MeasuredLength } from "./MeasuredLength";
 import { Mark } from "../../kit/Mark";
 
 interface Props {
+  control: Control;
   hold: Feel["hold"];
   isOpen: boolean;
   onMeasure: (creep: string) => void;
 }
 
 /** Static hold: steady pull, creep read after a minute. */
-export function HoldTest({ hold, isOpen, onMeasure }: Props) {
+export function HoldTest({ control, hold, isOpen, onMeasure }: Props) {
   return (
     <Panel>
       <h2>Hold test</h2>
-      <Quiet>150 N by hand, 250 N by foot, steady for 60 s. How far did the lever creep?</Quiet>
+      <Quiet>
+        {control.limb === "foot" ? "250 N by foot" : "150 N by hand"}, steady for 60 s. How far did the{" "}
+        {control.noun} creep?
+      </Quiet>
       {isOpen ? (
         <MeasuredLength
           label="Creep in 60 s (key H)"

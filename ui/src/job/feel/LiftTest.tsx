@@ -1,5 +1,5 @@
-import { useUnits } from "../../app/useUnits";
-import type { Feel } from "../../app/api";
+import { useUnits } from "../../server/useUnits";
+import type { Feel } from "../../server/api";
 import { Quiet, Table } from "../../kit/layout";
 import { MeasuredLength } from "./MeasuredLength";
 
@@ -40,7 +40,7 @@ export function LiftTest({ feel, isOpen, onMeasure }: Props) {
               </td>
             </tr>
             <tr>
-              <td>Air that would swallow what is missing</td>
+              <td>Air that would explain the missing lift</td>
               <td>{units.say("volume", lift.missing_air_ml, 2)}</td>
             </tr>
           </tbody>

@@ -1,4 +1,4 @@
-import { useUnits } from "../../app/useUnits";
+import { useUnits } from "../../server/useUnits";
 import { EntryField } from "../../kit/EntryField";
 
 interface Props {

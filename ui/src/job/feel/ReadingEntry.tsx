@@ -2,16 +2,14 @@ import { useRef, useState } from "react";
 import type { FormEvent, KeyboardEvent } from "react";
 import { Form, Input, Label, TextField } from "react-aria-components";
 import styled from "styled-components";
-import { useUnits } from "../../app/useUnits";
-import type { Feel } from "../../app/api";
+import { useUnits } from "../../server/useUnits";
+import type { Feel } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { InputBox } from "../../kit/EntryField";
 import { figure } from "../../kit/format";
 
 interface Props {
   feel: Feel;
-  /** Where the hand or foot pulls: finger or pedal pad. */
-  point: string;
   onRead: (force: string, travel: string) => void;
 }
 
@@ -39,7 +37,7 @@ function leaveOnEscape(event: KeyboardEvent) {
 }
 
 /** Force, Enter, travel, Enter: also for a gauge that types. */
-export function ReadingEntry({ feel, point, onRead }: Props) {
+export function ReadingEntry({ feel, onRead }: Props) {
   const [force, setForce] = useState("");
   const [travel, setTravel] = useState("");
   const forceField = useRef<HTMLInputElement>(null);
@@ -63,7 +61,8 @@ export function ReadingEntry({ feel, point, onRead }: Props) {
           "The verdict stands. More readings make its error smaller."
         ) : (
           <>
-            Next: pull <b>{figure(next, 0)} N</b> at the {point} and read the travel.
+            Next: {feel.control.press} <b>{figure(next, 0)} N</b> at the {feel.control.at} and read the
+            travel.
           </>
         )}
       </Next>

@@ -1,5 +1,5 @@
-import { useUnits } from "../../app/useUnits";
-import type { Feel } from "../../app/api";
+import { useUnits } from "../../server/useUnits";
+import type { Feel } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { figure } from "../../kit/format";
 import { Row, Table } from "../../kit/layout";
@@ -47,7 +47,7 @@ export function ReadingList({ readings, isOpen, onSetAside, onUndo }: Props) {
                 {isOpen ? (
                   <Button
                     onPress={() => onUndo(reading.id)}
-                  >{`Take back ${figure(reading.force_n, 0)} N`}</Button>
+                  >{`Remove ${figure(reading.force_n, 0)} N`}</Button>
                 ) : null}
               </Row>
             </td>

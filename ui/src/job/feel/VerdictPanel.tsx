@@ -1,7 +1,7 @@
 import { useState } from "react";
 import styled from "styled-components";
-import { useUnits } from "../../app/useUnits";
-import type { Feel, Verdict } from "../../app/api";
+import { useUnits } from "../../server/useUnits";
+import type { Control, Feel, Verdict } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { figure } from "../../kit/format";
@@ -52,7 +52,9 @@ export function VerdictPanel({ feel, onAccept }: Props) {
         </Word>
         <p>{said.why}</p>
       </div>
-      {feel.verdict && !feel.clutch ? <AirFigures verdict={feel.verdict} before={feel.before} /> : null}
+      {feel.verdict && !feel.clutch ? (
+        <AirFigures verdict={feel.verdict} before={feel.before} control={feel.control} />
+      ) : null}
       {id === "marginal" && !feel.passed && onAccept ? <Accepting onAccept={onAccept} /> : null}
       {feel.accepted ? <Notice tone="warn">Accepted as marginal: {feel.accepted}</Notice> : null}
     </Panel>
@@ -62,7 +64,13 @@ export function VerdictPanel({ feel, onAccept }: Props) {
 /** Errors under this are shown to a thousandth. */
 const FINE_ML = 0.02;
 
-function AirFigures({ verdict, before }: { verdict: Verdict; before: Verdict | undefined }) {
+interface AirProps {
+  verdict: Verdict;
+  before: Verdict | undefined;
+  control: Control;
+}
+
+function AirFigures({ verdict, before, control }: AirProps) {
   const units = useUnits();
   // a bicycle's whole margin is hundredths of a millilitre
   const decimals = (verdict.air_error_ml ?? 0) < FINE_ML ? 3 : 2;
@@ -84,14 +92,14 @@ function AirFigures({ verdict, before }: { verdict: Verdict; before: Verdict | u
       <Table aria-label="What the readings say">
         <tbody>
           <tr>
-            <td>Lever it costs</td>
+            <td>{control.label} travel lost to air</td>
             <td>
               {units.bare("length", verdict.cost_mm, 1)} ±{" "}
               {units.say("length", verdict.cost_error_mm ?? 0, 1)}
             </td>
           </tr>
           <tr>
-            <td>Pass under, again over</td>
+            <td>Pass below, bleed again above</td>
             <td>
               {units.bare("length", verdict.pass_mm, 2)}, {units.say("length", verdict.again_mm, 2)}
             </td>

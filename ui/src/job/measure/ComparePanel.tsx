@@ -1,6 +1,6 @@
 import { useState } from "react";
 import styled from "styled-components";
-import type { Job, Measure } from "../../app/api";
+import type { Job, Measure } from "../../server/api";
 import { Choice } from "../../kit/Choice";
 import { EntryField } from "../../kit/EntryField";
 import { Panel, Quiet } from "../../kit/layout";

@@ -3,9 +3,9 @@ import { useRef, useState } from "react";
 import type { FormEvent, KeyboardEvent } from "react";
 import { Form, Input, Label, TextField } from "react-aria-components";
 import styled from "styled-components";
-import { call } from "../../app/api";
-import type { InstrumentReading, Job, Measure } from "../../app/api";
-import { useUnits } from "../../app/useUnits";
+import type { Job, Measure } from "../../server/api";
+import { answer, client } from "../../server/client";
+import { useUnits } from "../../server/useUnits";
 import { WearDrawing } from "../../drawings/WearDrawing";
 import { Button } from "../../kit/Button";
 import { Choice } from "../../kit/Choice";
@@ -22,12 +22,6 @@ interface Props {
   measure: Measure;
   isOpen: boolean;
 }
-
-const GAUGES = [
-  { id: "bore_gauge", label: "Bore gauge" },
-  { id: "micrometer", label: "Micrometer" },
-  { id: "caliper", label: "Sliding caliper" },
-];
 
 const Line = styled(Form)`
   display: grid;
@@ -110,17 +104,14 @@ function Reading({ job, measure, again, onTaken }: ReadingProps) {
   const [turn, setTurn] = useState(0);
   useHotkeys({ g: () => field.current?.focus() });
   const place = measure.places?.find((each) => each.id === (again ?? measure.next_place));
-  const usual = place?.part === "piston" ? "micrometer" : "bore_gauge";
-  const used = gauge ?? usual;
+  const used = gauge ?? place?.held ?? "";
   const simulated = useMutation({
     mutationFn: (at: string) =>
-      call<InstrumentReading>("POST", "/compute/instrument-readings", {
-        instrument: used,
-        sheet: job.sheet,
-        seed: job.circuit.id,
-        turn,
-        place: at,
-      }),
+      answer(
+        client.POST("/compute/instrument-readings", {
+          body: { instrument: used, sheet: measure.sheet, seed: job.circuit.id, turn, place: at },
+        }),
+      ),
     onSuccess: (reading, at) => {
       setTurn(turn + 1);
       onTaken();
@@ -144,7 +135,7 @@ function Reading({ job, measure, again, onTaken }: ReadingProps) {
   return (
     <>
       {simulated.isError ? <Notice tone="warn">{simulated.error.message}</Notice> : null}
-      <Choice label="Read with" options={GAUGES} value={used} onChange={setGauge} />
+      <Choice label="Read with" options={measure.gauges ?? []} value={used} onChange={setGauge} />
       <Line onSubmit={take}>
         <TextField name="gauge" value={value} onChange={setValue}>
           <Label>{place.label}</Label>

@@ -1,5 +1,5 @@
-import type { Job, WearLimits } from "../../app/api";
-import { useUnits } from "../../app/useUnits";
+import type { Job, WearLimits } from "../../server/api";
+import { useUnits } from "../../server/useUnits";
 import { EntryField } from "../../kit/EntryField";
 import { Quiet } from "../../kit/layout";
 import { useEntries } from "../useEntries";

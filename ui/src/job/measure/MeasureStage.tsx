@@ -1,9 +1,8 @@
-import type { Job } from "../../app/api";
 import { Split } from "../../kit/layout";
-import { Cautions } from "../Cautions";
 import { KeyHelp } from "../KeyHelp";
 import { NextStage } from "../NextStage";
 import { Photos } from "../Photos";
+import type { StageProps } from "../StageProps";
 import { ComparePanel } from "./ComparePanel";
 import { GaugePanel } from "./GaugePanel";
 import { InspectionPanel } from "./InspectionPanel";
@@ -14,10 +13,7 @@ const KEYS: [string, string][] = [
   ["G", "To the gauge field; Enter takes a reading and goes on to the next place"],
 ];
 
-export function MeasureStage({ job }: { job: Job }) {
-  const measure = job.measure;
-  if (!measure) return null;
-  const isOpen = !job.signed && !job.stop;
+export function MeasureStage({ job, view: measure, isOpen }: StageProps<"measure">) {
   return (
     <>
       {measure.apart ? (
@@ -33,7 +29,6 @@ export function MeasureStage({ job }: { job: Job }) {
       )}
       <Photos job={job} stage="measure" hint="Bore by torch and mirror, piston, old cups." />
       <NextStage job={job} stage="measure" />
-      <Cautions stage="measure" />
       {measure.apart ? <KeyHelp keys={KEYS} /> : null}
     </>
   );

@@ -1,9 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
 import { Link, useNavigate } from "react-router";
 import styled from "styled-components";
-import type { Job, Measure } from "../../app/api";
-import { knowledgeQuery } from "../../app/queries";
-import { useOutbox } from "../../app/useOutbox";
+import type { Job, Measure } from "../../server/api";
+import { useOutbox } from "../../server/useOutbox";
 import { Button } from "../../kit/Button";
 import { ReasonButton } from "../../kit/ReasonButton";
 import { Panel, Quiet, Row } from "../../kit/layout";
@@ -16,6 +14,8 @@ interface Props {
   measure: Measure;
   isOpen: boolean;
 }
+
+type Verdict = NonNullable<Measure["verdict"]>;
 
 const KINDS: Record<string, MarkKind> = {
   unit: "stop",
@@ -59,49 +59,38 @@ export function VerdictPanel({ job, measure, isOpen }: Props) {
       {verdict.id === "open" && verdict.reasons.length > shown.length ? (
         <Quiet>{`and ${verdict.reasons.length - shown.length} more to look at`}</Quiet>
       ) : null}
-      {isOpen && verdict.id === "unit" ? <RenewCylinder job={job} reasons={verdict.reasons} /> : null}
+      {isOpen && verdict.next_route ? <Renew job={job} route={verdict.next_route} /> : null}
       {isOpen && verdict.id === "parts" ? <NewParts job={job} parts={verdict.parts} /> : null}
       {isOpen && verdict.id === "too_close" ? <Call job={job} /> : null}
     </Panel>
   );
 }
 
-/** The cylinder is past it: the route changes, and Choose opens again. */
-function RenewCylinder({ job, reasons }: { job: Job; reasons: string[] }) {
+/** The part is past use: the route changes, and Choose opens again. */
+function Renew({ job, route }: { job: Job; route: NonNullable<Verdict["next_route"]> }) {
   const outbox = useOutbox();
   const navigate = useNavigate();
-  const isSlave = job.ask.route === "slave_work";
   const renew = () => {
-    const route = isSlave ? "renew_slave" : "renew_mc";
-    outbox.add(job.id, {
-      stage: "ask",
-      kind: "route",
-      data: { route, reason: reasons.join(" ").slice(0, 480) },
-    });
+    outbox.add(job.id, { stage: "ask", kind: "route", data: { route: route.id } });
     void navigate(`/jobs/${job.id}/choose`);
   };
   return (
     <Row>
-      <Button tone="stop" onPress={renew}>
-        {isSlave ? "Renew the slave: back to Choose" : "Renew the cylinder: back to Choose"}
-      </Button>
+      <Button tone="stop" onPress={renew}>{`${route.label}: back to Choose`}</Button>
       <Quiet>
-        What was pulled for the reseal is given back there, and time and money are worked out anew.
+        What was fetched for this job is given back there, and time and money are worked out anew.
       </Quiet>
     </Row>
   );
 }
 
-function NewParts({ job, parts }: { job: Job; parts: string[] }) {
+function NewParts({ job, parts }: { job: Job; parts: Verdict["parts"] }) {
   const { add } = useEntries(job, "measure");
-  const names = useQuery(knowledgeQuery).data?.kit_items ?? [];
-  const label = (part: string) =>
-    (names.find((item) => item.id === part)?.label ?? part.replaceAll("_", " ")).toLowerCase();
   return (
     <Row $gap={1}>
       {parts.map((part) => (
-        <Button key={part} tone="act" onPress={() => add("renewed", { part })}>
-          {`New one on the bench: ${label(part)}`}
+        <Button key={part.id} tone="act" onPress={() => add("renewed", { part: part.id })}>
+          {`New one on the bench: ${part.label}`}
         </Button>
       ))}
       <Link to={`/jobs/${job.id}/choose`}>See what the kit holds</Link>

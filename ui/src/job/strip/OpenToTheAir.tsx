@@ -1,4 +1,4 @@
-import type { Strip } from "../../app/api";
+import type { Strip } from "../../server/api";
 import { Notice } from "../../kit/Notice";
 
 /** Whoever comes back to the bench: the lever is not to be pressed, and this is open. */

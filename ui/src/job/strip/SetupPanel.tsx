@@ -1,6 +1,6 @@
 import { useState } from "react";
 import styled from "styled-components";
-import type { Job, SetupRow, Strip } from "../../app/api";
+import type { Job, SetupRow, Strip } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { Panel, Quiet, Row, TextButton } from "../../kit/layout";
@@ -91,7 +91,7 @@ function SetupLine({ job, row, isOpen }: { job: Job; row: SetupRow; isOpen: bool
         <strong>{row.label}</strong>
         <Quiet>{row.detail}</Quiet>
         {row.warning ? <Notice tone="warn">{row.warning}</Notice> : null}
-        {row.reason ? <p>{`Passed: ${row.reason}`}</p> : null}
+        {row.reason ? <p>{`Waived: ${row.reason}`}</p> : null}
         {isOpen ? (
           <Row $gap={1}>
             {values.map(([value, label]) => (
@@ -106,14 +106,14 @@ function SetupLine({ job, row, isOpen }: { job: Job; row: SetupRow; isOpen: bool
             ))}
             {row.word === "block" && !done ? (
               <TextButton type="button" onClick={() => setPasses(!passes)}>
-                Pass it with a reason
+                Waive it with a reason
               </TextButton>
             ) : null}
           </Row>
         ) : null}
         {passes && !done ? (
           <EntryField
-            label={`Why ${row.label.toLowerCase()} does not apply`}
+            label={`Why it does not apply: ${row.label}`}
             value=""
             onFinish={(reason) => reason.trim() && add("setup", { item: row.id, value: "passed", reason })}
           />

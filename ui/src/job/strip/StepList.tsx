@@ -1,5 +1,5 @@
 import styled from "styled-components";
-import type { Strip } from "../../app/api";
+import type { Strip } from "../../server/api";
 import { Panel } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
 import type { MarkKind } from "../../kit/Mark";

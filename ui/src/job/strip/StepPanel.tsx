@@ -1,5 +1,5 @@
 import styled from "styled-components";
-import type { Job, Strip, StripStep } from "../../app/api";
+import type { Job, Strip, StripStep } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Headline, Quiet, Row } from "../../kit/layout";
 import { ReasonButton } from "../../kit/ReasonButton";
@@ -69,7 +69,7 @@ export function StepPanel({ job, strip, isOpen }: Props) {
       <Quiet>{`Step ${done + 1} of ${strip.steps.length}`}</Quiet>
       <Headline data-figure="step">{step.label}</Headline>
       {step.does ? <p>{step.does}</p> : null}
-      <Quiet>{`With: ${step.tools.join(", ").toLowerCase()}`}</Quiet>
+      <Quiet>{`With: ${step.tools.join(", ")}`}</Quiet>
       <StepHazards step={step} />
       {step.takes.length > 0 ? (
         <Parts aria-label="Comes out">
@@ -79,7 +79,7 @@ export function StepPanel({ job, strip, isOpen }: Props) {
                 <strong>{part.label}</strong>
                 <Quiet>
                   {part.renewed ? "single use: the old one to the scrap pot" : "into the tray"}
-                  {part.feature ? `. Photo before it moves: ${part.feature.toLowerCase()}.` : "."}
+                  {part.feature ? `. Photo before it moves: ${part.feature}.` : "."}
                 </Quiet>
               </span>
               <Stepper
@@ -101,8 +101,8 @@ export function StepPanel({ job, strip, isOpen }: Props) {
           </Button>
           <ReasonButton
             key={step.id}
-            button="Leave it out"
-            label={`Why ${step.label.toLowerCase()} is left out`}
+            button="Skip this step"
+            label={`Why it is skipped: ${step.label}`}
             isDisabled={!isReady}
             onReason={(reason) => add("skipped", { step: step.id, reason })}
           />

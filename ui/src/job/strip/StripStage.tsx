@@ -1,14 +1,13 @@
 import { Link } from "react-router";
-import type { Job } from "../../app/api";
 import { SectionDrawing } from "../../drawings/SectionDrawing";
 import { TrayDrawing } from "../../drawings/TrayDrawing";
 import { Panel, Quiet, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
-import { Cautions } from "../Cautions";
 import { isDone } from "../isDone";
 import { KeyHelp } from "../KeyHelp";
 import { NextStage } from "../NextStage";
 import { Photos } from "../Photos";
+import type { StageProps } from "../StageProps";
 import { OpenToTheAir } from "./OpenToTheAir";
 import { SetupPanel } from "./SetupPanel";
 import { StepList } from "./StepList";
@@ -20,17 +19,14 @@ const KEYS: [string, string][] = [
   ["U", "Undo the last entry"],
 ];
 
-export function StripStage({ job }: { job: Job }) {
-  const strip = job.strip;
-  if (!strip) return null;
-  const isOpen = !job.signed && !job.stop;
-  const wanting = job.choose?.wanting.length ?? 0;
+export function StripStage({ job, view: strip, isOpen }: StageProps<"strip">) {
+  const wanting = strip.wanting.length;
   return (
     <>
       {strip.lever_locked && isOpen ? <OpenToTheAir strip={strip} /> : null}
       {isOpen && wanting > 0 ? (
         <Notice tone="warn">
-          {`${wanting} ${wanting === 1 ? "thing is" : "things are"} not on the bench yet, and nothing is opened without. `}
+          {`Still to fetch before anything is opened: ${strip.wanting.join(", ")}. `}
           <Link to={`/jobs/${job.id}/choose`}>To the pull list</Link>
         </Notice>
       ) : null}
@@ -68,7 +64,6 @@ export function StripStage({ job }: { job: Job }) {
         </Notice>
       ) : null}
       <NextStage job={job} stage="strip" />
-      <Cautions stage="strip" />
       <KeyHelp keys={KEYS} />
     </>
   );

@@ -1,4 +1,4 @@
-import type { PartView } from "../app/api";
+import type { PartView } from "../server/api";
 
 const NAMES: Record<PartView["part"], string> = {
   lever: "Lever",

@@ -2,6 +2,7 @@ import { NavLink, Outlet } from "react-router";
 import styled from "styled-components";
 import { Button } from "../kit/Button";
 import { useBenchLight } from "../kit/useBenchLight";
+import { OutboxFaults } from "./OutboxFaults";
 import { OutboxStatus } from "./OutboxStatus";
 
 const Bar = styled.header`
@@ -81,6 +82,7 @@ export function Shell() {
         <OutboxStatus />
         <Button onPress={turn}>{name === "light" ? "Dark" : "Light"}</Button>
       </Bar>
+      <OutboxFaults />
       <div id="main" tabIndex={-1}>
         <Outlet />
       </div>

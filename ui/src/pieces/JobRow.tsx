@@ -1,9 +1,9 @@
 import { Link } from "react-router";
 import styled from "styled-components";
-import type { JobLine } from "../app/api";
+import type { JobLine } from "../server/api";
 import { MiniSpine } from "../drawings/MiniSpine";
-import { stageNames } from "../job/stages";
-import { waitSaid } from "../job/waitSaid";
+import { stageNames } from "../words/stages";
+import { waitSaid } from "../words/waitSaid";
 import { whenSaid } from "../kit/format";
 import { Mark } from "../kit/Mark";
 import { useNow } from "../kit/useNow";
@@ -13,9 +13,9 @@ const Item = styled.li`
   a {
     display: grid;
     grid-template-columns: minmax(0, 1.5fr) 9.5rem minmax(0, 1fr);
-    gap: 0.4rem 1.5rem;
+    gap: 0.3rem 1.5rem;
     align-items: center;
-    padding: 0.9rem 0.6rem;
+    padding: 0.45rem 0.6rem;
     color: inherit;
     text-decoration: none;
     border-radius: 0.4rem;
@@ -38,6 +38,7 @@ const Item = styled.li`
 
 const Waits = styled.p`
   font-weight: 650;
+  line-height: 1.2;
   small {
     display: block;
     font-weight: 400;
@@ -51,12 +52,16 @@ export function JobRow({ job }: { job: JobLine }) {
       <Link to={`/jobs/${job.id}/${job.current}`}>
         <div>
           <strong>
-            {job.machine.name}, {job.circuit.name.toLowerCase()}
+            {job.machine.name}: {job.circuit.name}
           </strong>
           <small>{job.complaint ?? "No complaint written down yet."}</small>
         </div>
         <MiniSpine stages={job.stages} stopped={Boolean(job.stop)} />
-        {job.stop ? (
+        {job.damaged ? (
+          <div>
+            <Mark kind="stop">Damaged</Mark> <small>This record cannot be read. See docs/running.md.</small>
+          </div>
+        ) : job.stop ? (
           <div>
             <Mark kind="stop">Do not use</Mark> <small>{job.stop}</small>
           </div>
@@ -68,10 +73,12 @@ export function JobRow({ job }: { job: JobLine }) {
           <Waits>
             <small>{stageNames[job.current]} waits for</small>
             {job.waits_for}
-            <small>
-              {job.planned_minutes === undefined ? null : `${job.planned_minutes} min planned. `}
-              {job.wait ? waitSaid(job.wait, now) : null}
-            </small>
+            {job.planned_minutes !== undefined || job.wait ? (
+              <small>
+                {job.planned_minutes === undefined ? null : `${job.planned_minutes} min planned. `}
+                {job.wait ? waitSaid(job.wait, now) : null}
+              </small>
+            ) : null}
           </Waits>
         )}
       </Link>

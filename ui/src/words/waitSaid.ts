@@ -1,4 +1,4 @@
-import type { JobLine } from "../app/api";
+import type { JobLine } from "../server/api";
 import { whenSaid } from "../kit/format";
 
 /** A wait in words: until when, or that it is over. */

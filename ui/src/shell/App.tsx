@@ -1,14 +1,12 @@
 import type { ComponentType } from "react";
 import { QueryClientProvider } from "@tanstack/react-query";
 import { createBrowserRouter, RouterProvider } from "react-router";
-import { Bench } from "../bench/Bench";
-import { JobPage } from "../job/JobPage";
 import { Theme } from "../kit/theme";
 import { Lost } from "./Lost";
 import { rooms } from "./rooms";
-import { outbox, queryClient } from "./server";
+import { outbox, queryClient } from "../server/server";
 import { Shell } from "./Shell";
-import { OutboxContext } from "./useOutbox";
+import { OutboxContext } from "../server/useOutbox";
 
 /** A room as the router wants it. */
 const entered =
@@ -21,10 +19,10 @@ const router = createBrowserRouter([
     errorElement: <Lost />,
     hydrateFallbackElement: <></>,
     children: [
-      { path: "/", element: <Bench /> },
+      { path: "/", lazy: entered(rooms.bench, "Bench") },
       { path: "/machines", lazy: entered(rooms.machines, "Machines") },
       { path: "/machines/:id", lazy: entered(rooms.machine, "MachinePage") },
-      { path: "/jobs/:id/:stage?", element: <JobPage /> },
+      { path: "/jobs/:id/:stage?", lazy: entered(rooms.job, "JobPage") },
       { path: "/shelf", lazy: entered(rooms.shelf, "ShelfPage") },
       { path: "/sizer", lazy: entered(rooms.sizer, "SizerPage") },
       { path: "/shop", lazy: entered(rooms.shop, "ShopPage") },

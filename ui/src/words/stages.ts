@@ -1,4 +1,4 @@
-import type { Stage } from "../app/api";
+import type { Stage } from "../server/api";
 
 export const stageNames: Record<Stage, string> = {
   ask: "Ask",

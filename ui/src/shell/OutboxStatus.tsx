@@ -1,13 +1,15 @@
 import { Mark } from "../kit/Mark";
-import { useOutboxState } from "./useOutbox";
+import { useOutboxState } from "../server/useOutbox";
 
 /** Whether what was entered has arrived. Quiet while all is well. */
 export function OutboxStatus() {
-  const { waiting, reachable } = useOutboxState();
+  const { waiting, apart, reachable } = useOutboxState();
   return (
     <div role="status">
       {!reachable ? (
         <Mark kind="warn">{`Server away: ${waiting.length} kept here`}</Mark>
+      ) : apart.length > 0 ? (
+        <Mark kind="warn">{`${apart.length} not recorded`}</Mark>
       ) : waiting.length > 2 ? (
         <Mark kind="quiet">{`${waiting.length} on the way`}</Mark>
       ) : null}

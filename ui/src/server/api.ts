@@ -4,10 +4,15 @@ type Schemas = components["schemas"];
 
 export type Job = Schemas["Job"];
 export type JobLine = Schemas["JobLine"];
+export type Changed = Schemas["Changed"];
+export type StageView = Schemas["StageView"];
+export type Control = Schemas["Control"];
 export type Entry = Schemas["Entry"];
 export type NewEntry = Schemas["NewEntry"];
 export type Machine = Schemas["Machine"];
 export type MachineLine = Schemas["MachineLine"];
+export type MachineKind = Schemas["MachineKind"];
+export type MachineChanges = Schemas["MachineChanges"];
 export type Circuit = Schemas["Circuit"];
 export type CircuitFigures = Schemas["CircuitFigures"];
 export type CircuitChange = Schemas["CircuitChanges"]["changes"][number];
@@ -26,8 +31,11 @@ export type Sizing = Schemas["Sizing"];
 export type SizingRow = Schemas["SizingRow"];
 export type Knowledge = Schemas["Knowledge"];
 export type Stage = Schemas["Stage"];
+export type Ask = Schemas["Ask"];
+export type Choose = Schemas["Choose"];
 export type Bleed = Schemas["Bleed"];
 export type Feel = Schemas["Feel"];
+export type Close = Schemas["Close"];
 export type Verdict = Schemas["Verdict"];
 export type Supplies = Schemas["Supplies"];
 export type PullLine = Schemas["PullLine"];
@@ -51,43 +59,3 @@ export type BuildPart = Schemas["BuildPart"];
 export type StoredPhoto = Schemas["StoredPhoto"];
 export type InstrumentReading = Schemas["InstrumentReading"];
 export type Problem = Schemas["Problem"];
-
-/** The server said no: what is wrong, where, and what would be accepted. */
-export class Refused extends Error {
-  constructor(readonly problem: Problem) {
-    super(problem.errors.map(worded).join(" "));
-  }
-}
-
-/** The server could not be reached, or broke. Worth trying again. */
-export class Unreachable extends Error {}
-
-export function worded(error: Problem["errors"][number]): string {
-  const accepted = error.accepted ? ` Accepted: ${error.accepted}.` : "";
-  return `${error.message}.${accepted}`.replace("..", ".");
-}
-
-export async function call<Answer>(method: string, path: string, body?: unknown): Promise<Answer> {
-  const response = await reach(method, path, body);
-  const answer: unknown = await response.json().catch(() => undefined);
-  if (response.ok) return answer as Answer;
-  if (response.status >= 500 || !isProblem(answer))
-    throw new Unreachable(`The server answered ${response.status}.`);
-  throw new Refused(answer);
-}
-
-async function reach(method: string, path: string, body?: unknown): Promise<Response> {
-  try {
-    return await fetch(`/api${path}`, {
-      method,
-      headers: body === undefined ? {} : { "content-type": "application/json" },
-      body: body === undefined ? null : JSON.stringify(body),
-    });
-  } catch {
-    throw new Unreachable("The server cannot be reached.");
-  }
-}
-
-function isProblem(answer: unknown): answer is Problem {
-  return typeof answer === "object" && answer !== null && "errors" in answer;
-}

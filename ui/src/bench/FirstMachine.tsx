@@ -1,0 +1,77 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Button } from "../kit/Button";
+import { Choice } from "../kit/Choice";
+import { EntryField } from "../kit/EntryField";
+import { Quiet, Row } from "../kit/layout";
+import { Notice } from "../kit/Notice";
+import { useOpenJob } from "../pieces/useOpenJob";
+import type { MachineKind } from "../server/api";
+import { answer, client } from "../server/client";
+import { knowledgeQuery } from "../server/queries";
+import { useOutbox } from "../server/useOutbox";
+
+/** An empty shop: kind, name, what is wrong, circuit; the last tap opens the first job. */
+export function FirstMachine() {
+  const knowledge = useQuery(knowledgeQuery).data;
+  const [kind, setKind] = useState<MachineKind>();
+  const [name, setName] = useState("");
+  const [complaint, setComplaint] = useState("");
+  const outbox = useOutbox();
+  const queryClient = useQueryClient();
+  const open = useOpenJob();
+  const add = useMutation({
+    mutationFn: async (template: string) => {
+      const id = crypto.randomUUID();
+      const circuit = crypto.randomUUID();
+      const label = knowledge?.machine_kinds.find((each) => each.id === kind)?.label ?? "Machine";
+      await answer(
+        client.POST("/machines", { body: { id, name: name.trim() || label, kind: kind ?? "road" } }),
+      );
+      await answer(
+        client.POST("/machines/{id}/circuits", { params: { path: { id } }, body: { id: circuit, template } }),
+      );
+      return open.mutateAsync({ circuitId: circuit });
+    },
+    onSuccess: (job) => {
+      void queryClient.invalidateQueries({ queryKey: ["machines"] });
+      if (complaint.trim()) {
+        outbox.add(job.id, { stage: "ask", kind: "complaint", data: { text: complaint.trim() } });
+      }
+    },
+  });
+  const templates = knowledge?.machine_kinds.find((each) => each.id === kind)?.templates ?? [];
+  return (
+    <>
+      <Quiet>No machine yet. Four answers, and the first job is open.</Quiet>
+      {add.isError ? <Notice tone="warn">{add.error.message}</Notice> : null}
+      <Choice
+        label="1. What is it?"
+        options={knowledge?.machine_kinds.map(({ id, label }) => ({ id, label })) ?? []}
+        value={kind}
+        onChange={(id) => setKind(id as MachineKind)}
+      />
+      <EntryField label="2. What is it called?" value={name} onFinish={setName} />
+      <EntryField
+        label="3. What is wrong, in the rider's own words?"
+        value={complaint}
+        onFinish={setComplaint}
+      />
+      {kind ? (
+        <>
+          <h3>4. Which circuit? The job starts with it.</h3>
+          <Row $gap={1}>
+            {templates.map((id) => {
+              const template = knowledge?.templates.find((each) => each.id === id);
+              return template ? (
+                <Button key={id} tone="act" isDisabled={add.isPending} onPress={() => add.mutate(id)}>
+                  {template.label}
+                </Button>
+              ) : null;
+            })}
+          </Row>
+        </>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,175 @@
+import type { Changed, NewEntry } from "./api";
+import { Broken, Refused } from "./faults";
+import type { OutboxStore, Parcel } from "./outboxStore";
+
+const FIRST_RETRY_MS = 500;
+const LONGEST_RETRY_MS = 5000;
+/** An entry over which the server broke so often is set apart; the others go on. */
+const MOST_TRIES = 3;
+
+export interface OutboxState {
+  waiting: Parcel[];
+  /** Refused, or broken over: each with its reason, until the mechanic sends it again or drops it. */
+  apart: Parcel[];
+  reachable: boolean;
+  /** Entries that could not even be kept here, newest last, until they have been read. */
+  unkept: string[];
+  /** Texts in this browser's storage that are no entries. */
+  damaged: number;
+  forgets: boolean;
+}
+
+/**
+ * The one way entries leave the page. Each is written to this browser's storage before anything else, sent in order, and
+ * kept until the server has it: a dead network, a reload or a closed lid loses nothing, and a retry is harmless because
+ * the id is made here.
+ */
+export class Outbox {
+  #state: OutboxState;
+  #listeners = new Set<() => void>();
+  #sending = false;
+  #retry: ReturnType<typeof setTimeout> | undefined;
+  #retryMs = FIRST_RETRY_MS;
+  #order: number;
+  #reachable = true;
+  #unkept: string[] = [];
+
+  constructor(
+    private readonly store: OutboxStore,
+    private readonly send: (parcel: Parcel) => Promise<Changed>,
+    private readonly onDelivered: (parcel: Parcel, changed: Changed) => void,
+  ) {
+    this.#order = Math.max(0, ...store.read().map((parcel) => parcel.order));
+    this.#state = this.#read();
+  }
+
+  /** Another tab has written to the storage. */
+  refresh = (): void => this.#publish();
+
+  /** @returns the entry's id; undefined when it could not be kept, which is said aloud */
+  add(jobId: string, entry: Omit<NewEntry, "id" | "at">): string | undefined {
+    const id = crypto.randomUUID();
+    this.#order = Math.max(this.#order + 1, Date.now());
+    try {
+      this.store.write({ jobId, entry: { ...entry, id, at: new Date().toISOString() }, order: this.#order });
+    } catch {
+      this.#unkept = [...this.#unkept, entry.kind];
+      this.#publish();
+      return undefined;
+    }
+    this.#publish();
+    void this.flush();
+    return id;
+  }
+
+  discard(id: string): void {
+    this.store.remove(id);
+    this.#publish();
+  }
+
+  /** Puts an entry that was set apart back in the row. */
+  sendAgain(id: string): void {
+    const parcel = this.store.read().find((each) => each.entry.id === id);
+    if (!parcel) return;
+    this.store.write({ jobId: parcel.jobId, entry: parcel.entry, order: parcel.order });
+    this.#publish();
+    void this.flush();
+  }
+
+  /** The mechanic has read what could not be kept. */
+  forgiveUnkept(): void {
+    this.#unkept = [];
+    this.#publish();
+  }
+
+  async flush(): Promise<void> {
+    if (this.#sending) return;
+    this.#sending = true;
+    clearTimeout(this.#retry);
+    try {
+      const heldUp = await this.#sendAll();
+      this.#reachable = true;
+      if (heldUp) this.#retryLater();
+      else this.#retryMs = FIRST_RETRY_MS;
+    } catch {
+      this.#reachable = false;
+      this.#retryLater();
+    } finally {
+      this.#sending = false;
+      this.#publish();
+    }
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  };
+
+  snapshot = (): OutboxState => this.#state;
+
+  /** @returns whether a job is held up by an entry the server broke over: its later entries wait for that one */
+  async #sendAll(): Promise<boolean> {
+    const heldUp = new Set<string>();
+    const next = () => this.store.read().find((parcel) => !parcel.apart && !heldUp.has(parcel.jobId));
+    for (let parcel = next(); parcel; parcel = next()) {
+      if (!(await this.#sendOne(parcel))) heldUp.add(parcel.jobId);
+    }
+    return heldUp.size > 0;
+  }
+
+  /** @returns false when the entry has to be tried again before its job goes on */
+  async #sendOne(parcel: Parcel): Promise<boolean> {
+    try {
+      const changed = await this.send(parcel);
+      this.store.remove(parcel.entry.id);
+      this.onDelivered(parcel, changed);
+      return true;
+    } catch (fault) {
+      if (fault instanceof Refused) this.#rewrite({ ...parcel, apart: fault.message });
+      else if (fault instanceof Broken) return this.#tryAgain(parcel, fault);
+      else throw fault;
+      return true;
+    } finally {
+      this.#reachable = true;
+      this.#publish();
+    }
+  }
+
+  #tryAgain(parcel: Parcel, fault: Broken): boolean {
+    const tries = (parcel.tries ?? 0) + 1;
+    this.#rewrite(tries < MOST_TRIES ? { ...parcel, tries } : { ...parcel, apart: fault.message });
+    return tries >= MOST_TRIES;
+  }
+
+  /** In a full storage a parcel keeps its place without the note. */
+  #rewrite(parcel: Parcel): void {
+    try {
+      this.store.write(parcel);
+    } catch {
+      this.store.remove(parcel.entry.id);
+      this.#unkept = [...this.#unkept, parcel.entry.kind];
+    }
+  }
+
+  #retryLater(): void {
+    this.#retry = setTimeout(() => void this.flush(), this.#retryMs);
+    this.#retryMs = Math.min(this.#retryMs * 2, LONGEST_RETRY_MS);
+  }
+
+  #read(): OutboxState {
+    const parcels = this.store.read();
+    return {
+      waiting: parcels.filter((parcel) => !parcel.apart),
+      apart: parcels.filter((parcel) => parcel.apart),
+      reachable: this.#reachable,
+      unkept: this.#unkept,
+      damaged: this.store.damaged,
+      forgets: this.store.forgets,
+    };
+  }
+
+  #publish(): void {
+    this.#state = this.#read();
+    this.#listeners.forEach((listener) => listener());
+  }
+}

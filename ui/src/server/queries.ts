@@ -1,0 +1,144 @@
+import { infiniteQueryOptions, keepPreviousData, queryOptions } from "@tanstack/react-query";
+import type { Candidate, MachineKind, Sheet, Sizing, SizingRequest, Stage } from "./api";
+import { answer, client } from "./client";
+
+/** A page of a list, and where the next one starts. */
+interface Page {
+  next?: string;
+}
+
+const followed = { initialPageParam: "", getNextPageParam: (page: Page) => page.next };
+
+const after = (place: string) => (place ? { after: place } : {});
+
+export const jobsQuery = (state: "open" | "closed") =>
+  infiniteQueryOptions({
+    queryKey: ["jobs", state],
+    queryFn: ({ pageParam }) =>
+      answer(client.GET("/jobs", { params: { query: { state, ...after(pageParam) } } })),
+    ...followed,
+  });
+
+export const jobsOfMachineQuery = (machine: string) =>
+  infiniteQueryOptions({
+    queryKey: ["jobs", "machine", machine],
+    queryFn: ({ pageParam }) =>
+      answer(
+        client.GET("/jobs", { params: { query: { state: "all", limit: 20, machine, ...after(pageParam) } } }),
+      ),
+    ...followed,
+  });
+
+export const jobQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["job", id],
+    queryFn: () => answer(client.GET("/jobs/{id}", { params: { path: { id } } })),
+  });
+
+/** What one stage of a job shows; asked when the stage is looked at. */
+export const stageQuery = (id: string, stage: Stage) =>
+  queryOptions({
+    queryKey: ["stage", id, stage],
+    queryFn: () => answer(client.GET("/jobs/{id}/stages/{stage}", { params: { path: { id, stage } } })),
+  });
+
+/** What the shelf has for a job; asked anew whenever the job or the shelf has moved. */
+export const suppliesQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["supplies", id],
+    queryFn: () => answer(client.GET("/jobs/{id}/supplies", { params: { path: { id } } })),
+  });
+
+export const shelfQuery = queryOptions({
+  queryKey: ["shelf"],
+  queryFn: () => answer(client.GET("/shelf")),
+});
+
+export const movesQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["shelf", id],
+    queryFn: () => answer(client.GET("/shelf/{id}/moves", { params: { path: { id } } })),
+  });
+
+export interface MachinesSought {
+  find?: string;
+  kind?: MachineKind | undefined;
+  retired?: boolean;
+  limit?: number;
+}
+
+export const machinesQuery = ({ find = "", kind, retired = false, limit = 50 }: MachinesSought = {}) =>
+  infiniteQueryOptions({
+    queryKey: ["machines", { find, kind, retired, limit }],
+    queryFn: ({ pageParam }) =>
+      answer(
+        client.GET("/machines", {
+          params: {
+            query: {
+              limit,
+              retired,
+              ...(find ? { find } : {}),
+              ...(kind ? { kind } : {}),
+              ...after(pageParam),
+            },
+          },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    ...followed,
+  });
+
+export const machineQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["machine", id],
+    queryFn: () => answer(client.GET("/machines/{id}", { params: { path: { id } } })),
+  });
+
+export const knowledgeQuery = queryOptions({
+  queryKey: ["knowledge"],
+  queryFn: () => answer(client.GET("/knowledge")),
+  staleTime: Infinity,
+});
+
+export const shopQuery = queryOptions({
+  queryKey: ["shop"],
+  queryFn: () => answer(client.GET("/shop")),
+  staleTime: 60_000,
+});
+
+export const circuitQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["circuit", id],
+    queryFn: () => answer(client.GET("/circuits/{id}", { params: { path: { id } } })),
+    enabled: id !== "",
+  });
+
+export const comparisonQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["comparison", id],
+    queryFn: () => answer(client.GET("/comparisons/{id}", { params: { path: { id } } })),
+    enabled: id !== "",
+  });
+
+/** A computing endpoint: the same question has the same answer, and the last one stays on show while the next is worked out. */
+const computed = <Answer>(what: string, body: unknown, ask: () => Promise<Answer>) =>
+  queryOptions({
+    queryKey: [what, body],
+    queryFn: ask,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: false,
+  });
+
+export const sizingQuery = (body: SizingRequest) =>
+  computed("sizings", body, () => answer(client.POST("/compute/sizings", { body })) as Promise<Sizing>);
+
+export const curvesQuery = (sheet: Sheet, candidates: Candidate[]) => {
+  const body = { sheet, candidates };
+  return computed("lever-curves", body, () => answer(client.POST("/compute/lever-curves", { body })));
+};
+
+export const explanationQuery = (sheet: Sheet, candidate: Candidate) => {
+  const body = { sheet, candidate };
+  return computed("explanations", body, () => answer(client.POST("/compute/explanations", { body })));
+};

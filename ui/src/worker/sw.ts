@@ -1,0 +1,62 @@
+/// <reference lib="webworker" />
+import { CacheableResponsePlugin } from "workbox-cacheable-response";
+import { ExpirationPlugin } from "workbox-expiration";
+import { registerRoute } from "workbox-routing";
+import { CacheFirst, NetworkFirst } from "workbox-strategies";
+import type { WorkboxPlugin } from "workbox-core/types";
+import { ANSWERS } from "../server/answersKept";
+
+// Keeps the page and the last answers at hand, so that a reload while the server is away still shows the job.
+// The network always comes first: nothing old is shown while the server answers.
+declare const self: ServiceWorkerGlobalScope;
+
+const PAGE = "sandbag-page";
+const ASSETS = "sandbag-assets";
+const KEPT_BEFORE = ["sandbag-1"];
+
+const whole = new CacheableResponsePlugin({ statuses: [200] });
+const pruned = (maxEntries: number) => new ExpirationPlugin({ maxEntries, purgeOnQuotaError: true });
+
+/** Whatever page of Sandbag is opened, it is the same one. */
+const onePage: WorkboxPlugin = { cacheKeyWillBeUsed: () => Promise.resolve("/") };
+
+const isRead = (request: Request) => request.method === "GET";
+
+registerRoute(
+  ({ request, url }) => request.mode === "navigate" && !url.pathname.startsWith("/api/"),
+  new NetworkFirst({ cacheName: PAGE, plugins: [onePage, whole] }),
+);
+registerRoute(
+  ({ request, url }) => isRead(request) && url.pathname.startsWith("/assets/"),
+  new CacheFirst({ cacheName: ASSETS, plugins: [whole, pruned(120)] }),
+);
+registerRoute(
+  ({ request, url }) =>
+    isRead(request) &&
+    request.mode !== "navigate" &&
+    url.pathname.startsWith("/api/") &&
+    !url.pathname.startsWith("/api/photos/"),
+  new NetworkFirst({ cacheName: ANSWERS, plugins: [whole, pruned(300)] }),
+);
+registerRoute(
+  ({ request, url }) =>
+    isRead(request) && request.mode !== "navigate" && url.pathname.startsWith("/api/photos/"),
+  new CacheFirst({ cacheName: "sandbag-photos", plugins: [whole, pruned(60)] }),
+);
+
+self.addEventListener("install", (event) => {
+  void self.skipWaiting();
+  event.waitUntil(keepPage());
+});
+
+self.addEventListener("activate", (event) =>
+  event.waitUntil(Promise.all([self.clients.claim(), ...KEPT_BEFORE.map((name) => caches.delete(name))])),
+);
+
+/** The page that registers this worker was fetched without it: fetch it again, with its scripts and styles. */
+async function keepPage(): Promise<void> {
+  const page = await fetch("/");
+  const assets = (await page.clone().text()).match(/\/assets\/[\w.-]+/g) ?? [];
+  await (await caches.open(PAGE)).put("/", page);
+  await (await caches.open(ASSETS)).addAll([...new Set(assets)]);
+}
