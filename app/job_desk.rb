@@ -52,7 +52,7 @@ module App
       circuit = @store.circuits.find(job[:circuit_id])
       state = state_of(job, circuit)
       {**JobHead.of(job, circuit, @store.machines.find(circuit[:machine_id])), **Sandbag::Job::Headline.new(state).to_h,
-       photos: JobPhotos.of(state.journal)}
+        photos: JobPhotos.of(state.journal)}
     end
 
     # @return [Hash] what one stage shows, under the stage's name
@@ -61,7 +61,7 @@ module App
       job = @store.jobs.find(id)
       return stage_of_record(id, stage) if job[:closed_at]
       circuit = @store.circuits.find(job[:circuit_id])
-      {id: stage, stage => stage_view(job, circuit, state_of(job, circuit), stage)}
+      {:id => stage, stage => stage_view(job, circuit, state_of(job, circuit), stage)}
     end
 
     # @return [Hash] what the shelf has for a job, or had when it was signed
@@ -121,7 +121,7 @@ module App
 
     def stage_of_record(id, stage)
       stages = @store.jobs.record(id)["stages"]
-      {id: stage, stage => stages.fetch(stage) { raise Store::Missing.new("stage of this job", stage) }}
+      {:id => stage, stage => stages.fetch(stage) { raise Store::Missing.new("stage of this job", stage) }}
     end
 
     def stage_view(job, circuit, state, stage)

@@ -14,6 +14,7 @@ RSpec.configure do |config|
   config.mock_with(:rspec) { |mocks| mocks.verify_partial_doubles = true }
   config.disable_monkey_patching!
   config.warnings = false
+  Kernel.srand(config.seed)
   config.include Sheets
   config.include Properties
 end

@@ -40,7 +40,7 @@ setup_npm() {
 setup_page() {
   setup_npm
   local stamp="$root/ui/dist/index.html"
-  if [ -f "$stamp" ] && [ -z "$(find "$root/ui/src" "$root/ui/public" "$root/ui/index.html" "$root/ui/package-lock.json" "$root/ui/vite.config.ts" "$root/api/openapi.yaml" -newer "$stamp" -print -quit)" ]; then
+  if [ -f "$stamp" ] && [ -z "$(find "$root/ui/src" "$root/ui/public" "$root/ui/index.html" "$root/ui/package-lock.json" "$root/ui/tsconfig.json" "$root/ui/vite.config.ts" "$root/api/openapi.yaml" -newer "$stamp" -print -quit)" ]; then
     return
   fi
   say "front end"
@@ -49,4 +49,20 @@ setup_page() {
 
 setup_browser() {
   debian chromium chromium-driver
+}
+
+# Stops before anything is changed when another program, or this one, serves here already.
+port_is_free() {
+  local port=${SANDBAG_PORT:-4747}
+  if (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; then
+    echo "Port $port is in use: stop what serves there, or choose another with SANDBAG_PORT." >&2
+    exit 1
+  fi
+}
+
+# The page's pure logic, the projection of a stroke among it held against the core's own count.
+test_page() {
+  say "page logic"
+  bundle exec ruby spec/support/projection_cases.rb
+  (cd "$root/ui" && npm test --silent)
 }

@@ -13,6 +13,7 @@ module Sandbag
     def measures(*names, **defaults)
       all = names + defaults.keys
       extend Attributes
+
       attributes(*all)
       define_singleton_method(:measure_names) { all }
       define_singleton_method(:measure_defaults) { defaults }

@@ -7,9 +7,16 @@ module Properties
   # @param ranges [Hash{Symbol => Range}] name => range of Floats
   def for_all(**ranges, &block)
     numbers = ranges.transform_values do |range|
-      PropCheck::Generators.choose(0..STEPS).map { |step| range.begin + (range.end - range.begin) * step / STEPS.to_f }
+      Properties.seeded.map { |step| range.begin + (range.end - range.begin) * step / STEPS.to_f }
     end
     PropCheck.forall(**numbers).with_config(n_runs: 60, &block)
+  end
+
+  # Steps drawn from RSpec's seed, so that a run can be repeated; the library draws from a source of its own.
+  def self.seeded
+    drawn = PropCheck::Generators.choose(0..STEPS)
+    source = Random.new(Kernel.rand(2**32))
+    PropCheck::Generator.new { |**given| drawn.generate(**given, rng: source) }
   end
 
   # The problems of what the block refuses, their sentences in the core's units.

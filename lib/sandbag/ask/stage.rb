@@ -96,7 +96,7 @@ module Sandbag
         return stop if stop
         return if route
         return "a route: #{Wording.inside(Job::Route.find(proposal[:route]).label)} is proposed" if proposal
-        askable.all? { |finding| findings.known?(finding["id"]) } ? "a route" : "a finding, or a route"
+        (askable.all? { |finding| findings.known?(finding["id"]) }) ? "a route" : "a finding, or a route"
       end
 
       def unresolved

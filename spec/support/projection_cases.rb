@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+# Writes var/projection_cases.json: made-up bleeds with what the core counts after every entry, for the page's spec of
+# its projection (ui/src/job/bleed/project.test.ts).
+require_relative "../../app/boot"
+require "json"
+require "fileutils"
+require "prop_check"
+Dir["#{__dir__}/{properties,sheets,jobs}.rb"].each { |file| require file }
+
+# A bleed under random hands: some entries the server has, the rest still on their way.
+class ProjectionCase
+  COUNTED = %i[current points reservoir total_strokes finished].freeze
+  KINDS = (%w[stroke] * 14 + %w[topped_up bubbles colour point point_done uncovered undo undo]).freeze
+  COLOURS = Sandbag::Knowledge.table("fluid_colours").map { |colour| colour.fetch("id") }
+
+  def initialize(plain, random)
+    @random = random
+    @job = JobInMemory.new(Sandbag::Circuit::Sheet.new(plain))
+    @job.add("ask", "route", {"route" => "bleed"})
+    @job.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
+    @random.rand(0..40).times { step }
+  end
+
+  # @return [Hash] base: the Bleed page's view; ahead: entries; after: the core's count after each of them
+  def to_h
+    base = view
+    ahead = Array.new(@random.rand(1..30)) { step }.compact
+    {base: base, ahead: ahead.map(&:first), after: ahead.map(&:last)}
+  end
+
+  private
+
+  def view
+    {recent: [], **@job.view("bleed")}
+  end
+
+  # @return [Array, nil] the entry and the core's count after it; nil when the core refused it
+  def step
+    kind = KINDS.sample(random: @random)
+    id = @job.add("bleed", kind, data(kind), corrects: ((kind == "undo") ? undoable : nil))
+    entry = @job.entries.last
+    [{id: id, stage: "bleed", kind: kind, data: entry.data, corrects: entry.corrects}.compact, view.slice(*COUNTED)]
+  rescue Sandbag::Refusal
+    nil
+  end
+
+  def data(kind)
+    case kind
+    when "colour" then {"colour" => COLOURS.sample(random: @random)}
+    when "point", "point_done" then {"point" => @job.state.bleed.count.points.keys.sample(random: @random)}
+    else {}
+    end
+  end
+
+  def undoable
+    @job.state.journal.in_force.select { |entry| entry.stage == "bleed" }.last(6).sample(random: @random)&.id || raise(Sandbag::Refusal.at("corrects", "nothing to undo"))
+  end
+end
+
+extend Sheets
+random = Random.new(ENV.fetch("SEED", 1126).to_i)
+plains = [twin_disc_plain, bicycle_plain.merge("kind" => "brake_bike"), clutch_plain]
+cases = Array.new(60) { |index| ProjectionCase.new(plains[index % plains.size], random).to_h }
+fresh = Sandbag::Knowledge.table("fluid_colours").select { |colour| colour.fetch("fresh") }.map { |colour| colour.fetch("id") }
+FileUtils.mkdir_p("#{ROOT}/var")
+File.write("#{ROOT}/var/projection_cases.json", JSON.generate(fresh: fresh, cases: cases))
