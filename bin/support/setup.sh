@@ -60,9 +60,9 @@ port_is_free() {
   fi
 }
 
-# The page's pure logic, the projection of a stroke among it held against the core's own count.
+# The page's pure logic, held against what the core says where the core has a say.
 test_page() {
   say "page logic"
-  bundle exec ruby spec/support/projection_cases.rb
+  bundle exec ruby spec/support/page_cases.rb
   (cd "$root/ui" && npm test --silent)
 }

@@ -38,7 +38,7 @@ RSpec.describe "Asking", :browser do
     session.click_button "Every finding"
     session.find("[role=radiogroup]", text: /\AWet at the lever/).find("label", text: "Drips").click
     expect(session).to have_content("Proven: outer seal leaks")
-    session.find("button", text: "not chosen here").click
+    session.find("button", text: "none picked").click
     session.find("[role=option]", text: "Flush", exact_text: true).click
     expect(session).to have_content("The findings point to reseal the master.")
     expect(session).to have_link("Go on")
@@ -47,7 +47,7 @@ RSpec.describe "Asking", :browser do
   it "stops when a finding raises a flag, and goes on when a lead lifts it with a reason" do
     session.click_button "Every finding"
     session.find("[role=radiogroup]", text: /\AHoses/).find("label", text: "Bulges").click
-    expect(session).to have_content("R02 Hose bulges")
+    expect(session).to have_content("Hose bulges, shows its braid")
     expect(session).not_to have_link("Bleed")
     expect(session).to have_button("Lift this stop", disabled: true)
     session.fill_in "Lead mechanic", with: "R. Tarn\n"
@@ -61,14 +61,14 @@ RSpec.describe "Asking", :browser do
     api("/knowledge")["red_flags"].each_with_index do |flag, index|
       session.click_button "Report a danger" if index.zero?
       session.click_button flag["label"]
-      expect(session).to have_content("#{flag["id"]} #{flag["label"]}")
+      expect(session).to have_content("#{flag["label"]}. #{flag["does"]}")
     end
     expect(session).not_to have_link("Choose")
   end
 
   it "goes through the intake by digit keys, confirming what the record knows" do
     open_page "/"
-    session.click_button "Start a job on Corvane Ridgeline 900, Front brake"
+    start_a_second_job "Corvane Ridgeline 900, Front brake"
     expect(session).to have_content("Is ABS fitted?")
     before = session.text[/(\d+) to go/, 1].to_i
     expect(session).to have_content("The record says: None")
@@ -84,7 +84,7 @@ RSpec.describe "Asking", :browser do
   end
 
   it "shows time and money for the route, and the wait on the Bench" do
-    session.find("button", text: "not chosen here").click
+    session.find("button", text: "none picked").click
     session.find("[role=option]", text: "Reseal the master").click
     expect(session).to have_css("table[aria-label='What the route costs']", text: "Labour, 180 min")
     expect(session).to have_content("offer the unit, the owner decides")
@@ -104,7 +104,7 @@ RSpec.describe "Asking", :browser do
 
   it "shows what was done to the circuit before" do
     open_page "/"
-    session.click_button "Start a job on Oxholm Packmule, Front brake"
+    start_a_second_job "Oxholm Packmule, Front brake"
     expect(session).to have_css("h2", text: "This circuit before")
     expect(session).to have_content("Lever to the bar on the long hill. Maker's mineral oil")
   end

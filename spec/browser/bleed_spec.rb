@@ -3,7 +3,10 @@
 require_relative "helper"
 
 RSpec.describe "Bleeding by foot switch", :browser do
-  before { open_page "/jobs/job-tourer-front/bleed" }
+  before do
+    open_page "/jobs/job-tourer-front/bleed"
+    expect(session).to have_css("[data-figure='strokes']", text: "7")
+  end
 
   it "counts down, warns in time, tops up, and undoes" do
     expect(figure("to-top-up")).to eq 1
@@ -65,7 +68,7 @@ RSpec.describe "Bleeding by foot switch", :browser do
 
   it "keeps five strokes through a dead server and a reload, and sends each once" do
     before = api("/jobs/job-tourer-front/entries")["items"].size
-    wait_until_kept "/", "/api/jobs/job-tourer-front"
+    wait_until_kept "/", "/api/jobs/job-tourer-front", "/api/jobs/job-tourer-front/stages/bleed"
     served.stop("KILL")
     press :space, :space, :space, :space, :space
     expect(session).to have_css("[data-figure='strokes']", text: "12")

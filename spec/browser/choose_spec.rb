@@ -10,12 +10,12 @@ RSpec.describe "Choose and Shelf", :browser do
   it "catches the twin, takes the right kit for a named reason, and lays the bench out" do
     open_page "/jobs/job-scooter/choose"
     twin = session.find("li", text: "Scooter kit, 13")
-    expect(twin).to have_content("Not for this").and have_content("30 hundredths apart")
+    expect(twin).to have_content("Not for this").and have_content("0.30 mm apart")
     expect(twin).to have_css("svg[aria-label*='30 hundredths of a millimetre too large']")
     expect(session).to have_css("[role=checkbox][aria-label='Seal kit'][aria-checked=false]")
 
     right = session.find("li", text: "Scooter kit, 1/2")
-    expect(right).to have_content("To be bought apart: dust boot")
+    expect(right).to have_content("To be bought apart: Dust boot")
     right.fill_in "Looked at it: why it is the right one", with: "1/2 cast on the body, spring in the drawing\n"
     expect(session).to have_content("On the bench: Scooter kit, 1/2")
     expect(api("/shelf")["items"].find { |item| item["id"] == "kit-scooter-half" }["reserved"]).to eq("job-scooter" => 1.0)
@@ -66,7 +66,7 @@ RSpec.describe "Choose and Shelf", :browser do
   end
 
   def second_job
-    post("/jobs", {id: "second", circuit_id: "puddle-front"})
+    post("/jobs", {id: "second", circuit_id: "puddle-front", beside: true})
     post("/jobs/second/entries", {id: "r", stage: "ask", kind: "route", data: {route: "reseal_mc"}})
     post("/jobs/second/entries", {id: "f", stage: "choose", kind: "fluid", data: {fluid: "dot4", stamped: "dot4"}})
     "second"
@@ -75,6 +75,7 @@ RSpec.describe "Choose and Shelf", :browser do
   it "reads water off the simulated pen and moves the verdict with it" do
     open_page "/jobs/job-scooter/choose"
     expect(session).to have_content("by estimate")
+    unfold "The fluid in it now"
     session.click_button "Read the simulated pen"
     expect(session).to have_content("% of water read")
     session.fill_in "Water as the pen reads it", with: "0,8\n"
@@ -85,6 +86,7 @@ RSpec.describe "Choose and Shelf", :browser do
 
   it "changes the quantity with the method and says which bottles" do
     open_page "/jobs/job-scooter/choose"
+    unfold "How much fluid"
     before = session.find("[aria-label='What the fluid is for']").text
     session.find("label", text: "Hand vacuum pump", exact_text: true).click
     expect(session).to have_content("Hose, jar and priming: hand vacuum pump")
@@ -95,7 +97,7 @@ RSpec.describe "Choose and Shelf", :browser do
   it "shelves a kit by what is on the bag, fraction and all, and refuses an empty one in words" do
     open_page "/shelf"
     session.find("label", text: /Seal kits/).click
-    session.click_button "Add: seal kit"
+    session.click_button "Add: Seal kit"
     session.fill_in "Name", with: "Kit off the market, 11/16\n"
     session.fill_in "Bore", with: "11/16\n"
     pick_in "Construction", "Radial bar master"

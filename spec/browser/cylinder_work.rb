@@ -8,7 +8,7 @@ module CylinderWorkByHand
   end
 
   def open_job(circuit, fluid, route: "reseal_mc")
-    post("/jobs", {id: "walk", circuit_id: circuit})
+    post("/jobs", {id: "walk", circuit_id: circuit, beside: true})
     enter("ask", "route", {route: route})
     enter("choose", "fluid", {fluid: fluid, stamped: fluid})
   end

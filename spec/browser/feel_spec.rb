@@ -34,8 +34,8 @@ RSpec.describe "Reading the lever", :browser do
       expect(session).to have_css("table[aria-label=Readings] tbody tr", count: rows - 1)
     end
     expect(session).to have_css("[role=status]", text: "Can't tell")
-    expect(session).to have_content("Air and dead travel only part at a light pull.")
-    expect(session).to have_content(/Next: pull \d+ N at the pedal pad/)
+    expect(session).to have_content("Air and dead travel only part at a light push.")
+    expect(session).to have_content(/Next: push \d+ N at the pedal pad/)
   end
 
   it "keeps what cannot be read, says why, and goes on" do
@@ -57,7 +57,7 @@ RSpec.describe "Reading the lever", :browser do
   it "is told when the lever creeps, and Close says so" do
     press "h"
     press "3,5", :enter
-    expect(session).to have_content("The lever creeps")
+    expect(session).to have_content("The pedal creeps")
     session.click_link "Close"
     expect(session).to have_css("li", text: /Static hold.*the hold test is still to do, or failed/m)
   end
@@ -95,15 +95,14 @@ end
 RSpec.describe "Without a server", :browser do
   it "shows what was last known, and says what cannot be done" do
     open_page "/"
-    wait_until_kept "/", "/api/jobs?state=open", "/api/jobs?state=closed", "/api/machines?limit=100"
+    wait_until_kept "/", "/api/jobs?state=open", "/api/machines?limit=6"
     served.stop("KILL")
     session.refresh
     expect(session).to have_content("Corvane Ridgeline 900: Front brake")
     session.click_button "Start a job on Tarnbeck Scree 250, Clutch"
     expect(session).to have_content("The server cannot be reached.")
     served.start
-    session.click_button "Start a job on Tarnbeck Scree 250, Clutch"
-    expect(session).to have_css("h1", text: "Ask")
+    start_a_second_job "Tarnbeck Scree 250, Clutch"
   end
 
   it "counts in two tabs at once and loses none" do
@@ -122,18 +121,23 @@ RSpec.describe "Without a server", :browser do
 end
 
 RSpec.describe "An empty shop", :browser, demo: false do
-  it "says what to do first, and comes to a first job" do
+  it "leads from the Bench to the first question of a first job" do
     open_page "/"
-    expect(session).to have_content("Nothing on the bench.").and have_content("No machines yet.")
-    open_page "/sizer"
-    session.click_link "Add a machine"
-    session.fill_in "Name", with: "First one\n"
+    expect(session).to have_content("No job is open.").and have_content("No machine yet.")
     session.find("label", text: "Snowmobile", exact_text: true).click
-    session.click_button "Add this machine"
+    session.fill_in "2. What is it called?", with: "First one\n"
+    session.fill_in "3. What is wrong, in the rider's own words?", with: "Lever to the bar\n"
     session.click_button "Disc on the jackshaft"
-    expect(session).to have_css("h2", text: "Disc on the jackshaft")
-    session.click_link "Bench"
-    session.click_button "Start a job on First one, Disc on the jackshaft"
     expect(session).to have_content("Is this its only brake?").and have_content("The record says: Yes")
+    until_api { api("/jobs?state=open")["items"].first["complaint"] == "Lever to the bar" }
+    session.click_link "Bench"
+    expect(session).to have_css("li", text: "First one: Disc on the jackshaft")
+  end
+
+  it "says what belongs in every room, and how to put it there" do
+    {"/machines" => "Add a machine", "/shelf" => "Add the first", "/sizer" => "Add a machine"}.each do |path, offer|
+      open_page path
+      expect(session).to have_content(offer)
+    end
   end
 end

@@ -10,10 +10,24 @@ module AtTheBench
 
   attr_reader :served, :session
 
-  # Opens an address and waits for its heading.
+  # Opens an address and waits for all that stands there.
   def open_page(path)
     session.visit(served.url + path)
     expect(session).to have_css("h1")
+    expect(session).to have_no_content("Fetching…")
+  end
+
+  # Opens a panel that has folded to a line.
+  def unfold(title)
+    session.find("summary", text: /\A#{title}/).click
+  end
+
+  # Starts a job from the Bench on a circuit that has one open already.
+  def start_a_second_job(circuit)
+    session.click_button "Start a job on #{circuit}"
+    session.click_button "Start a second one all the same"
+    expect(session).to have_css("h1", text: "Ask")
+    expect(session).to have_no_content("Fetching…")
   end
 
   # Types keys wherever the focus is, as a foot switch does.

@@ -65,7 +65,7 @@ RSpec.describe "A stopped job", :browser do
   it "says do not use, and goes no further" do
     open_page "/jobs/job-tourer-rear/bleed"
     expect(session).to have_current_path("/jobs/job-tourer-rear/ask")
-    expect(session).to have_content("R04 ABS lamp stays on. Stop.")
+    expect(session).to have_content("ABS lamp stays on. Stop.")
     expect(session).not_to have_link("Bleed")
   end
 end

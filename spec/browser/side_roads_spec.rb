@@ -11,14 +11,14 @@ RSpec.describe "Side roads at the bench", :browser do
     it "opens nothing over a bare bench, and shows the way to the list" do
       open_job("packmule-rear", "mineral")
       open_page "/jobs/walk/strip"
-      wanting = stage_now("choose")["wanting"].size
-      expect(session).to have_content("#{wanting} things are not on the bench yet")
+      wanting = stage_now("strip")["wanting"]
+      expect(session).to have_content("Still to fetch before anything is opened: #{wanting.join(", ")}.")
       press :space
       expect(session).to have_button("Done", disabled: true)
       expect(stage_now("strip")["pieces"]).to eq 0
       session.click_link "To the pull list"
       expect(session).to have_css("h1", text: "Choose")
-      expect(session).to have_content("needed before anything is opened", minimum: wanting)
+      expect(session).to have_content("needed before anything is opened", minimum: stage_now("choose")["wanting"].size)
     end
 
     it "passes a line of the set-up and leaves a step out, each for a reason that stays, and takes a step back" do
@@ -26,13 +26,13 @@ RSpec.describe "Side roads at the bench", :browser do
       row = stage_now("strip")["setup"].find { |each| each["word"] == "block" }
       line = session.find("strong", text: row["label"], exact_text: true).ancestor("li")
       line.click_button "Waive it with a reason"
-      line.fill_in "Why #{row["label"].downcase} does not apply", with: "on the bench already\n"
+      line.fill_in "Why it does not apply: #{row["label"]}", with: "on the bench already\n"
       expect(line).to have_content("Waived: on the bench already")
       stage_now("strip")["setup"].select { |each| each["word"] == "block" && each["value"].nil? }.each { |each| session.click_button "#{each["label"]}: Done" }
 
       first = session.find("[data-figure='step']").text
       session.click_button "Skip this step"
-      session.fill_in "Why #{first.downcase} is left out", with: "none on this one\n"
+      session.fill_in "Why it is skipped: #{first}", with: "none on this one\n"
       expect(session).to have_css("li[data-status=skipped]", text: "#{first}: none on this one")
       second = session.find("[data-figure='step']").text
       press :space
@@ -50,7 +50,7 @@ RSpec.describe "Side roads at the bench", :browser do
       look_over(piston: "score")
       gauge(bore: "19.020", piston: "18.960")
       expect(session).to have_css("[role=status]", text: "Reuse, with new parts")
-      session.click_button "New one on the bench: piston"
+      session.click_button "New one on the bench: Piston"
       expect(session).to have_css("[role=status]", text: /\AReuse\z/)
 
       session.find("summary", text: "Limits").click
@@ -82,7 +82,7 @@ RSpec.describe "Side roads at the bench", :browser do
       session.click_button "Call it good"
       session.fill_in "Why it is good enough", with: "a second gauge says 14.050\n"
       expect(session).to have_css("[role=status]", text: "Reuse, with new parts")
-      session.click_button "New one on the bench: dust boot"
+      session.click_button "New one on the bench: Dust boot"
       expect(session).to have_css("[role=status]", text: /\AReuse\z/)
       expect(session).to have_content("Called by the mechanic: a second gauge says 14.050")
       expect(session).to have_link("Go on to Build")
@@ -119,7 +119,7 @@ RSpec.describe "Side roads at the bench", :browser do
       apart("packmule-rear", "mineral")
       open_page "/jobs/walk/build"
       expect(session).to have_content("Measure has no verdict yet.")
-      expect(session).to have_button("In", disabled: true)
+      expect(session).to have_button("Fitted", disabled: true)
       session.click_link "Reuse or renew?"
       expect(session).to have_css("h1", text: "Measure")
     end
@@ -138,7 +138,7 @@ RSpec.describe "Side roads at the bench", :browser do
       boot = stage_now("build")["checks"].last["label"]
       session.click_button "#{boot}: failed"
       expect(session).to have_no_link("Go on to Bleed")
-      expect(job_now["waits_for"]).to eq boot.downcase
+      expect(job_now["waits_for"]).to eq boot
       session.click_button "#{boot}: passed"
       expect(session).to have_link("Go on to Bleed")
 

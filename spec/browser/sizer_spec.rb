@@ -40,7 +40,7 @@ RSpec.describe "From template to verdict", :browser do
     pick_part("New caliper")
     session.fill_in "Called", with: "Right caliper\n"
     expect(session).to have_css("g[role=button][aria-label^='Right caliper']")
-    expect(session).to have_content("splitter of 2 hoses at rear hose, 3 washers")
+    expect(session).to have_content("splitter of 2 hoses at Rear hose, 3 washers")
     session.click_button "Remove this caliper and its hose"
     expect(session).not_to have_css("g[role=button][aria-label^='Right caliper']")
   end
@@ -178,7 +178,7 @@ RSpec.describe "The shop's units", :browser do
     session.find("label", text: "fl oz", exact_text: true).click
     expect(session).to have_css("label[data-selected]", text: "fl oz")
     {"/machines/ridgeline" => ["0.748", "psi"], "/sizer?circuit=ridgeline-front" => ["257 psi", "Travel, in"], "/jobs/job-tourer-front/choose" => ["fl oz"],
-     "/jobs/job-tourer-front/bleed" => ["fl oz"], "/jobs/job-kart/feel" => ["Lever travel, in", "fl oz"]}.each do |path, words|
+     "/jobs/job-tourer-front/bleed" => ["fl oz"], "/jobs/job-kart/feel" => ["Pedal travel, in", "fl oz"]}.each do |path, words|
       open_page path
       words.each { |word| expect(session).to have_content(word).or have_field(with: /\A#{word}/) }
     end

@@ -1,21 +1,14 @@
 import { useTheme } from "styled-components";
+import { endSize, PISTON_SCALE, pistonSides } from "./endShape";
 import type { EndShapeProps } from "./endShape";
-import { PartLabel } from "./PartLabel";
-import { numberOf, numbersOf, textOf } from "./partValue";
-
-const SCALE = 0.62;
+import { numberOf, textOf } from "./partValue";
 
 /** A caliper cut across its disc: pistons to scale on the sides they stand, nipples on top. */
-export function CaliperShape({ part, x, y, fluid, lines, isPicked, hasPocket }: EndShapeProps) {
+export function CaliperShape({ part, x, y, fluid, isPicked, hasPocket }: EndShapeProps) {
   const theme = useTheme();
-  const pistons = numbersOf(part, "pistons");
   const opposed = textOf(part, "build") === "opposed";
-  const near = opposed ? pistons.filter((_, index) => index % 2 === 0) : pistons;
-  const far = opposed ? pistons.filter((_, index) => index % 2 === 1) : [];
-  const height = Math.max(
-    52,
-    near.reduce((sum, piston) => sum + piston * SCALE + 6, 14),
-  );
+  const [near, far] = pistonSides(part);
+  const { height } = endSize(part);
   const nipples = numberOf(part, "nipples");
   return (
     <g transform={`translate(${x} ${y})`}>
@@ -49,7 +42,6 @@ export function CaliperShape({ part, x, y, fluid, lines, isPicked, hasPocket }: 
           strokeWidth="3"
         />
       ) : null}
-      <PartLabel x={66} y={-4} lines={lines} />
     </g>
   );
 }
@@ -66,10 +58,12 @@ function Pistons({
   fluid: string;
 }) {
   const theme = useTheme();
-  const total = diameters.reduce((sum, diameter) => sum + diameter * SCALE, 0);
+  const total = diameters.reduce((sum, diameter) => sum + diameter * PISTON_SCALE, 0);
   const gap = (height - total) / (diameters.length + 1);
   const tops = diameters.map((_, index) =>
-    diameters.slice(0, index).reduce((sum, diameter) => sum + diameter * SCALE + gap, gap - height / 2),
+    diameters
+      .slice(0, index)
+      .reduce((sum, diameter) => sum + diameter * PISTON_SCALE + gap, gap - height / 2),
   );
   return diameters.map((diameter, index) => (
     <rect
@@ -77,7 +71,7 @@ function Pistons({
       x={left}
       y={tops[index]}
       width="30"
-      height={diameter * SCALE}
+      height={diameter * PISTON_SCALE}
       rx="2"
       fill={fluid}
       stroke={theme.ink}

@@ -1,13 +1,17 @@
-import type { Ref } from "react";
+import type { ReactNode, Ref } from "react";
 import { useTheme } from "styled-components";
 import type { CircuitFigures, PartView } from "../server/api";
 import { fluidLooks } from "../kit/tokens";
+import { useUnits } from "../server/useUnits";
 import { partName } from "../words/partNames";
 import { CaliperShape } from "./CaliperShape";
 import { layOut } from "./circuitLayout";
+import { ControlShape } from "./ControlShape";
 import { HoseShape } from "./HoseShape";
-import { MasterShape } from "./MasterShape";
+import { placeLabels } from "./labelLayout";
+import { MasterShape, ReservoirShape } from "./MasterShape";
 import { labelLines } from "./partLabel";
+import { PartLabel } from "./PartLabel";
 import { PartTarget } from "./PartTarget";
 import { SlaveShape } from "./SlaveShape";
 
@@ -21,16 +25,34 @@ interface Props {
 /** The circuit as a schematic to relative height, fluid coloured by its age; every part can be picked, by keyboard too. */
 export function CircuitDrawing({ figures, picked, onPick, ref }: Props) {
   const theme = useTheme();
-  const { parts } = figures;
+  const units = useUnits();
+  const { parts, control } = figures;
   const layout = layOut(figures);
+  const labels = placeLabels(layout, parts, (part) => labelLines(part, figures, units));
   const fluid = fluidLooks[figures.fluid_look] ?? theme.line;
   const pockets = new Set(figures.pockets.map((pocket) => pocket.part));
-  const target = (part: PartView) => ({
-    name: partName(part),
-    lines: labelLines(part, parts),
-    isPicked: part.id === picked,
-    onPick: () => onPick(part.id),
-  });
+  const { x, y, size } = layout.master;
+  const drawn = (part: PartView | undefined, shape: ReactNode) => {
+    const label = part && labels.get(part.id);
+    return label ? (
+      <PartTarget
+        key={part.id}
+        name={partName(part)}
+        lines={label.lines}
+        isPicked={part.id === picked}
+        onPick={() => onPick(part.id)}
+      >
+        {shape}
+        <PartLabel {...label} />
+      </PartTarget>
+    ) : null;
+  };
+  const [master, lever, reservoir] = (["master", "lever", "reservoir"] as const).map((kind) =>
+    parts.find((part) => part.part === kind),
+  );
+  const ofMaster = { size, fluid };
+  const middle = (part: PartView | undefined, shape: ReactNode) =>
+    drawn(part, <g transform={`translate(${x} ${y})`}>{shape}</g>);
   return (
     <svg
       ref={ref}
@@ -38,32 +60,16 @@ export function CircuitDrawing({ figures, picked, onPick, ref }: Props) {
       role="group"
       aria-label="Circuit schematic"
     >
-      {layout.hoses.map((hose) => (
-        <PartTarget key={hose.part.id} {...target(hose.part)}>
-          <HoseShape
-            hose={hose}
-            fluid={fluid}
-            lines={labelLines(hose.part, parts)}
-            isPicked={hose.part.id === picked}
-          />
-        </PartTarget>
-      ))}
-      <MasterShape at={layout.master} parts={parts} fluid={fluid} picked={picked} onPick={onPick} />
-      {layout.ends.map(({ part, x, y }) => {
+      {layout.hoses.map((hose) =>
+        drawn(hose.part, <HoseShape hose={hose} fluid={fluid} isPicked={hose.part.id === picked} />),
+      )}
+      {middle(reservoir, <ReservoirShape {...ofMaster} isPicked={reservoir?.id === picked} />)}
+      {middle(master, <MasterShape {...ofMaster} isPicked={master?.id === picked} />)}
+      {middle(lever, <ControlShape control={control.id} size={size} isPicked={lever?.id === picked} />)}
+      {layout.ends.map(({ part, ...at }) => {
         const Shape = part.part === "slave" ? SlaveShape : CaliperShape;
-        return (
-          <PartTarget key={part.id} {...target(part)}>
-            <Shape
-              part={part}
-              x={x}
-              y={y}
-              fluid={fluid}
-              lines={labelLines(part, parts)}
-              isPicked={part.id === picked}
-              hasPocket={pockets.has(part.id)}
-            />
-          </PartTarget>
-        );
+        const look = { fluid, isPicked: part.id === picked, hasPocket: pockets.has(part.id) };
+        return drawn(part, <Shape part={part} x={at.x} y={at.y} {...look} />);
       })}
     </svg>
   );

@@ -1,22 +1,19 @@
 import { useTheme } from "styled-components";
-import type { Hose, Point } from "./circuitLayout";
-import { PartLabel } from "./PartLabel";
+import type { Hose } from "./circuitLayout";
+import { pathOf } from "./hosePath";
 import { textOf } from "./partValue";
 
 interface Props {
   hose: Hose;
   fluid: string;
-  lines: string[];
   isPicked: boolean;
 }
 
-/** A hose from its feeder down to what it feeds: bare for steel, ringed for braid, with its length. */
-export function HoseShape({ hose, fluid, lines, isPicked }: Props) {
+/** A hose from its feeder down to what it feeds: bare for steel, ringed for braid. */
+export function HoseShape({ hose, fluid, isPicked }: Props) {
   const theme = useTheme();
-  const { from, to, part } = hose;
-  const kind = textOf(part, "kind");
-  const path = hose.peak ? overPeak(from, hose.peak, to) : straightDown(from, to);
-  const toLeft = to.x < from.x;
+  const kind = textOf(hose.part, "kind");
+  const path = pathOf(hose);
   return (
     <>
       <path d={path} fill="none" stroke="transparent" strokeWidth="34" />
@@ -60,22 +57,6 @@ export function HoseShape({ hose, fluid, lines, isPicked }: Props) {
           />
         </g>
       ) : null}
-      <PartLabel
-        x={to.x + (toLeft ? -18 : 18)}
-        y={to.y - 32}
-        anchor={toLeft ? "end" : "start"}
-        lines={lines}
-      />
     </>
   );
-}
-
-function straightDown(from: Point, to: Point): string {
-  const bend = Math.max(40, (to.y - from.y) * 0.55);
-  return `M${from.x} ${from.y}C${from.x} ${from.y + bend} ${to.x} ${to.y - bend} ${to.x} ${to.y}`;
-}
-
-function overPeak(from: Point, peak: Point, to: Point): string {
-  const reach = (to.x - from.x) / 4 || 40;
-  return `M${from.x} ${from.y}C${from.x} ${from.y + 40} ${peak.x - reach} ${peak.y} ${peak.x} ${peak.y}S${to.x} ${to.y - 40} ${to.x} ${to.y}`;
 }

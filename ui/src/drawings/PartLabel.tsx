@@ -1,17 +1,10 @@
 import { Fragment } from "react";
 import { useTheme } from "styled-components";
-
-interface Props {
-  x: number;
-  y: number;
-  lines: string[];
-  anchor?: "start" | "end";
-}
-
-const LINE_HEIGHT = 19;
+import type { Label } from "./labelLayout";
+import { LINE_HEIGHT } from "./labelLayout";
 
 /** The lines beside a part; the first is bold. */
-export function PartLabel({ x, y, lines, anchor = "start" }: Props) {
+export function PartLabel({ x, y, lines, anchor }: Label) {
   const theme = useTheme();
   // the space between the lines is not drawn; it parts the words for a screen reader
   return lines.map((line, index) => (

@@ -1,10 +1,9 @@
 import { useTheme } from "styled-components";
 import type { EndShapeProps } from "./endShape";
-import { PartLabel } from "./PartLabel";
 import { numberOf } from "./partValue";
 
 /** A clutch slave with its piston and pushrod. */
-export function SlaveShape({ part, x, y, fluid, lines, isPicked }: EndShapeProps) {
+export function SlaveShape({ part, x, y, fluid, isPicked }: EndShapeProps) {
   const theme = useTheme();
   const bore = 18 + numberOf(part, "bore");
   return (
@@ -23,7 +22,6 @@ export function SlaveShape({ part, x, y, fluid, lines, isPicked }: EndShapeProps
       <rect x="2" y={-bore / 2} width="32" height={bore} fill={theme.tube} />
       <path d="M34 0h62" stroke={theme.ink} strokeWidth="9" strokeLinecap="round" />
       <path d={`M-30 ${-bore / 2 - 10}v-8M-36 ${-bore / 2 - 18}h12`} stroke={theme.ink} strokeWidth="3.500" />
-      <PartLabel x={-66} y={-4} anchor="end" lines={lines} />
     </g>
   );
 }

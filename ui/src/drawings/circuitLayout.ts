@@ -1,4 +1,7 @@
 import type { CircuitFigures, PartView } from "../server/api";
+import { endSize } from "./endShape";
+import { masterSize } from "./masterSize";
+import type { MasterSize } from "./masterSize";
 
 export interface Point {
   x: number;
@@ -16,24 +19,27 @@ export interface Hose {
 export interface CircuitLayout {
   width: number;
   height: number;
-  master: Point;
-  ends: (Point & { part: PartView })[];
+  master: Point & { size: MasterSize };
+  /** Middle of each caliper or slave. */
+  ends: (Point & { part: PartView; height: number })[];
   hoses: Hose[];
 }
 
 const END_WIDTH = 250;
-const NARROWEST = 620;
-/** Room above the highest point for the reservoir, below the lowest for a caliper. */
+/** What is written to the right of the last end. */
+const LAST_LABEL = 130;
+const NARROWEST = 660;
+/** Room above the highest point for the reservoir, below the lowest end for its disc. */
 const HEAD = 150;
-const FOOT = 125;
+const FOOT = 45;
 /** The tallest and the shortest a circuit is drawn between its highest and lowest point. */
 const TALLEST = 200;
 const SHORTEST = 100;
 const PX_PER_MM = 0.3;
+/** A hose that goes down at all is drawn to, so that its end shows and its label has room. */
+const SHORTEST_DROP = 46;
 /** How far along its way a hose is drawn to climb: clear of the lever. */
 const PEAK_AT = 0.85;
-/** A caliper hangs this far under the end of its hose. */
-const DROP = 58;
 
 /** Places every part: across by the tree, down to relative height. */
 export function layOut(figures: CircuitFigures): CircuitLayout {
@@ -51,7 +57,7 @@ export function layOut(figures: CircuitFigures): CircuitLayout {
   const drawn = Math.max(SHORTEST, Math.min(TALLEST, span * PX_PER_MM));
   const y = (mm: number) => HEAD + (span > 0 ? ((highest - mm) / span) * drawn : 0);
 
-  const width = Math.max(NARROWEST, ends.length * END_WIDTH);
+  const width = Math.max(NARROWEST, ends.length * END_WIDTH + LAST_LABEL);
   const left = ends.length === 1 ? width * 0.7 : (width - (ends.length - 1) * END_WIDTH) / 2;
   const columns = new Map(ends.map((part, index) => [part.id, left + index * END_WIDTH]));
   const column = (id: string): number => {
@@ -61,15 +67,20 @@ export function layOut(figures: CircuitFigures): CircuitLayout {
     return below.reduce((sum, x) => sum + x, 0) / Math.max(1, below.length);
   };
 
-  const master = { x: ends.length === 1 ? width * 0.34 : width / 2, y: y(heights.master_mm) };
+  const size = masterSize(parts);
+  const master = { x: ends.length === 1 ? width * 0.34 : width / 2, y: y(heights.master_mm), size };
+  const outlet = { x: master.x, y: master.y + size.outlet };
   const foot = (line: PartView): Point => {
-    const end = heights.lines.find((each) => each.line === line.id)?.end_mm ?? 0;
-    const isLast = ends.some((part) => part.from === line.id);
-    return { x: isLast ? column(line.id) : (column(line.id) + master.x) / 2, y: y(end) };
+    const { start_mm = 0, end_mm = 0 } = heights.lines.find((each) => each.line === line.id) ?? {};
+    const fed = ends.find((part) => part.from === line.id);
+    return {
+      x: fed ? column(line.id) + endSize(fed).inlet : (column(line.id) + master.x) / 2,
+      y: end_mm <= start_mm ? Math.max(y(end_mm), head(line).y + SHORTEST_DROP) : y(end_mm),
+    };
   };
   const head = (line: PartView): Point => {
     const feeder = lines.find((each) => each.id === line.from);
-    return feeder ? foot(feeder) : master;
+    return feeder ? foot(feeder) : outlet;
   };
   const hoses = lines.map((part) => {
     const [from, to] = [head(part), foot(part)];
@@ -81,14 +92,16 @@ export function layOut(figures: CircuitFigures): CircuitLayout {
       peak: peak === undefined ? undefined : { x: from.x + (to.x - from.x) * PEAK_AT, y: y(peak) },
     };
   });
-  return {
-    width,
-    height: HEAD + drawn + FOOT,
-    master,
-    ends: ends.map((part) => {
-      const line = lines.find((each) => each.id === part.from);
-      return { part, x: columns.get(part.id) ?? master.x, y: (line ? foot(line).y : master.y) + DROP };
-    }),
-    hoses,
-  };
+  const hung = ends.map((part) => {
+    const line = lines.find((each) => each.id === part.from);
+    const { height } = endSize(part);
+    return {
+      part,
+      height,
+      x: columns.get(part.id) ?? master.x,
+      y: (line ? foot(line).y : outlet.y) + height / 2,
+    };
+  });
+  const lowest = Math.max(HEAD + drawn, ...hung.map((end) => end.y + end.height / 2));
+  return { width, height: lowest + FOOT, master, ends: hung, hoses };
 }

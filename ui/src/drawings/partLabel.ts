@@ -1,30 +1,54 @@
-import type { PartView } from "../server/api";
-import { numbersOf, textOf } from "./partValue";
+import type { CircuitFigures, PartView } from "../server/api";
+import type { Units } from "../kit/units";
+import { numberOf, numbersOf, textOf } from "./partValue";
 
-/** What is written beside a part on the drawing, the first line bold; also read out. */
-export function labelLines(part: PartView, parts: PartView[]): string[] {
+/** Longer names are cut on the drawing; they are read out whole. */
+const LONGEST = 22;
+
+/** Decimals of a length on the drawing; the record beside it has them all. */
+const FINEST = 3;
+
+const short = (text: string) => (text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text);
+
+/** What is written beside a part on the drawing, the first line bold, in the shop's units; also read out. */
+export function labelLines(part: PartView, { parts, control }: CircuitFigures, units: Units): string[] {
+  const fine = (mm: number) => String(Number(units.amount("length", mm).toFixed(FINEST)));
+  const length = (of: PartView | undefined, field: string) => fine(numberOf(of, field));
+  const unit = units.unit("length");
   switch (part.part) {
     case "line":
       return [
-        `${textOf(part, "length")} mm`,
-        `${textOf(part, "kind").replace("_", " ")}, ${textOf(part, "bore")} mm bore`,
+        `${length(part, "length")} ${unit}`,
+        `${textOf(part, "kind").replace("_", " ")}, ${length(part, "bore")} ${unit} bore`,
       ];
     case "reservoir":
-      return [`${textOf(part, "usable")} mL`];
+      return [`${units.size("volume", numberOf(part, "usable"))} ${units.unit("volume")}`];
     case "master": {
       const lever = parts.find((each) => each.part === "lever");
       return [
-        `${textOf(part, "bore")} × ${textOf(lever, "push_offset")}`,
-        `${textOf(part, "stroke")} mm stroke`,
+        `${length(part, "bore")} × ${length(lever, "push_offset")} ${unit}`,
+        `${length(part, "stroke")} ${unit} stroke`,
       ];
     }
     case "lever":
-      return [`${textOf(part, "finger_to_pivot")} mm`, "to the finger"];
+      return [`${length(part, "finger_to_pivot")} ${unit}`, `to the ${control.at}`];
     case "caliper":
-      return [part.label ?? "Caliper", numbersOf(part, "pistons").join(" "), textOf(part, "build")];
+      return [
+        short(part.label ?? "Caliper"),
+        ...pistonsSaid(numbersOf(part, "pistons"), (piston) => `${fine(piston)} ${unit}`),
+        textOf(part, "build"),
+      ];
     case "slave":
-      return [part.label ?? "Clutch slave", `${textOf(part, "bore")} mm bore`];
+      return [short(part.label ?? "Clutch slave"), `${length(part, "bore")} ${unit} bore`];
     default:
       return [];
   }
+}
+
+/** One line for each size: 2 × 34 mm, 2 × 30 mm. */
+function pistonsSaid(pistons: number[], said: (piston: number) => string): string[] {
+  return [...new Set(pistons)].map((size) => {
+    const count = pistons.filter((piston) => piston === size).length;
+    return count > 1 ? `${count} × ${said(size)}` : said(size);
+  });
 }

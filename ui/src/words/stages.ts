@@ -13,7 +13,7 @@ export const stageNames: Record<Stage, string> = {
 };
 
 export const stageQuestions: Record<Stage, string> = {
-  ask: "What is wrong, which way out?",
+  ask: "What is wrong, and which repair?",
   choose: "Which cylinder, which fluid, how much?",
   strip: "In what order?",
   measure: "Reuse or renew?",
@@ -21,5 +21,5 @@ export const stageQuestions: Record<Stage, string> = {
   fit: "On the machine right?",
   bleed: "How many strokes, when to top up?",
   feel: "Air, hose, leak, or fine?",
-  close: "May it go?",
+  close: "May it be used again?",
 };

@@ -10,7 +10,7 @@ interface Case {
   after: Counted[];
 }
 
-/** Written by spec/support/projection_cases.rb: what the core counts after each entry. */
+/** Written by spec/support/page_cases.rb: what the core counts after each entry. */
 const { fresh, cases } = JSON.parse(readFileSync("../var/projection_cases.json", "utf8")) as {
   fresh: string[];
   cases: Case[];

@@ -41,8 +41,8 @@ export function ChooseStage({ job, view: choose, isOpen }: StageProps<"choose">)
           {choose.size_first ? <JobSizer job={job} choose={choose} isOpen={isOpen} /> : null}
           <Bench>
             <Column>
-              {data.cylinder ? <KitPanel job={job} supplies={data} isOpen={isOpen} /> : null}
               <FluidPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
+              {data.cylinder ? <KitPanel job={job} supplies={data} isOpen={isOpen} /> : null}
               <FluidCheckPanel job={job} choose={choose} check={data.check} isOpen={isOpen} />
               <QuantityPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
               <MatrixPanel family={data.check.family} materials={data.materials} />

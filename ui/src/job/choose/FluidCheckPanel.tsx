@@ -5,7 +5,8 @@ import { answer, client } from "../../server/client";
 import { BoilingCurve } from "../../drawings/BoilingCurve";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Quiet, Row } from "../../kit/layout";
+import { FoldingPanel } from "../../kit/FoldingPanel";
+import { Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
 import { useEntries } from "../useEntries";
@@ -24,15 +25,17 @@ export function FluidCheckPanel({ job, choose, check, isOpen }: Props) {
   const verdict = check.verdict;
   const due = check.due;
   return (
-    <Panel>
-      <Row>
-        <h2>The fluid in it now</h2>
-        {verdict ? (
+    <FoldingPanel
+      title="The fluid in it now"
+      said={
+        verdict ? (
           <Mark
             kind={KIND[verdict.id as keyof typeof KIND]}
           >{`${verdict.label}${check.water?.source === "estimate" ? ", by estimate" : ""}`}</Mark>
-        ) : null}
-      </Row>
+        ) : undefined
+      }
+      isFolded={choose.fluid !== undefined}
+    >
       {check.takes_water ? (
         <>
           <p>{waterSaid(check)}</p>
@@ -49,7 +52,7 @@ export function FluidCheckPanel({ job, choose, check, isOpen }: Props) {
       {due.others.map((other) => (
         <Quiet key={other.by}>{`By ${other.by}: ${other.on}. ${other.why}`}</Quiet>
       ))}
-    </Panel>
+    </FoldingPanel>
   );
 }
 

@@ -3,7 +3,8 @@ import { useState } from "react";
 import type { Choose, Job, Supplies } from "../../server/api";
 import { knowledgeQuery } from "../../server/queries";
 import { Choice } from "../../kit/Choice";
-import { Panel, Quiet } from "../../kit/layout";
+import { FoldingPanel } from "../../kit/FoldingPanel";
+import { Quiet } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
 import { SignedList } from "../../kit/SignedList";
@@ -25,10 +26,14 @@ export function FluidPanel({ job, choose, supplies, isOpen }: Props) {
   const stamped = read ?? (choose.stamped === "unknown" ? undefined : choose.stamped);
   const takes = data.fluids.find((fluid) => fluid.id === stamped)?.takes ?? [];
   const isSettled = stamped === choose.stamped;
+  const label = data.fluids.find((fluid) => fluid.id === choose.fluid)?.label;
   const barred = isSettled ? supplies.fluids.filter((fluid) => !fluid.allowed) : [];
   return (
-    <Panel>
-      <h2>Fluid</h2>
+    <FoldingPanel
+      title="Fluid"
+      said={label && isSettled ? `${label} goes in` : undefined}
+      isFolded={isSettled && choose.fluid !== undefined}
+    >
       <Picker
         label="Class stamped on the cap"
         options={[
@@ -66,6 +71,6 @@ export function FluidPanel({ job, choose, supplies, isOpen }: Props) {
       {choose.fluid && isSettled ? null : (
         <Quiet>Nothing is opened before the class on the cap is read.</Quiet>
       )}
-    </Panel>
+    </FoldingPanel>
   );
 }

@@ -5,7 +5,8 @@ import type { Job, KitMatch, Supplies } from "../../server/api";
 import { NearMissDrawing } from "../../drawings/NearMissDrawing";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Quiet, Row } from "../../kit/layout";
+import { FoldingPanel } from "../../kit/FoldingPanel";
+import { Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { ReasonButton } from "../../kit/ReasonButton";
 import { SignedList } from "../../kit/SignedList";
@@ -37,14 +38,14 @@ export function KitPanel({ job, supplies, isOpen }: Props) {
   const cylinder = supplies.cylinder;
   const taken = supplies.lines.find((line) => line.id === "kit")?.pulled[0];
   return (
-    <Panel>
-      <h2>Kit</h2>
-      <p>
-        {cylinder
-          ? `${cylinder.construction}, ${units.size("length", cylinder.bore_mm)} ${units.unit("length")}.`
-          : ""}
-        {taken ? ` On the bench: ${taken.name ?? taken.reason ?? "a kit"}.` : ""}
-      </p>
+    <FoldingPanel
+      title="Kit"
+      said={taken ? `On the bench: ${taken.name ?? taken.reason ?? "a kit"}` : undefined}
+      isFolded={taken !== undefined}
+    >
+      {cylinder ? (
+        <p>{`${cylinder.construction}, ${units.size("length", cylinder.bore_mm)} ${units.unit("length")}.`}</p>
+      ) : null}
       {cylinder ? <Quiet>{`Renewed in any case: ${cylinder.renewed.join(", ")}.`}</Quiet> : null}
       {cylinder && (cylinder.unproven || cylinder.spring === "unknown") ? (
         <p>
@@ -78,7 +79,7 @@ export function KitPanel({ job, supplies, isOpen }: Props) {
         </>
       ) : null}
       {isOpen && !taken ? <BoughtKit job={job} /> : null}
-    </Panel>
+    </FoldingPanel>
   );
 }
 

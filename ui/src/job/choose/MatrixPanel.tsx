@@ -2,7 +2,8 @@ import { useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
 import type { Knowledge, MatrixRow } from "../../server/api";
 import { knowledgeQuery } from "../../server/queries";
-import { Panel, Quiet, Table } from "../../kit/layout";
+import { FoldingPanel } from "../../kit/FoldingPanel";
+import { Quiet, Table } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
 import type { MarkKind } from "../../kit/Mark";
 
@@ -37,8 +38,7 @@ export function MatrixPanel({ family, materials }: Props) {
   const { data } = useQuery(knowledgeQuery);
   if (!data) return null;
   return (
-    <Panel>
-      <h2>Seal, fluid and grease</h2>
+    <FoldingPanel title="Seal, fluid and grease" said="What goes with what" isFolded>
       <Quiet>
         {family
           ? `Outlined: ${family} fluid${materials.length > 0 ? ` with ${materials.join(" and ")}` : ""}.`
@@ -59,7 +59,7 @@ export function MatrixPanel({ family, materials }: Props) {
           isLit={(_, column) => column === family}
         />
       </details>
-    </Panel>
+    </FoldingPanel>
   );
 }
 

@@ -1,7 +1,8 @@
 import { useUnits } from "../../server/useUnits";
 import type { Choose, Job, Supplies } from "../../server/api";
 import { Choice } from "../../kit/Choice";
-import { Big, Panel, Quiet, Row, Table } from "../../kit/layout";
+import { FoldingPanel } from "../../kit/FoldingPanel";
+import { Big, Quiet, Row, Table } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { useEntries } from "../useEntries";
 
@@ -16,8 +17,13 @@ interface Props {
 export function QuantityPanel({ job, choose, supplies, isOpen }: Props) {
   const { add } = useEntries(job, "choose");
   const units = useUnits();
+  const isPulled = supplies.lines.some((line) => line.group === "fluid" && line.done);
   return (
-    <Panel>
+    <FoldingPanel
+      title="How much fluid"
+      said={`${units.say("volume", choose.need.total_ml, 0)}${isPulled ? ", on the bench" : ""}`}
+      isFolded={isPulled}
+    >
       <Row $gap={3}>
         <div>
           <Big>
@@ -67,7 +73,7 @@ export function QuantityPanel({ job, choose, supplies, isOpen }: Props) {
           ))}
         </tbody>
       </Table>
-    </Panel>
+    </FoldingPanel>
   );
 }
 

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# Writes var/projection_cases.json: made-up bleeds with what the core counts after every entry, for the page's spec of
-# its projection (ui/src/job/bleed/project.test.ts).
+# Writes what the page's own specs are held against: var/projection_cases.json, made-up bleeds with what the core counts
+# after every entry (ui/src/job/bleed/project.test.ts), and var/circuit_cases.json, the figures of a circuit from every
+# template (ui/src/drawings/circuitDrawing.test.ts).
 require_relative "../../app/boot"
 require "json"
 require "fileutils"
@@ -65,3 +66,8 @@ cases = Array.new(60) { |index| ProjectionCase.new(plains[index % plains.size], 
 fresh = Sandbag::Knowledge.table("fluid_colours").select { |colour| colour.fetch("fresh") }.map { |colour| colour.fetch("id") }
 FileUtils.mkdir_p("#{ROOT}/var")
 File.write("#{ROOT}/var/projection_cases.json", JSON.generate(fresh: fresh, cases: cases))
+
+figures = Sandbag::Knowledge.table("circuit_templates").map do |template|
+  Sandbag::Circuit::Summary.new(Sandbag::Circuit::Template.sheet(template.fetch("id")), today: Date.new(2026, 3, 14)).to_h
+end
+File.write("#{ROOT}/var/circuit_cases.json", JSON.generate(figures))

@@ -1,0 +1,49 @@
+import type { ReactNode } from "react";
+import styled from "styled-components";
+import { Panel } from "./layout";
+import { space } from "./tokens";
+
+const Body = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: ${space(2)};
+  padding-top: ${space(1)};
+`;
+
+const Folding = styled(Panel)`
+  display: block;
+  padding: ${space(1)} ${space(3)};
+  &[open] {
+    padding-bottom: ${space(3)};
+  }
+  > summary {
+    min-height: 3rem;
+    font-weight: 400;
+  }
+  > summary > h2 {
+    display: inline;
+    margin-right: ${space(1.5)};
+  }
+`;
+
+interface Props {
+  title: string;
+  /** What there is to know while it is folded. */
+  said?: ReactNode;
+  /** Settled, or wanted only now and then: folded until it is opened. */
+  isFolded: boolean;
+  children: ReactNode;
+}
+
+/** A panel that folds to one line once there is nothing left to do in it. */
+export function FoldingPanel({ title, said, isFolded, children }: Props) {
+  return (
+    <Folding as="details" open={!isFolded}>
+      <summary>
+        <h2>{title}</h2>
+        {said}
+      </summary>
+      <Body>{children}</Body>
+    </Folding>
+  );
+}
