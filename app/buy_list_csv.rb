@@ -12,7 +12,7 @@ module App
     def self.of(rows)
       CSV.generate do |csv|
         csv << COLUMNS
-        rows.each { |row| csv << row.values_at(*COLUMNS) }
+        rows.each { |row| csv << CsvCell.safe(row.values_at(*COLUMNS)) }
       end
     end
   end

@@ -12,7 +12,7 @@ module App
       sizing = SizingRequest.new(sheet_of(body), body).sizing.to_h
       next json(200, sizing) unless request.preferred_type("application/json", "text/csv").to_s == "text/csv"
       content_type "text/csv"
-      SizingCsv.of(sizing)
+      SizingCsv.of(plain(sizing), shop.display)
     end
 
     post "/lever-curves" do

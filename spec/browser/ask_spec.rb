@@ -40,7 +40,7 @@ RSpec.describe "Asking", :browser do
     expect(session).to have_content("Proven: outer seal leaks")
     session.find("button", text: "none picked").click
     session.find("[role=option]", text: "Flush", exact_text: true).click
-    expect(session).to have_content("The findings point to reseal the master.")
+    expect(session).to have_content("The findings point to: reseal the master.")
     expect(session).to have_link("Go on")
   end
 

@@ -21,7 +21,7 @@ RSpec.describe "Choose and Shelf", :browser do
     expect(api("/shelf")["items"].find { |item| item["id"] == "kit-scooter-half" }["reserved"]).to eq("job-scooter" => 1.0)
 
     tick "Crush washers"
-    session.click_button "Use cross-head driver", match: :first
+    session.click_button "Use instead: Cross-head driver", exact: false, match: :first
     ["Small-hole or bore gauge", "Micrometer 0 to 25 mm"].each { |tool| tick tool }
     expect(session).to have_link("Go on to")
     expect(api("/jobs/job-scooter")["stages"].find { |stage| stage["id"] == "choose" }["status"]).to eq "done"
@@ -109,7 +109,7 @@ RSpec.describe "Choose and Shelf", :browser do
     session.click_button "Put it on the shelf"
     expect(session).to have_content("Kit off the market, 11/16")
     expect(session).to have_content("Bore 17.4625 mm")
-    expect(session).to have_content("primary cup (unmarked)")
+    expect(session).to have_content("Primary cup (unmarked)")
   end
 
   def pick_in(label, option)

@@ -35,7 +35,7 @@ RSpec.describe "A cylinder taken apart", :browser do
       expect(session).to have_button("Fitted", disabled: true)
     end
     expect(turned).to be true
-    expect(session).to have_content("All of it is in.")
+    expect(session).to have_content("Everything is fitted.")
 
     # a bush stayed in the tray
     session.find("button[aria-haspopup=listbox]", text: "nothing").click

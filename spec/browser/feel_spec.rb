@@ -35,7 +35,7 @@ RSpec.describe "Reading the lever", :browser do
     end
     expect(session).to have_css("[role=status]", text: "Can't tell")
     expect(session).to have_content("Air and dead travel only part at a light push.")
-    expect(session).to have_content(/Next: push \d+ N at the pedal pad/)
+    expect(session).to have_content(/Next: push \d+ N at the foot/)
   end
 
   it "keeps what cannot be read, says why, and goes on" do
@@ -95,7 +95,7 @@ end
 RSpec.describe "Without a server", :browser do
   it "shows what was last known, and says what cannot be done" do
     open_page "/"
-    wait_until_kept "/", "/api/jobs?state=open", "/api/machines?limit=6"
+    wait_until_kept "/", "/api/jobs?state=open", "/api/machines?limit=6&retired=false"
     served.stop("KILL")
     session.refresh
     expect(session).to have_content("Corvane Ridgeline 900: Front brake")

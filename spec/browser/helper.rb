@@ -26,6 +26,7 @@ module AtTheBench
   def start_a_second_job(circuit)
     session.click_button "Start a job on #{circuit}"
     session.click_button "Start a second one all the same"
+    expect(browser_faults).to all(include("/api/jobs - Failed to load resource: the server responded with a status of 422"))
     expect(session).to have_css("h1", text: "Ask")
     expect(session).to have_no_content("Fetching…")
   end

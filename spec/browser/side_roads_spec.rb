@@ -138,7 +138,7 @@ RSpec.describe "Side roads at the bench", :browser do
       boot = stage_now("build")["checks"].last["label"]
       session.click_button "#{boot}: failed"
       expect(session).to have_no_link("Go on to Bleed")
-      expect(job_now["waits_for"]).to eq boot
+      expect(job_now["waits_for"]).to eq Sandbag::Wording.inside(boot)
       session.click_button "#{boot}: passed"
       expect(session).to have_link("Go on to Bleed")
 

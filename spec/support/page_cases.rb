@@ -60,6 +60,7 @@ class ProjectionCase
 end
 
 extend Sheets
+
 random = Random.new(ENV.fetch("SEED", 1126).to_i)
 plains = [twin_disc_plain, bicycle_plain.merge("kind" => "brake_bike"), clutch_plain]
 cases = Array.new(60) { |index| ProjectionCase.new(plains[index % plains.size], random).to_h }

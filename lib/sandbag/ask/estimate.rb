@@ -64,7 +64,7 @@ module Sandbag
 
       def fluid
         return [] unless @route.handles_fluid?
-        [{label: "Fluid, #{@need_ml.ceil} mL", minor: (@shop.prices.fetch("fluid_100ml") * @need_ml / ML).ceil}]
+        [{label: "Fluid, #{Said.ml(@need_ml.ceil)}", minor: (@shop.prices.fetch("fluid_100ml") * @need_ml / ML).ceil}]
       end
     end
   end

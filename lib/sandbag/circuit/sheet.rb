@@ -22,7 +22,7 @@ module Sandbag
       # Refuses, by field path, unknown kinds, parts, fields and sources, values outside their limits, and a broken tree.
       def initialize(plain, judged = true)
         @kind = Kind.find(plain["kind"]) || raise(Refusal.at("kind", "#{plain["kind"]} is not a kind of circuit", Kind.all.map(&:id).join(", ")))
-        @parts = plain["parts"].map { |part| judged ? SheetReader.part(part, @kind.id) : SheetReader.stored(part) }.freeze
+        @parts = (judged ? SheetReader.entered(plain["parts"], @kind.id) : plain["parts"].map { |part| SheetReader.stored(part) }).freeze
         @topology = Topology.new(@parts)
         SheetReader.check(self) if judged
         @of = @parts.group_by { |part| part["part"] }.freeze

@@ -4,6 +4,13 @@ module Sandbag
   module Circuit
     # Reads the parts of a sheet: as somebody enters them, each value judged by its limits, or as they were stored.
     module SheetReader
+      # @param parts [Array<Hash>] as entered; kind [String] id of the circuit's kind
+      # @return [Array<Hash>] the parts, each with its values read; what hangs on the master says so by one name, whatever its id
+      def self.entered(parts, kind)
+        ids = parts.to_h { |part| [part["id"], part["part"]] }
+        parts.map { |part| part((ids[part["from"]] == "master") ? part.merge("from" => Topology::ROOT) : part, kind) }
+      end
+
       # @param part [Hash] as entered; kind [String] id of the circuit's kind
       # @return [Hash] the part with its values read, frozen
       # Refuses, by field path, unknown fields and sources, and values outside their limits.
@@ -38,6 +45,8 @@ module Sandbag
         ids = sheet.parts.map { |part| part["id"] }
         twice = ids.tally.find { |_, times| times > 1 }&.first
         raise Refusal.at("parts/#{twice}", "two parts are called #{twice}", "a different id for each") if twice
+        astray = sheet.parts.find { |part| part["id"] == Topology::ROOT && part["part"] != "master" }
+        raise Refusal.at("parts/#{Topology::ROOT}", "“#{Topology::ROOT}” names the master where a hose starts", "another id for this #{astray["part"]}") if astray
         counts = sheet.parts.map { |part| part["part"] }.tally
         sheet.kind.singles.each do |part|
           found = counts.fetch(part, 0)
