@@ -4,7 +4,7 @@ require "pdf-reader"
 
 # A shop that reads inches reads them in every sentence, on the card and in a file.
 RSpec.describe "An inch shop", :api do
-  METRIC = /\d\s?(mm|mL|MPa)\b/
+  let(:metric) { /\d\s?(mm|mL|MPa)\b/ }
 
   before do
     ask(:put, "/shop", {units: {length: "in", volume: "fl oz", pressure: "psi"}})
@@ -27,7 +27,7 @@ RSpec.describe "An inch shop", :api do
   it "finds no metric figure in any sentence of a stage" do
     stages = ask(:get, "/jobs/j")["stages"].map { |stage| stage["id"] }
     said = stages.flat_map { |id| sentences(stage("j", id)) }
-    measured = said.grep(METRIC).reject { |sentence| table_words.include?(sentence) }
+    measured = said.grep(metric).reject { |sentence| table_words.include?(sentence) }
     expect(measured).to be_empty, measured.uniq.first(10).join("\n")
   end
 

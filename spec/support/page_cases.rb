@@ -59,10 +59,10 @@ class ProjectionCase
   end
 end
 
-extend Sheets
+circuits = Object.new.extend(Sheets)
 
 random = Random.new(ENV.fetch("SEED", 1126).to_i)
-plains = [twin_disc_plain, bicycle_plain.merge("kind" => "brake_bike"), clutch_plain]
+plains = [circuits.twin_disc_plain, circuits.bicycle_plain, circuits.clutch_plain]
 cases = Array.new(60) { |index| ProjectionCase.new(plains[index % plains.size], random).to_h }
 fresh = Sandbag::Knowledge.table("fluid_colours").select { |colour| colour.fetch("fresh") }.map { |colour| colour.fetch("id") }
 FileUtils.mkdir_p("#{ROOT}/var")

@@ -90,7 +90,7 @@ const endBox = ({ x, y, height }: CircuitLayout["ends"][number]): Box =>
 const hoseBoxes = (hose: Hose): Box[] => pointsOn(hose, 14).map(({ x, y }) => box(x, y, -9, -9, 9, 9));
 
 function spotsOfMaster(part: PartView, { master: { x, y, size } }: CircuitLayout) {
-  const beside = size.pushed + 24;
+  const beside = size.pushed + 44;
   if (part.part === "reservoir") return [{ x: x + size.tank - 16, y: y - 76, anchor: "end" as const }];
   if (part.part === "master") return [{ x: x - size.stroke / 2 - 28, y: y + 8, anchor: "end" as const }];
   if (part.part === "lever") return [{ x: x + beside, y: y - 58, anchor: "start" as const }];
@@ -105,9 +105,14 @@ function spotsOfEnd(part: PartView, layout: CircuitLayout): Omit<Label, "lines">
   return part.part === "slave" ? [left, right] : [right, left];
 }
 
-/** To the right and left of the hose, from its far end back to its feeder. */
+/** To the right and left of the hose, from its middle outwards: at its ends another begins. */
 function spotsOfHose(hose: Hose): Omit<Label, "lines">[] {
-  const along = pointsOn(hose, 13).slice(1).reverse();
+  const middle = 6;
+  const away = (index: number) => Math.abs(index - middle);
+  const along = pointsOn(hose, 2 * middle + 1)
+    .map((point, index) => ({ point, away: away(index) }))
+    .sort((a, b) => a.away - b.away)
+    .map(({ point }) => point);
   return along.flatMap(({ x, y }) => [
     { x: x + 18, y: y - 16, anchor: "start" as const },
     { x: x - 18, y: y - 16, anchor: "end" as const },
