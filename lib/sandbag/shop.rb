@@ -25,11 +25,11 @@ module Sandbag
 
     LONGEST_NAME = 120
 
-    # Months between full changes of fluid, within which shops differ. [default] practice 10 D28
+    # Months between full changes of fluid, within which shops differ. [default] docs/trade.md 10
     FLUID_MONTHS = 24
     FLUID_MONTHS_RULE = {"type" => "measure", "dimension" => "number", "min" => 12, "max" => 24}.freeze
 
-    # What cups and bore are wetted with, within what fluid and rubber bear. [default] practice 10 D17
+    # What cups and bore are wetted with, within what fluid and rubber bear. [default] docs/trade.md 10
     LUBRICANT = "own_fluid"
     WETTING = %w[own rubber].freeze
 

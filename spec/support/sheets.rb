@@ -13,7 +13,7 @@ module Sheets
     {"kind" => kind, "parts" => missing.map { |single| part(single, single) } + parts}
   end
 
-  # physics 3: motorcycle front, 19 × 20, two four-piston calipers on braided hoses
+  # docs/physics.md 3: motorcycle front, 19 × 20, two four-piston calipers on braided hoses
   def twin_disc_plain
     plain_sheet("brake_hand",
       part("lever", "lever", finger_to_pivot: 110, push_offset: 20, free_play: 1.0, gap_to_grip: 72),
@@ -27,7 +27,7 @@ module Sheets
       part("fluid", "fluid", stamped: "dot4", volume: 55))
   end
 
-  # physics 3: bicycle, 10 × 12, two pistons on a nylon hose
+  # docs/physics.md 3: bicycle, 10 × 12, two pistons on a nylon hose
   def bicycle_plain
     plain_sheet("brake_bike",
       part("lever", "lever", finger_to_pivot: 72, push_offset: 12, free_play: 2.0),
@@ -37,7 +37,7 @@ module Sheets
       part("fluid", "fluid", stamped: "mineral", volume: 12))
   end
 
-  # physics 4: clutch, master 14, ratio 5.6
+  # docs/physics.md 4: clutch, master 14, ratio 5.6
   def clutch_plain(slave_bore: 29)
     plain_sheet("clutch_hand",
       part("lever", "lever", finger_to_pivot: 112, push_offset: 20),

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Ask
-    # Whether work on an ABS circuit may go on (practice 7.8): the first row of knowledge/abs_gate.yml that holds.
+    # Whether work on an ABS circuit may go on (docs/trade.md 7.8): the first row of knowledge/abs_gate.yml that holds.
     module AbsGate
       PASSES = "proceed"
 

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Ask
-    # Causes ranked from findings (practice 1.4): each starts at ln(prior); strong for is two steps, for one, against one
+    # Causes ranked from findings (docs/trade.md 1.4): each starts at ln(prior); strong for is two steps, for one, against one
     # back, strong against two, one step ln 3. Within a group of findings that are not independent only the strongest for
     # and the strongest against count. Normalised to shares.
     class Diagnosis

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Ask
-    # Minutes and money of a route (practice 2.5, 2.10) at the shop's rate and prices, in the currency's minor unit.
+    # Minutes and money of a route (docs/trade.md 2.5, 2.10) at the shop's rate and prices, in the currency's minor unit.
     class Estimate
       # Kit and labour over this share of unit and labour: offer the unit, the owner decides. [default]
       UNIT_FROM = 0.70

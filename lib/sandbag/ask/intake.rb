@@ -2,7 +2,7 @@
 
 module Sandbag
   module Ask
-    # The questions before anything else (practice 1.1): what the record knows is filled in and only confirmed.
+    # The questions before anything else (docs/trade.md 1.1): what the record knows is filled in and only confirmed.
     class Intake
       # @param answers [Hash{String => String}] question => value as the mechanic entered it
       # @param sheet [Circuit::Sheet]; machine_kind [String, nil] of machine_kinds.yml, where it is known

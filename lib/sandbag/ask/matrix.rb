@@ -2,7 +2,7 @@
 
 module Sandbag
   module Ask
-    # The likelihood matrix (practice 1.5) as steps: finding and value against cause, on a brake or on a clutch.
+    # The likelihood matrix (docs/trade.md 1.5) as steps: finding and value against cause, on a brake or on a clutch.
     module Matrix
       STEPS = {"++" => 2, "+" => 1, "." => 0, "-" => -1, "--" => -2}.freeze
       SIDES = {"b" => "brake", "c" => "clutch"}.freeze

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Ask
-    # Stops of practice 1.8: met by findings and facts, or reported. A flag stays up until a lead lifts it with a reason.
+    # Stops of docs/trade.md 1.8: met by findings and facts, or reported. A flag stays up until a lead lifts it with a reason.
     module RedFlag
       # @param reported [Array<String>] ids the mechanic reported
       # @return [Array<Hash>] knowledge rows of the flags that are up, lifted or not

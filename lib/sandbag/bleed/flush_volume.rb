@@ -2,7 +2,7 @@
 
 module Sandbag
   module Bleed
-    # Fluid that has to leave one point until what comes out is new (physics 5).
+    # Fluid that has to leave one point until what comes out is new (docs/physics.md 5).
     module FlushVolume
       # V = V_upstream + V_cal ln(1/(1−P)): the old column is pushed out ahead, the caliper or slave is a stirred tank.
       # @param upstream_ml [Float] still-old volume of cylinder and lines on the path

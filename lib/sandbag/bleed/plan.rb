@@ -2,14 +2,14 @@
 
 module Sandbag
   module Bleed
-    # Which points, in which order, how much through each, and how many strokes that takes (physics 5, 6; practice 7.5).
+    # Which points, in which order, how much through each, and how many strokes that takes (docs/physics.md 5, 6; docs/trade.md 7.5).
     class Plan
       # @attr flush_ml [Float] fluid to pass; strokes [Integer] full strokes that pass it
       Point = Struct.new(:id, :label, :flush_ml, :strokes, :why, keyword_init: true)
 
       # Share of a stroke lost to air still in the circuit. [default] none; the done-criteria catch what it hides.
       LOSS = 0.0
-      # Practice 7.6 and physics 6: top up when this share of the usable fluid has gone.
+      # Practice 7.6 and docs/physics.md 6: top up when this share of the usable fluid has gone.
       TOP_UP_SHARE = 0.6
 
       attr_reader :points, :stroke_ml, :usable_ml, :reservoir_total_ml, :circuit_ml

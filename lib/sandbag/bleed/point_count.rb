@@ -4,7 +4,7 @@ module Sandbag
   module Bleed
     # What has passed at one point since the count last started. `with_…` give the next count; frozen.
     class PointCount
-      # Done-criteria of practice 7.4. [default]
+      # Done-criteria of docs/trade.md 7.4. [default]
       CLEAN_STROKES = 5
       CLEAN_ML = 20.0
 

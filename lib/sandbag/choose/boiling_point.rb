@@ -2,7 +2,7 @@
 
 module Sandbag
   module Choose
-    # Boiling point of a glycol fluid by the water in it (physics 5):
+    # Boiling point of a glycol fluid by the water in it (docs/physics.md 5):
     # B(w) = B_wet + (B_dry − B_wet)(e^(−0.45 w) − k)/(1 − k), k = e^(−0.45·3.7).
     module BoilingPoint
       FALL = 0.45

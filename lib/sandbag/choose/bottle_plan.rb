@@ -3,7 +3,7 @@
 module Sandbag
   module Choose
     # Which bottles of the shelf give the fluid a job needs: opened ones that may still be used first, then the sealed ones
-    # that leave the least (physics 5).
+    # that leave the least (docs/physics.md 5).
     class BottlePlan
       # Sealed bottles looked at together; more than a shop opens for one job.
       MOST_SEALED = 10

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Choose
-    # One cylinder, "bore × offset", tried on a circuit (physics 4).
+    # One cylinder, "bore × offset", tried on a circuit (docs/physics.md 4).
     class Candidate
       WARN_SHARE = 0.8
 

@@ -5,7 +5,7 @@ require "date"
 module Sandbag
   module Choose
     # When the next full change of fluid is due: by interval, by estimated age or by a reading, whichever comes first
-    # (practice 2.7, 9.4). The machine's service information prevails.
+    # (docs/trade.md 2.7, 9.4). The machine's service information prevails.
     class ChangeDue
       # Water at which it is flushed at this visit, %. [default] water_verdicts.yml
       FLUSH_PERCENT = Knowledge.find("water_verdicts", "visit")["from"]

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Choose
-    # Piston stroke and slave lift of a clutch circuit (physics 4), hose swell at release pressure taken off.
+    # Piston stroke and slave lift of a clutch circuit (docs/physics.md 4), hose swell at release pressure taken off.
     module ClutchLift
       # slave travel = 1000 [ (s − s_port) A_m / 1000 − k_hose p ] / A_slave
       # @return [Float] mm of lift from a piston stroke

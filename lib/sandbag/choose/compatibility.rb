@@ -2,7 +2,7 @@
 
 module Sandbag
   module Choose
-    # Seal × fluid and lubricant × fluid (practice 2.8).
+    # Seal × fluid and lubricant × fluid (docs/trade.md 2.8).
     module Compatibility
       # @param seal_id [String] of seals.yml; family [String] glycol, silicone or mineral
       # @return [Hash] id, label, does of compatibility_words.yml

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Choose
-    # Whether a fluid may go where another class is stamped (practice 2.7).
+    # Whether a fluid may go where another class is stamped (docs/trade.md 2.7).
     module FluidChoice
       # @param abs [Boolean] ABS is fitted, or may be
       # @return [String, nil] why not; nil when it may

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Choose
-    # Millilitres to have on the bench before a job starts (physics 5).
+    # Millilitres to have on the bench before a job starts (docs/physics.md 5).
     module FluidNeed
       SPARE = 0.2
 

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Choose
-    # Whether a kit fits the cylinder it is for, and what it lacks (practice 2.3, 2.4). Every no has its reason.
+    # Whether a kit fits the cylinder it is for, and what it lacks (docs/trade.md 2.3, 2.4). Every no has its reason.
     class KitMatch
       # Two bores are one size up to this, mm: 15.87 is written for 15.875. Twins lie further apart.
       SAME_MM = 0.02

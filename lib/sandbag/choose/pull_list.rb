@@ -3,7 +3,7 @@
 module Sandbag
   module Choose
     # Everything a job wants on the bench before the first screw is turned: parts, fluid, consumables, tools and
-    # protection (practice 2.4, 2.9, 2.10, 3.1).
+    # protection (docs/trade.md 2.4, 2.9, 2.10, 3.1).
     class PullList
       GROUPS = %w[parts fluid consumables tools protection].freeze
 

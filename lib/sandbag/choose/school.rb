@@ -2,7 +2,7 @@
 
 module Sandbag
   module Choose
-    # How a shop ranks cylinders (physics 4). Effort and travel is the default, since a ratio knows nothing of hose, pads
+    # How a shop ranks cylinders (docs/physics.md 4). Effort and travel is the default, since a ratio knows nothing of hose, pads
     # or lever.
     class School
       IDS = %w[effort_travel ratio_band].freeze

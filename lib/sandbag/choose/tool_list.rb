@@ -2,7 +2,7 @@
 
 module Sandbag
   module Choose
-    # Tools of a job, by construction, fasteners and method, with what each is for (practice 2.10).
+    # Tools of a job, by construction, fasteners and method, with what each is for (docs/trade.md 2.10).
     class ToolList
       # Nothing to look for.
       NONE = "hand"

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Choose
-    # Water in glycol fluid by its age, where nobody has measured it (physics 5). Always an estimate, ±50 %.
+    # Water in glycol fluid by its age, where nobody has measured it (docs/physics.md 5). Always an estimate, ±50 %.
     module WaterEstimate
       MOST_PERCENT = 6.0
       BAND = 0.5

@@ -3,7 +3,7 @@
 module Sandbag
   module Circuit
     # Where hoses are joined, and what a joint takes when it is opened: stacked fittings on a banjo bolt + 1 washers
-    # (physics 9); a cut bicycle hose at its lever takes an olive and an insert instead.
+    # (docs/physics.md 9); a cut bicycle hose at its lever takes an olive and an insert instead.
     class Fittings
       # @attr at [String] id of the part; hoses [Integer] hose ends on it; kind [String] banjo, stacked banjo, splitter or nut
       Joint = Struct.new(:at, :label, :kind, :hoses, keyword_init: true) do

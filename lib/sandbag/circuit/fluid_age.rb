@@ -4,7 +4,7 @@ require "date"
 
 module Sandbag
   module Circuit
-    # How old the fluid is, and how it will look for its age (practice 2.7, 9.4). Colour by age is an estimate: it never
+    # How old the fluid is, and how it will look for its age (docs/trade.md 2.7, 9.4). Colour by age is an estimate: it never
     # passes a fluid.
     module FluidAge
       DAYS_A_YEAR = 365.25

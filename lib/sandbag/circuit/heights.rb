@@ -2,7 +2,7 @@
 
 module Sandbag
   module Circuit
-    # How high each end of each line stands, and where air will gather (physics 6): a high spot is any point of a path
+    # How high each end of each line stands, and where air will gather (docs/physics.md 6): a high spot is any point of a path
     # higher than both its neighbours on the way up to the reservoir.
     class Heights
       # Points within this of one another count as level, mm; nobody measures a hose run closer.

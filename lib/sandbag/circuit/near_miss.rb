@@ -2,7 +2,7 @@
 
 module Sandbag
   module Circuit
-    # Metric and inch twins (practice 2.3): a bore that was only measured may be either, and they are different parts.
+    # Metric and inch twins (docs/trade.md 2.3): a bore that was only measured may be either, and they are different parts.
     module NearMiss
       # How far a measured bore may lie outside its pair and still be one of them, mm.
       REACH_MM = 0.06

@@ -3,7 +3,7 @@
 module Sandbag
   module Feel
     # A clutch is judged by what reaches the slave: lift measured against lift expected of a circuit without air
-    # (physics 4). Missing lift is given as the air that would swallow it at release pressure.
+    # (docs/physics.md 4). Missing lift is given as the air that would swallow it at release pressure.
     class ClutchLiftCheck
       # A depth gauge held by hand. [default]
       GAUGE_ERROR_MM = 0.05

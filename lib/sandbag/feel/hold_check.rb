@@ -2,7 +2,7 @@
 
 module Sandbag
   module Feel
-    # Static hold, F04: steady pull for 60 s (practice 8.1, physics 7).
+    # Static hold: steady pull for 60 s (docs/trade.md 8.1, docs/physics.md 7).
     module HoldCheck
       CREEP_LIMIT_MM = 2.0
 

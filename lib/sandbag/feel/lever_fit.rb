@@ -2,7 +2,7 @@
 
 module Sandbag
   module Feel
-    # Dead volume, stiffness and trapped air from readings at the finger (physics 7):
+    # Dead volume, stiffness and trapped air from readings at the finger (docs/physics.md 7):
     #
     #   v = v0 + C p + V_air p / (p + p_atm),   v = A_m x / (1000 R),   all three ≥ 0
     #

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Feel
-    # Whether a lever may go, from the travel that its air alone costs at the reference force (physics 7). Never hides the
+    # Whether a lever may go, from the travel that its air alone costs at the reference force (docs/physics.md 7). Never hides the
     # error: twice the standard error is counted against a pass.
     class Verdict
       PASS_MM = 1.5

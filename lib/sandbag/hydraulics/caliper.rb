@@ -2,7 +2,7 @@
 
 module Sandbag
   module Hydraulics
-    # A brake caliper (physics 2). `pistons_mm` lists the diameters of all pistons of an opposed caliper, or of the one
+    # A brake caliper (docs/physics.md 2). `pistons_mm` lists the diameters of all pistons of an opposed caliper, or of the one
     # side of a sliding caliper that has them. Clamp area serves force, swept area serves travel: never confused.
     class Caliper
       BUILDS = %w[opposed sliding].freeze

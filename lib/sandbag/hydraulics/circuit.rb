@@ -4,7 +4,7 @@ module Sandbag
   module Hydraulics
     # One master with its lever, lines and far end, ready to be computed. Frozen.
     class Circuit
-      # Reserve case (physics 3): running clearance grown by knock-back, and air that came in since.
+      # Reserve case (docs/physics.md 3): running clearance grown by knock-back, and air that came in since.
       RESERVE_CLEARANCE = 1.5
 
       extend Attributes

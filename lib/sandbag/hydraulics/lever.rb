@@ -9,7 +9,7 @@ module Sandbag
 
       measures :finger_to_pivot_mm, :push_offset_mm, :free_play_mm, :gap_to_grip_mm, :safe_gap_mm, :efficiency
 
-      # Pull distance over push offset (physics 1).
+      # Pull distance over push offset (docs/physics.md 1).
       def ratio
         finger_to_pivot_mm / push_offset_mm
       end

@@ -13,7 +13,7 @@ module Sandbag
         Geometry.area_mm2(bore_mm)
       end
 
-      # p = max(0, (η R F − F_s) / A_m)  (physics 1)
+      # p = max(0, (η R F − F_s) / A_m)  (docs/physics.md 1)
       # @return [Float] MPa
       def pressure_mpa(finger_force_n, lever)
         [0.0, (lever.efficiency * lever.ratio * finger_force_n - preload_n) / area_mm2].max
@@ -30,7 +30,7 @@ module Sandbag
         dead_stroke_mm + 1000 * volume_ml / area_mm2
       end
 
-      # Volume of one full stroke (physics 6).
+      # Volume of one full stroke (docs/physics.md 6).
       # @return [Float] mL
       def volume_per_stroke_ml
         area_mm2 * (stroke_mm - dead_stroke_mm) / 1000

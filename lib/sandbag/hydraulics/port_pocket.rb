@@ -2,7 +2,7 @@
 
 module Sandbag
   module Hydraulics
-    # Air that stays in a round cavity whose port is not at its top (physics 6).
+    # Air that stays in a round cavity whose port is not at its top (docs/physics.md 6).
     module PortPocket
       # V = h r² (θ − sin θ cos θ)
       # @param radius_mm [Float] of the cavity; @param depth_mm [Float]; @param angle_deg [Float] port off the top, 0 to 180

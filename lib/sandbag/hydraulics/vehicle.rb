@@ -9,7 +9,7 @@ module Sandbag
 
       measures :mass_kg, :wheel_radius_m, :disc_radius_m, :friction, :drive_ratio
 
-      # Pressure for a wanted deceleration by this circuit alone (physics 2): p = a m r_w / (2 μ r_e k ΣA_c).
+      # Pressure for a wanted deceleration by this circuit alone (docs/physics.md 2): p = a m r_w / (2 μ r_e k ΣA_c).
       # @param clamp_area_mm2 [Float] ΣA_c
       # @return [Float] MPa
       def pressure_mpa(deceleration_m_s2, clamp_area_mm2)

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Hydraulics
-    # Volume the master must deliver to hold a gauge pressure (physics 3):
+    # Volume the master must deliver to hold a gauge pressure (docs/physics.md 3):
     #
     #   V(p) = V_gap + (k_hose + k_cal) p + V_fluid p / K + V_air p / (p + p_atm)     (mL)
     #

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Measure
-    # New against old, before any fluid is opened (practice 4.3).
+    # New against old, before any fluid is opened (docs/trade.md 4.3).
     class Comparison
       VALUES = %w[same differs resolved].freeze
 

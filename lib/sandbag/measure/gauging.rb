@@ -3,7 +3,7 @@
 module Sandbag
   module Measure
     # Gauge readings of bore and piston against the limits: largest bore, smallest piston, clearance, out of round, taper
-    # (physics 8).
+    # (docs/physics.md 8).
     class Gauging
       # @attr place [String] of gauge_places.yml; value_mm [Float]; gauge [Hash] row of gauges.yml
       Reading = Struct.new(:entry, :place, :value_mm, :gauge, keyword_init: true)

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Measure
-    # What was seen on each part once it was clean and dry, and what follows by the rules of inspections.yml (practice 4.1).
+    # What was seen on each part once it was clean and dry, and what follows by the rules of inspections.yml (docs/trade.md 4.1).
     class Inspection
       UNIT = "unit"
       # From the best to the worst.

@@ -3,7 +3,7 @@
 module Sandbag
   module Measure
     # One figure against its limit, with the uncertainty of what it was read with. Within the uncertainty of the limit it is
-    # too close to call (physics 8).
+    # too close to call (docs/physics.md 8).
     class Judgement
       VERDICTS = %w[reuse too_close renew].freeze
 

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Measure
-    # The old return spring beside the new one, or beside the service figure (practice 4.1): free length within 3 % of new.
+    # The old return spring beside the new one, or beside the service figure (docs/trade.md 4.1): free length within 3 % of new.
     module SpringLength
       # [default]
       SHARE = 0.03

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Measure
-    # How far a bore and its piston may wear (physics 8): the unit's own figures where entered, else ISO 286 H9 and f8 and
+    # How far a bore and its piston may wear (docs/physics.md 8): the unit's own figures where entered, else ISO 286 H9 and f8 and
     # about 0.012 mm beyond. [default]
     class WearLimits
       NAMES = %w[bore_limit piston_limit clearance_limit round_limit].freeze

@@ -4,7 +4,7 @@ require "date"
 
 module Sandbag
   module Shelf
-    # Whether the fluid in a bottle may go into a circuit (practice 2.7).
+    # Whether the fluid in a bottle may go into a circuit (docs/trade.md 2.7).
     class Bottle
       # An opened glycol bottle: months until it may no longer go into a brake, and until it is thrown away. [default]
       BRAKE_MONTHS = 3

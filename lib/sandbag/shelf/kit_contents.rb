@@ -2,7 +2,7 @@
 
 module Sandbag
   module Shelf
-    # What a kit holds: part => how many, and of which rubber where that matters (practice 2.4).
+    # What a kit holds: part => how many, and of which rubber where that matters (docs/trade.md 2.4).
     module KitContents
       MOST = 12
 

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Strip
-    # How one kind of cylinder is made: its parts, the steps that take them out, and the order of those (practice 3.4). A
-    # part group (practice 3.3) has the same form.
+    # How one kind of cylinder is made: its parts, the steps that take them out, and the order of those (docs/trade.md 3.4). A
+    # part group (docs/trade.md 3.3) has the same form.
     class Construction
       FOLDER = "#{Knowledge::FOLDER}/constructions"
       GROUPS = "#{Knowledge::FOLDER}/part_groups"

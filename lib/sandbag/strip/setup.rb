@@ -2,7 +2,7 @@
 
 module Sandbag
   module Strip
-    # Protection, attitude and marks before the first step (practice 3.1).
+    # Protection, attitude and marks before the first step (docs/trade.md 3.1).
     class Setup
       DONE = "done"
 

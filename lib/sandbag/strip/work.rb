@@ -3,7 +3,7 @@
 module Sandbag
   module Strip
     # What a job takes apart on its circuit, in order: the construction's own steps with the shared groups that this circuit
-    # has (practice 3.2 to 3.4).
+    # has (docs/trade.md 3.2 to 3.4).
     class Work
       attr_reader :construction, :steps
 

@@ -13,7 +13,7 @@ RSpec.describe Sandbag::Ask::Diagnosis do
     diagnosis.ranks.first.then { |rank| [rank.cause["id"], !rank.proof.nil?] }
   end
 
-  # practice 1.7: side, findings, first cause, proven, route proposed (nil: not sure enough yet)
+  # docs/trade.md 1.7: side, findings, first cause, proven, route proposed (nil: not sure enough yet)
   acceptance = [
     ["brake", %w[lever_feel.spongy lever_travel.long pump_up.rises_holds history.opened_recently], "AL", false, "bleed"],
     ["brake", %w[lever_feel.spongy lever_travel.long], "AL", false, nil],
@@ -149,7 +149,7 @@ RSpec.describe Sandbag::Ask::NextTest do
     described_class.new(Sandbag::Ask::Diagnosis.new(found, {"side" => side, "abs" => "none"}), askable)
   end
 
-  it "asks how it pumps up when it is spongy and long and nothing else is known (practice 1.7)" do
+  it "asks how it pumps up when it is spongy and long and nothing else is known (docs/trade.md 1.7)" do
     expect(tests("lever_feel.spongy", "lever_travel.long").best.first.finding["id"]).to eq "pump_up"
   end
 

@@ -23,7 +23,7 @@ RSpec.describe Sandbag::Ask::Intake do
     expect(intake(clutch_plain).to_h.map { |row| row[:id] }).not_to include("abs", "linked", "sole_brake", "abs_tool")
   end
 
-  it "asks everything of practice 1.1 that a choice can answer" do
+  it "asks everything of docs/trade.md 1.1 that a choice can answer" do
     expect(Sandbag::Knowledge.table("intake").size).to eq 24
     Sandbag::Knowledge.table("intake").each { |row| expect(row["values"].size).to be_between(2, 9) }
   end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Sandbag::Bleed::FlushVolume do
-  it "through 750 mm of 3.2 mm hose, a 1.5 mL cylinder and an 8 mL caliper is 31.50 mL (physics 5)" do
+  it "through 750 mm of 3.2 mm hose, a 1.5 mL cylinder and an 8 mL caliper is 31.50 mL (docs/physics.md 5)" do
     hose = Sandbag::Hydraulics::Line.new(length_mm: 750, bore_mm: 3.2, expansion_ml_m_mpa: 0.02)
     expect(hose.fluid_ml).to be_within(0.0005).of(6.032)
     expect(described_class.ml(hose.fluid_ml + 1.5, 8, 0.95)).to be_within(0.005).of(31.50)
@@ -21,7 +21,7 @@ end
 RSpec.describe Sandbag::Bleed::Plan do
   subject(:plan) { described_class.new(sheet(twin_disc_plain), opened: false) }
 
-  it "moves A_m (s_full − s_port) with every stroke (physics 6)" do
+  it "moves A_m (s_full − s_port) with every stroke (docs/physics.md 6)" do
     expect(plan.stroke_ml).to be_within(1e-9).of(Math::PI * 19**2 / 4 * (14 - 0.8) / 1000)
   end
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Sandbag::Choose::Compatibility do
-  # practice 2.8, written out: seal or lubricant => what it says for glycol, silicone, mineral
+  # docs/trade.md 2.8, written out: seal or lubricant => what it says for glycol, silicone, mineral
   seals = {
     "EPDM" => %w[go go block], "SBR" => %w[go ask block], "NR" => %w[go ask block], "NBR" => %w[block ask go], "FKM" => %w[block go go],
     "PU" => %w[block ask go], "PTFE" => %w[go go go], "CR" => %w[place go place]

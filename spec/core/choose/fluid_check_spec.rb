@@ -5,7 +5,7 @@ require "date"
 RSpec.describe Sandbag::Choose::BoilingPoint do
   let(:dot4) { Sandbag::Knowledge.find("fluids", "dot4") }
 
-  # physics 5
+  # docs/physics.md 5
   {0 => 230, 1 => 196.5, 2 => 175.1, 3 => 161.5, 3.7 => 155}.each do |water, boils|
     it("boils at #{boils} °C with #{water} % of water") { expect(described_class.c(dot4, water)).to be_within(0.05).of(boils) }
   end

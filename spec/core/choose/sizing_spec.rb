@@ -7,7 +7,7 @@ RSpec.describe Sandbag::Choose::Sizing do
 
   {[16, 18] => [67.5, 27.1], [17.46, 18] => [79.9, 23.7], [19, 18] => [94.1, 20.9], [20.64, 20] => [122.8, 16.9], [19, 20] => [104.5, 18.9]}
     .each do |size, (force, travel)|
-    it "#{size.join("×")} asks #{force} N and #{travel} mm for 8.0 m/s² (physics 3)" do
+    it "#{size.join("×")} asks #{force} N and #{travel} mm for 8.0 m/s² (docs/physics.md 3)" do
       row = rows(twin_disc_plain, [size]).fetch(size.map(&:to_f))
       expect(row[:force_n]).to be_within(0.05).of(force)
       expect(row[:travel_mm]).to be_within(0.05).of(travel)
@@ -15,7 +15,7 @@ RSpec.describe Sandbag::Choose::Sizing do
   end
 
   {27 => [80.3, 2.663], 29 => [70.0, 2.317], 30 => [65.6, 2.169], 33.3 => [53.8, 1.768]}.each do |bore, (force, lift)|
-    it "a clutch with a #{bore} mm slave asks #{force} N and lifts #{lift} mm (physics 4)" do
+    it "a clutch with a #{bore} mm slave asks #{force} N and lifts #{lift} mm (docs/physics.md 4)" do
       row = rows(clutch_plain(slave_bore: bore), []).values.first
       expect(row[:force_n]).to be_within(0.05).of(force)
       expect(row[:lift_mm]).to be_within(0.0005).of(lift)

@@ -19,7 +19,7 @@ RSpec.describe Sandbag::Choose::Option do
     expect(row(small)[:effort_change_percent]).to be > 10
   end
 
-  it "answers what if the slave were 30: as physics 4 has it" do
+  it "answers what if the slave were 30: as docs/physics.md 4 has it" do
     clutch = sheet(clutch_plain)
     option = described_class.new(clutch, changes: [["slave", "bore", "30"]], key: "slave")
     found = Sandbag::Choose::Sizing.new(clutch, sizes: [], options: [option]).to_h[:rows].find { |each| each[:key] == "slave" }

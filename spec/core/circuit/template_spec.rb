@@ -57,7 +57,7 @@ end
 
 RSpec.describe Sandbag::Hydraulics::PortPocket do
   {15 => 0.017, 30 => 0.130, 60 => 0.884, 90 => 2.262}.each do |angle, volume|
-    it "keeps #{volume} mL in a 12 × 10 mm cavity with its port #{angle}° off the top (physics 6)" do
+    it "keeps #{volume} mL in a 12 × 10 mm cavity with its port #{angle}° off the top (docs/physics.md 6)" do
       expect(described_class.volume_ml(12, 10, angle)).to be_within(0.0005).of(volume)
     end
   end

@@ -15,7 +15,7 @@ RSpec.describe Sandbag::Feel::LeverFit do
   worked = [20.407, 24.545, 27.513, 30.468, 32.952, 35.007, 36.629, 37.968]
   noise = [0.2, -0.2, 0.1, -0.1, 0.2, -0.1, 0.1, -0.2]
 
-  it "works out the readings that physics 7 gives" do
+  it "works out the readings that docs/physics.md 7 gives" do
     noise_free(forces, 1.0).zip(worked) { |reading, travel| expect(reading.travel_mm).to be_within(0.0005).of(travel) }
   end
 

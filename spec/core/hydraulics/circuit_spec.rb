@@ -6,7 +6,7 @@ RSpec.describe Sandbag::Hydraulics::Circuit do
     [pressure, circuit.stroke_mm(pressure, air_ml: air_ml), circuit.travel_mm(pressure, air_ml: air_ml)]
   end
 
-  describe "the worked motorcycle front (physics 3)" do
+  describe "the worked motorcycle front (docs/physics.md 3)" do
     it "has the areas and ratios given" do
       expect(twin_disc.lever.ratio).to eq 5.5
       expect(twin_disc.clamp_area_mm2).to be_within(0.005).of(3229.56)
@@ -37,7 +37,7 @@ RSpec.describe Sandbag::Hydraulics::Circuit do
     end
   end
 
-  describe "the worked bicycle (physics 3)" do
+  describe "the worked bicycle (docs/physics.md 3)" do
     {20 => [1.2987, 16.69], 60 => [4.0489, 21.74]}.each do |force, (pressure, travel)|
       it "at #{force} N holds #{pressure} MPa with #{travel} mm of lever" do
         found = at(circuit(bicycle_plain), force)

@@ -7,19 +7,19 @@ RSpec.describe Sandbag::Hydraulics::MasterCylinder do
     described_class.new(bore_mm: bore, stroke_mm: 13, dead_stroke_mm: 0.8, preload_n: preload)
   end
 
-  it "gives 2.49 MPa for 100 N on a 16 mm bore at 100 over 18 (practice 2.1)" do
+  it "gives 2.49 MPa for 100 N on a 16 mm bore at 100 over 18 (docs/trade.md 2.1)" do
     expect(lever.ratio).to be_within(0.005).of(5.56)
     expect(master(16).pressure_mpa(100, lever)).to be_within(0.005).of(2.49)
   end
 
-  it "from 14 to 16 mm asks 1.306 of the effort for 0.766 of the travel (practice 2.1)" do
+  it "from 14 to 16 mm asks 1.306 of the effort for 0.766 of the travel (docs/trade.md 2.1)" do
     small, large = master(14), master(16)
     expect(large.finger_force_n(2, lever) / small.finger_force_n(2, lever)).to be_within(0.0005).of(1.306)
     travel = ->(cylinder) { cylinder.stroke_for_mm(1.0) - cylinder.dead_stroke_mm }
     expect(travel[large] / travel[small]).to be_within(0.0005).of(0.766)
   end
 
-  it "moves 1.2 mL with 14 mm over 8 mm, 2.0 with 16 over 10 (practice 7.6)" do
+  it "moves 1.2 mL with 14 mm over 8 mm, 2.0 with 16 over 10 (docs/trade.md 7.6)" do
     expect(described_class.new(bore_mm: 14, stroke_mm: 8, dead_stroke_mm: 0, preload_n: 0).volume_per_stroke_ml).to be_within(0.05).of(1.2)
     expect(described_class.new(bore_mm: 16, stroke_mm: 10, dead_stroke_mm: 0, preload_n: 0).volume_per_stroke_ml).to be_within(0.05).of(2.0)
   end
@@ -40,7 +40,7 @@ end
 
 RSpec.describe Sandbag::Hydraulics::Line do
   {3.0 => 7.1, 3.2 => 8.0, 2.0 => 3.1}.each do |bore, volume|
-    it "holds #{volume} mL a metre at #{bore} mm (practice 2.1)" do
+    it "holds #{volume} mL a metre at #{bore} mm (docs/trade.md 2.1)" do
       line = described_class.new(length_mm: 1000, bore_mm: bore, expansion_ml_m_mpa: 0.02)
       expect(line.fluid_ml).to be_within(0.06).of(volume)
     end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Sandbag::Measure::WearLimits do
-  # physics 8, by hand: nominal => bore limit, piston limit, clearance, out of round, new bore to, new piston from and to
+  # docs/physics.md 8, by hand: nominal => bore limit, piston limit, clearance, out of round, new bore to, new piston from and to
   {8 => [8.045, 7.955, 0.09, 0.015, 8.036, 7.965, 7.987], 10 => [10.045, 9.955, 0.09, 0.015, 10.036, 9.965, 9.987],
    14 => [14.055, 13.945, 0.11, 0.020, 14.043, 13.957, 13.984], 18 => [18.055, 17.945, 0.11, 0.020, 18.043, 17.957, 17.984],
    19 => [19.065, 18.935, 0.13, 0.025, 19.052, 18.947, 18.980], 29 => [29.065, 28.935, 0.13, 0.025, 29.052, 28.947, 28.980]}.each do |nominal, (bore, piston, clearance, round, bore_new, from, to)|
