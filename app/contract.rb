@@ -10,8 +10,9 @@ module App
     # Faults beyond this many say nothing new.
     MOST_PROBLEMS = 20
 
-    # @attr request, responses [JSONSchemer::Schema] of JSON bodies; query [Hash{String => Parameter}]
-    Operation = Struct.new(:method, :path, :query, :request, :responses, keyword_init: true)
+    # @attr request, responses [JSONSchemer::Schema] of JSON bodies; quick [Proc] whether a request body passes; query
+    #   [Hash{String => Parameter}]
+    Operation = Struct.new(:method, :path, :query, :request, :quick, :responses, keyword_init: true)
 
     # @attr schema [JSONSchemer::Schema]; type [String] of what the text is read as
     Parameter = Struct.new(:schema, :type, :required, keyword_init: true)
@@ -25,13 +26,15 @@ module App
     def initialize(document)
       @document = document
       @openapi = JSONSchemer.openapi(document)
+      @quick = QuickCheck.new(document)
       @operations = read_operations.freeze
+      @quick.finish
     end
 
     # @return [Array<Sandbag::Refusal::Problem>] what is wrong with a request body
     def problems(operation_id, body)
-      schema = operations.fetch(operation_id).request
-      schema.valid?(body) ? [] : faults(schema, body)
+      operation = operations.fetch(operation_id)
+      operation.quick.call(body) ? [] : faults(operation.request, body)
     end
 
     # @param pairs [Array<Array(String, String)>] the query as it came
@@ -78,7 +81,12 @@ module App
       pointer = "#/paths/#{escaped(path)}/#{verb}"
       responses = operation["responses"].to_h { |status, response| [status, schema_at("#{pointer}/responses/#{status}", response)] }
       Operation.new(method: verb, path: path, responses: responses, query: parameters(pointer, operation),
-        request: operation["requestBody"] && schema_at("#{pointer}/requestBody", operation["requestBody"]))
+        request: operation["requestBody"] && schema_at("#{pointer}/requestBody", operation["requestBody"]), quick: quick(operation))
+    end
+
+    def quick(operation)
+      json = operation.dig("requestBody", "content", "application/json")
+      json && @quick.compile(json["schema"])
     end
 
     def parameters(pointer, operation)

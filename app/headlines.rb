@@ -20,20 +20,24 @@ module App
 
     # Keeps a headline with what it rests on.
     def write(job_id, state, revision)
-      @store.jobs.write_headline(job_id, Sandbag::Job::Headline.new(state).to_h, basis(state.journal.position, revision))
+      @store.jobs.write_headline(job_id, state.headline, basis(state.journal.position, revision))
     end
 
     private
 
+    def shop
+      @shop ||= @memory.shop(@store)
+    end
+
     def basis(position, revision)
-      [Sandbag::Knowledge.edition, @memory.shop(@store).lubricant, position, revision].join("/")
+      [Sandbag::Knowledge.edition, shop.lubricant, position, revision].join("/")
     end
 
     def headline(row)
       return row[:headline] if row[:headline] && (row[:closed_at] || row[:headline_of] == basis(row[:position].to_i, row[:circuit_revision]))
       circuit = @store.circuits.find(row[:circuit_id])
-      state = @memory.state(@store, row[:id], circuit, @memory.shop(@store))
-      Sandbag::Job::Headline.new(state).to_h.tap { |found| keep(row, found) }
+      state = @memory.state(@store, row[:id], circuit, shop)
+      state.headline.tap { |found| keep(row, found) }
     rescue => fault
       warn "job #{row[:id]} cannot be read: #{fault.class}: #{fault.message.inspect}"
       damaged(row)
@@ -50,7 +54,7 @@ module App
     def planned(line)
       route = line[:route] && Sandbag::Job::Route.find(line[:route])
       return line unless route
-      {**line, route_label: route.label, planned_minutes: Sandbag::Ask::Estimate.new(route, line[:machine][:kind], 0, @memory.shop(@store)).minutes}
+      {**line, route_label: route.label, planned_minutes: Sandbag::Ask::Estimate.new(route, line[:machine][:kind], 0, shop).minutes}
     end
   end
 end

@@ -40,7 +40,9 @@ module App
       ATTEMPTS.times do
         draft = draft(@store.jobs.find(job_id), given)
         return false unless draft
-        return true if @store.transaction { still?(draft) && keep(draft) }
+        next unless @store.transaction { still?(draft) && keep(draft) }
+        @memory.learn(job_id, draft.after, draft.circuit)
+        return true
       end
       raise Busy, "job #{job_id} is being written to by somebody else"
     end
@@ -51,7 +53,7 @@ module App
       return @store.jobs.record(id)["head"] if job[:closed_at]
       circuit = @store.circuits.find(job[:circuit_id])
       state = state_of(job, circuit)
-      {**JobHead.of(job, circuit, @store.machines.find(circuit[:machine_id])), **Sandbag::Job::Headline.new(state).to_h,
+      {**JobHead.of(job, circuit, @store.machines.find(circuit[:machine_id])), **state.headline,
         photos: JobPhotos.of(state.journal)}
     end
 
@@ -105,7 +107,7 @@ module App
     private
 
     def shop
-      @memory.shop(@store)
+      @shop ||= @memory.shop(@store)
     end
 
     def same_job?(id, circuit_id)
@@ -215,7 +217,7 @@ module App
 
     def record(job, circuit, state)
       machine = @store.machines.find(circuit[:machine_id])
-      headline = Sandbag::Job::Headline.new(state).to_h
+      headline = state.headline
       content = {
         edition: Sandbag::Knowledge.edition,
         head: {**JobHead.of(job, circuit, machine), **headline, photos: JobPhotos.of(state.journal)},

@@ -46,7 +46,7 @@ module App
       @lock.synchronize do
         journal = journal(store, job_id)
         kind = store.machines.kind(circuit[:machine_id])
-        key = [journal.position, circuit[:id], circuit[:revision], shop.lubricant, kind]
+        key = key(journal.position, circuit, shop.lubricant, kind)
         kept = @jobs[job_id]
         return kept.state if kept.key == key
         state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]), lubricant: shop.lubricant, machine_kind: kind)
@@ -54,7 +54,21 @@ module App
       end
     end
 
+    # An entry was stored: what was worked out to admit it need not be worked out again.
+    # @param state [Sandbag::Job::State] with that entry; circuit [Hash] the row it was worked out on
+    def learn(job_id, state, circuit)
+      @lock.synchronize do
+        known = @jobs[job_id]&.journal&.position.to_i
+        return if known > state.journal.position
+        keep(job_id, Kept.new(state.journal, key(state.journal.position, circuit, state.lubricant, state.machine_kind), state))
+      end
+    end
+
     private
+
+    def key(position, circuit, lubricant, kind)
+      [position, circuit[:id], circuit[:revision], lubricant, kind]
+    end
 
     def journal(store, job_id)
       journal = @jobs[job_id]&.journal || Sandbag::Job::Journal.new([])

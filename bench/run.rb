@@ -1,82 +1,112 @@
 # frozen_string_literal: true
 
-# How fast the server answers on this machine: bench/run.rb. Prints medians of the computing endpoints and of a counted
-# stroke beside a bare Rack "hello" served by the same Puma, and what the first load ships.
+# How fast Sandbag answers on this machine, and what it sends: bench/run.rb. A shop of 300 machines, 10,000 signed and 60 open
+# jobs and 10,000 shelf moves is grown first. Printed beside a bare Rack "hello" behind the same Puma; OVER marks a missed aim.
+# RUBYOPT=--yjit compares the two ways of running Ruby.
 require_relative "../app/boot"
 require_relative "../spec/support/served"
 require_relative "../spec/support/sheets"
+require_relative "big_shop"
+require_relative "stopwatch"
 require "json"
-require "zlib"
+require "sequel"
+require "securerandom"
 
 SHEETS = Object.new.extend(Sheets)
+LISTS = 30
+STROKE = 8
+LONG_STROKE = 12
+COMPUTING = 2
+GRID = 15
+FIRST_LOAD_KB = 170
 
-ROUNDS = 300
-
-def median(numbers)
-  sorted = numbers.sort
-  sorted[sorted.size / 2]
-end
-
-def time_ms
-  start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-  yield
-  (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start) * 1000
-end
-
-def measure(http, name, rounds: ROUNDS)
-  10.times { http.request(yield) }
-  times = Array.new(rounds) do
-    request = yield
-    time_ms { http.request(request).then { |answer| raise "#{name}: #{answer.code} #{answer.body[0, 300]}" unless answer.code.start_with?("2") } }
-  end
-  puts format("%-34s median %7.2f ms   95 %% under %7.2f ms", name, median(times), times.sort[(rounds * 0.95).floor])
+def get(path)
+  -> { Net::HTTP::Get.new(path) }
 end
 
 def post(path, body)
-  Net::HTTP::Post.new("/api#{path}", "content-type" => "application/json").tap { |request| request.body = JSON.generate(body) }
+  lambda do
+    request = Net::HTTP::Post.new("/api#{path}", "content-type" => "application/json")
+    request.body = JSON.generate(body.respond_to?(:call) ? body.call : body)
+    request
+  end
+end
+
+def stroke(job)
+  post("/jobs/#{job}/entries", -> { {id: SecureRandom.uuid, stage: "bleed", kind: "stroke", data: {}} })
 end
 
 def hello
   port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
-  pid = spawn("bundle", "exec", "puma", "--bind", "tcp://127.0.0.1:#{port}", "--threads", "1:5", "--quiet", "#{__dir__}/hello.ru", chdir: ROOT, out: File::NULL, err: File::NULL)
+  pid = spawn("bundle", "exec", "puma", "--bind", "tcp://127.0.0.1:#{port}", "--threads", "1:5", "--quiet",
+    "#{__dir__}/hello.ru", chdir: ROOT, out: File::NULL, err: File::NULL)
   sleep 0.1 until begin
     TCPSocket.new("127.0.0.1", port).close
     true
   rescue SystemCallError
     false
   end
-  Net::HTTP.start("127.0.0.1", port) { |http| measure(http, "bare Rack hello") { Net::HTTP::Get.new("/") } }
+  Net::HTTP.start("127.0.0.1", port) { |http| puts Stopwatch.new(http).measure("bare Rack hello", &get("/")) }
 ensure
   Process.kill("TERM", pid)
   Process.wait(pid)
 end
 
+def sums(watch)
+  plain = SHEETS.twin_disc_plain
+  circuit = SHEETS.twin_disc
+  sizes = (0...300).map { |index| {bore: 10 + (index % 30) * 0.4, push_offset: 16 + index / 30} }
+  picked = [16, 17.46, 19].map { |bore| {bore: bore, push_offset: 18} }
+  readings = [5, 8, 12, 20, 35, 60, 90, 120].map do |force|
+    {force: force, travel: circuit.travel_mm(circuit.pressure_mpa(force), air_ml: 0.4)}
+  end
+  {"compute a circuit" => ["/compute/circuits", {sheet: plain}], "size the usual cylinders" => ["/compute/sizings", {sheet: plain}],
+   "lay three curves over one another" => ["/compute/lever-curves", {sheet: plain, candidates: picked}],
+   "explain a cylinder" => ["/compute/explanations", {sheet: plain, candidate: picked[0]}],
+   "plan a bleed" => ["/compute/bleed-plans", {sheet: plain}], "fit a lever" => ["/compute/lever-fits", {sheet: plain, readings: readings}]}
+    .each { |name, (path, body)| puts watch.measure(name, aim: COMPUTING, &post(path, body)) }
+  puts watch.measure("size 300 cylinders", aim: GRID, rounds: 50, &post("/compute/sizings", {sheet: plain, candidates: sizes}))
+end
+
+def lists(watch)
+  {"open jobs" => "/api/jobs?state=open", "signed jobs" => "/api/jobs?state=closed", "machines" => "/api/machines?limit=50",
+   "machines found by typing" => "/api/machines?find=ridge&limit=6", "a machine" => "/api/machines/ridgeline",
+   "jobs of a machine" => "/api/jobs?state=all&limit=20&machine=ridgeline", "the shelf" => "/api/shelf",
+   "moves of a thing" => "/api/shelf/washers-10/moves", "the tables" => "/api/knowledge", "a job" => "/api/jobs/job-sledge",
+   "a signed job" => "/api/jobs/signed-500", "what Ask shows" => "/api/jobs/job-clutch/stages/ask",
+   "what Build shows" => "/api/jobs/job-cargo-rear/stages/build", "what Close shows" => "/api/jobs/job-kart/stages/close",
+   "the shelf against a job" => "/api/jobs/job-scooter/supplies", "the page" => "/"}
+    .each { |name, path| puts watch.measure(name, aim: LISTS, rounds: 60, &get(path)) }
+end
+
+def entries(watch)
+  puts watch.measure("a stroke, on the disc, ~100 entries", aim: STROKE, rounds: 80, &stroke("job-tourer-front"))
+  800.times { watch.answer(stroke("job-tourer-front").call) }
+  puts watch.measure("a stroke, on the disc, ~1,000 entries", aim: LONG_STROKE, rounds: 80, &stroke("job-tourer-front"))
+  moved = -> { {id: SecureRandom.uuid, item: "washers-10", kind: "counted", data: {count: rand(10..18)}} }
+  puts watch.measure("a shelf move", aim: LISTS, rounds: 60, &post("/shelf/moves", moved))
+end
+
+# What a browser fetches before the Bench stands: the page and every script and style it names, as they are sent.
+def first_load(http)
+  page = http.request(Net::HTTP::Get.new("/")).body
+  files = page.scan(%r{/assets/[\w.-]+\.(?:js|css)}).uniq
+  bytes = files.sum { |file| http.request(Net::HTTP::Get.new(file, "accept-encoding" => "br")).body.bytesize }
+  puts format("%-44s %.0f kB of script and style in %d files, aim %d", "first load", bytes / 1000.0, files.size, FIRST_LOAD_KB)
+end
+
 hello
 served = Served.new
+served.stop
+grown = Sequel.sqlite(served.database)
+BigShop.new(grown).grow
+grown.disconnect
+served.start
 Net::HTTP.start("127.0.0.1", served.port) do |http|
-  sizes = (0...300).map { |index| {bore: 10 + (index % 30) * 0.4, push_offset: 16 + index / 30} }
-  whole_grid = {sheet: SHEETS.twin_disc_plain, cylinders: "all"}
-  picked = [{bore: 16, push_offset: 18}, {bore: 17.46, push_offset: 18}, {bore: 19, push_offset: 18}]
-  readings = [5, 8, 12, 20, 35, 60, 90, 120].map { |force| {force: force, travel: SHEETS.twin_disc.travel_mm(SHEETS.twin_disc.pressure_mpa(force), air_ml: 0.4)} }
-  measure(http, "compute a circuit") { post("/compute/circuits", {sheet: SHEETS.twin_disc_plain}) }
-  measure(http, "size the usual cylinders") { post("/compute/sizings", {sheet: SHEETS.twin_disc_plain}) }
-  measure(http, "size 300 cylinders", rounds: 50) { post("/compute/sizings", {sheet: SHEETS.twin_disc_plain, candidates: sizes}) }
-  measure(http, "size the whole grid", rounds: 50) { post("/compute/sizings", whole_grid) }
-  measure(http, "lay three curves over one another") { post("/compute/lever-curves", {sheet: SHEETS.twin_disc_plain, candidates: picked}) }
-  measure(http, "explain a cylinder") { post("/compute/explanations", {sheet: SHEETS.twin_disc_plain, candidate: picked[0]}) }
-  measure(http, "plan a bleed") { post("/compute/bleed-plans", {sheet: SHEETS.twin_disc_plain}) }
-  measure(http, "fit a lever") { post("/compute/lever-fits", {sheet: SHEETS.twin_disc_plain, readings: readings}) }
-  measure(http, "show a job") { Net::HTTP::Get.new("/api/jobs/job-bicycle") }
-  measure(http, "show a job with its cylinder apart") { Net::HTTP::Get.new("/api/jobs/job-sledge") }
-  measure(http, "match the shelf with a job") { Net::HTTP::Get.new("/api/jobs/job-scooter/supplies") }
-  measure(http, "count a stroke, on the disc", rounds: 100) { post("/jobs/job-tourer-front/entries", {id: SecureRandom.uuid, stage: "bleed", kind: "stroke", data: {}}) }
+  watch = Stopwatch.new(http)
+  sums(watch)
+  lists(watch)
+  entries(watch)
+  first_load(http)
 end
 served.remove
-
-findings = Sandbag::Knowledge.table("findings").reject { |row| row["for"] == "c" }.reduce(Sandbag::Ask::Findings.new) { |found, row| found.with(row["id"], row["values"].keys.last) }
-full = Sandbag::Ask::Diagnosis.new(findings, {"side" => "brake", "abs" => "fitted"})
-puts format("%-34s median %7.2f ms", "rank causes, every finding known", median(Array.new(ROUNDS) { time_ms { full.ranks } }))
-
-first = File.read("#{ROOT}/ui/dist/index.html").scan(%r{/assets/[\w.-]+\.js}).uniq
-scripts = first.sum { |file| Zlib.gzip(File.binread("#{ROOT}/ui/dist#{file}"), level: 9).bytesize }
-puts format("%-34s %d kB gzipped script", "first load ships", scripts / 1000)

@@ -28,7 +28,7 @@ class JobInMemory
   end
 
   def headline
-    Sandbag::Job::Headline.new(state).to_h
+    state.headline
   end
 
   # What a stage shows, its sentences in the core's units.
@@ -38,7 +38,7 @@ class JobInMemory
 
   # Everything the job says: its headline and what each of its stages shows.
   def told(state = self.state)
-    {headline: Sandbag::Job::Headline.new(state).to_h, **state.stages.to_h { |id, stage| [id.to_sym, stage.view] }}
+    {headline: state.headline, **state.stages.to_h { |id, stage| [id.to_sym, stage.view] }}
   end
 
   def open_gates

@@ -56,6 +56,11 @@ module Sandbag
         (stages.find { |_, stage| !stage.done? } || stages.to_a.last).first
       end
 
+      # @return [Hash] see Headline
+      def headline
+        @built[:headline] ||= Headline.new(self).to_h.freeze
+      end
+
       def signed?
         close.signed?
       end
