@@ -18,9 +18,11 @@ module Store
       @moves.max(:position).to_i
     end
 
-    # @return [Array<Hash>] of one thing, newest first
-    def of_item(item)
-      @moves.where(item: item).order(Sequel.desc(:position)).map { |row| read(row) }
+    # @param after [String, nil] a cursor from the page before
+    # @return [Array<Hash>] of one thing, newest first, with their places in the journal
+    def of_item(item, limit:, after: nil)
+      older = after ? @moves.where { position < Cursor.read(after).first.to_i } : @moves
+      older.where(item: item).order(Sequel.desc(:position)).limit(limit).map { |row| {position: row[:position], **read(row)} }
     end
 
     # @return [Hash, nil]

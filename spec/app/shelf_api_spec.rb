@@ -28,6 +28,9 @@ RSpec.describe App::ShelfApi, :api do
     expect(ask(:get, "/shelf")["items"].map { |item| item.slice("id", "amount", "free") }).to eq [{"id" => "a", "amount" => 1.0, "free" => 1.0}]
     ask(:post, "/shelf/moves", {id: "more", item: "a", kind: "received", data: {count: "2"}})
     expect(ask(:get, "/shelf/a/moves")["items"].map { |each| each["kind"] }).to eq %w[received added]
+    newest = ask(:get, "/shelf/a/moves?limit=1")
+    expect(newest["items"].map { |each| each["kind"] }).to eq %w[received]
+    expect(ask(:get, "/shelf/a/moves?limit=1&after=#{CGI.escape(newest["next"])}")["items"].map { |each| each["kind"] }).to eq %w[added]
     ask(:get, "/shelf/nothing/moves")
     expect(last_response.status).to eq 404
   end

@@ -7,17 +7,20 @@ module Sandbag
     # A wait that cannot be hurried: what for, and until when.
     module Wait
       # @param data [Hash] wait, until; @param at [String] when it began
-      # @return [Hash] label, until (ISO 8601)
+      # @return [Hash] label, until (ISO 8601); a day that is named means its morning
       # Refuses a time that is none, and a missing one where the wait has no length of its own.
       def self.of(data, at)
         row = Knowledge.find("waits", data["wait"])
-        {label: row["label"], until: data["until"] ? read(data["until"]) : ending(row, at)}
+        {label: row["label"], until: data["until"] ? read(data["until"], at) : ending(row, at)}
       end
 
-      def self.read(text)
-        Time.iso8601(text).utc.iso8601
+      MORNING = "T08:00:00Z"
+
+      def self.read(text, at)
+        day = Day.read(text, after: Time.iso8601(at).to_date)
+        day ? "#{day.iso8601}#{MORNING}" : Time.iso8601(text).utc.iso8601
       rescue ArgumentError
-        raise Refusal.at("data/until", "“#{text}” is no time", "a time such as 2026-03-14T09:26:00Z")
+        raise Refusal.at("data/until", "“#{text}” is no day", Day::ACCEPTED)
       end
 
       def self.ending(row, at)

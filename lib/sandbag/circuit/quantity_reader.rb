@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "date"
-
 module Sandbag
   module Circuit
     # Reads one typed value by the rules of a knowledge row: its type, dimension and limits.
@@ -67,10 +65,9 @@ module Sandbag
 
       def date(typed)
         return typed if typed == "unknown"
-        match = /\A(\d{4})-(\d\d)-(\d\d)\z/.match(typed.to_s)
-        valid = match && Date.valid_date?(*match.captures.map(&:to_i)) && match[1].to_i >= EARLIEST_YEAR
-        return typed if valid
-        raise Refusal.at("", "#{@name} is not a date", "a date from #{EARLIEST_YEAR} on, such as 2026-03-14, or unknown")
+        day = Day.read(typed)
+        return day.iso8601 if day && day.year >= EARLIEST_YEAR
+        raise Refusal.at("", "#{@name} is not a day from #{EARLIEST_YEAR} on", "#{Day::ACCEPTED}; or unknown")
       end
 
       def plain(number)

@@ -55,9 +55,15 @@ export const shelfQuery = queryOptions({
 });
 
 export const movesQuery = (id: string) =>
-  queryOptions({
+  infiniteQueryOptions({
     queryKey: ["shelf", id],
-    queryFn: () => answer(client.GET("/shelf/{id}/moves", { params: { path: { id } } })),
+    queryFn: ({ pageParam }) =>
+      answer(
+        client.GET("/shelf/{id}/moves", {
+          params: { path: { id }, query: { limit: 20, ...after(pageParam) } },
+        }),
+      ),
+    ...followed,
   });
 
 export interface MachinesSought {

@@ -1,7 +1,9 @@
-import { useQuery } from "@tanstack/react-query";
+import { useInfiniteQuery } from "@tanstack/react-query";
 import styled from "styled-components";
 import type { ShelfItem } from "../server/api";
+import { pagesOf } from "../server/pagesOf";
 import { movesQuery } from "../server/queries";
+import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
 import { whenSaid } from "../kit/format";
 import { moneyTyped } from "../kit/money";
@@ -19,7 +21,7 @@ const Wide = styled.div`
 /** What a thing is called, where it lies and what it cost, to be put right; and all that happened to it. */
 export function ItemRecord({ item }: { item: ShelfItem }) {
   const move = useMoves();
-  const moves = useQuery(movesQuery(item.id)).data?.items ?? [];
+  const { items: moves, more } = pagesOf(useInfiniteQuery(movesQuery(item.id)));
   const describe = (data: Record<string, unknown>) => move.mutate({ item: item.id, kind: "described", data });
   return (
     <Wide>
@@ -41,6 +43,11 @@ export function ItemRecord({ item }: { item: ShelfItem }) {
           </li>
         ))}
       </ul>
+      {more ? (
+        <div>
+          <Button onPress={more}>Show older moves</Button>
+        </div>
+      ) : null}
     </Wide>
   );
 }

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Ask, Knowledge } from "../../server/api";
 import { Button } from "../../kit/Button";
-import { EntryField } from "../../kit/EntryField";
+import { DayField } from "../../kit/DayField";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { useNow } from "../../kit/useNow";
@@ -18,7 +18,7 @@ interface Props {
 export function WaitPanel({ ask, waits, isOpen, onWait }: Props) {
   const [day, setDay] = useState("");
   const now = useNow();
-  const until = /^\d{4}-\d\d-\d\d$/.test(day.trim()) ? `${day.trim()}T08:00:00Z` : undefined;
+  const until = day.trim() || undefined;
   return (
     <Panel>
       <h2>Waiting</h2>
@@ -41,7 +41,7 @@ export function WaitPanel({ ask, waits, isOpen, onWait }: Props) {
               ))}
           </Row>
           <Row>
-            <EntryField label="Parts on order, expected on (2026-12-01)" value={day} onFinish={setDay} />
+            <DayField label="Parts on order, expected on" value={day} onFinish={setDay} />
             <Button isDisabled={until === undefined} onPress={() => onWait("parts_on_order", until)}>
               Wait for parts
             </Button>

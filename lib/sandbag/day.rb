@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Sandbag
+  # A day as somebody writes it.
+  module Day
+    MONTHS = Date::ABBR_MONTHNAMES.compact.map(&:downcase).freeze
+    ACCEPTED = "a day such as 1 Dec 2026, 1.12.2026 or 2026-12-01; the day comes before the month"
+    SPLIT = %r{[\s./-]+}
+
+    # @param typed [String] 2026-12-01, 1.12.2026, 1/12/2026, 1 Dec 2026, 1 December 2026; without a year where `after` is given
+    # @param after [Date, nil] a day without a year is the next such day from this one on
+    # @return [Date, nil] nil for what is no day
+    def self.read(typed, after: nil)
+      pieces = typed.to_s.strip.delete_suffix(".").delete(",").split(SPLIT)
+      pieces.reverse! if pieces.first&.match?(/\A\d{4}\z/)
+      day, month, year = pieces
+      return if pieces.size > 3 || !day&.match?(/\A\d{1,2}\z/)
+      month = number(month)
+      year ? date(year, month, day) : next_one(month, day, after)
+    end
+
+    # @return [Integer, nil] 1 to 12
+    def self.number(month)
+      return month.to_i if month&.match?(/\A\d{1,2}\z/)
+      at = MONTHS.index(month.to_s.downcase[0, 3])
+      at + 1 if at && Date::MONTHNAMES[at + 1].downcase.start_with?(month.downcase)
+    end
+
+    def self.date(year, month, day)
+      Date.new(year.to_i, month, day.to_i) if year.to_s.match?(/\A\d{4}\z/) && month && Date.valid_date?(year.to_i, month, day.to_i)
+    end
+
+    def self.next_one(month, day, after)
+      return unless after
+      [after.year, after.year + 1].filter_map { |year| date(year, month, day) }.find { |each| each >= after }
+    end
+    private_class_method :number, :date, :next_one
+  end
+end
