@@ -8,11 +8,18 @@ require_relative "../../spec/support/browser"
 require "fileutils"
 
 VIEWS = {
-  "bench" => "/", "machines" => "/machines", "machine" => "/machines/ridgeline", "machine-clutch" => "/machines/scree", "machine-scooter" => "/machines/puddle",
-  "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask", "choose" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip", "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build",
-  "bleed" => "/jobs/job-tourer-front/bleed", "sizer" => "/sizer?circuit=ridgeline-front", "shop" => "/shop", "feel" => "/jobs/job-kart/feel", "close" => "/jobs/job-kart/close",
-  "signed" => "/jobs/job-bicycle/close"
+  "bench" => "/", "machines" => "/machines", "machine" => "/machines/ridgeline", "machine-clutch" => "/machines/scree",
+  "machine-kart" => "/machines/drift", "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask",
+  "choose" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip",
+  "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build",
+  "bleed" => "/jobs/job-tourer-front/bleed", "bleed-dark" => "/jobs/job-tourer-front/bleed",
+  "sizer" => "/sizer?circuit=ridgeline-front", "shop" => "/shop", "feel" => "/jobs/job-kart/feel",
+  "close" => "/jobs/job-kart/close", "signed" => "/jobs/job-bicycle/close"
 }.freeze
+
+def theme_of(name)
+  name.end_with?("-dark") ? "dark" : ENV.fetch("THEME", "light")
+end
 
 width, height = ENV.fetch("SIZE", "1280x800").split("x").map(&:to_i)
 folder = ENV.fetch("SHOTS", __dir__)
@@ -23,10 +30,11 @@ session.visit(served.url)
 session.driver.browser.manage.window.resize_to(width, height)
 inner = session.evaluate_script("innerHeight")
 session.driver.browser.manage.window.resize_to(width, height * 2 - inner)
-session.execute_script("localStorage.setItem('sandbag.light', arguments[0])", ENV.fetch("THEME", "light"))
 wanted.each do |name|
+  session.execute_script("localStorage.setItem('sandbag.light', arguments[0])", theme_of(name))
   session.visit(served.url + VIEWS.fetch(name))
   session.has_css?("h1") || warn("#{name}: no heading")
+  session.has_no_content?("Fetching…")
   sleep 0.7
   session.execute_script("scrollTo(0, Number(arguments[0]))", ENV.fetch("SCROLL", "0"))
   session.save_screenshot("#{folder}/#{name}.png")

@@ -25,7 +25,7 @@ export function CostPanel({ costs }: { costs: Ask["costs"] }) {
           </Table>
         </>
       ) : (
-        <Quiet>Worked out when a route is chosen.</Quiet>
+        <Quiet>Worked out when a repair is chosen.</Quiet>
       )}
       <Quiet>
         Kit {money(kit_or_unit.kit.total_minor, kit_or_unit.kit.currency)} in {kit_or_unit.kit.minutes} min,
