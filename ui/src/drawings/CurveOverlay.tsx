@@ -54,14 +54,14 @@ export function CurveOverlay({ curves, name }: Props) {
         {curves.map((curve, index) => (
           <g key={curve.key} transform={`translate(${AREA.left + 14} ${AREA.top + 34 + index * 22})`}>
             <path d="M0 0h36" stroke={inks[index]} strokeWidth="4" strokeDasharray={DASHES[index]} />
-            <text x="44" y="5">
+            <text x="44" y="5" stroke={theme.panel} strokeWidth="4" paintOrder="stroke">
               {name(curve.key)}
             </text>
           </g>
         ))}
         <g transform={`translate(${AREA.left + 14} ${AREA.top + 34 + curves.length * 22})`}>
           <path d="M0 0h36" stroke={theme.ink} strokeWidth="1.500" />
-          <text x="44" y="5">
+          <text x="44" y="5" stroke={theme.panel} strokeWidth="4" paintOrder="stroke">
             thin: with knock-back and air
           </text>
         </g>

@@ -92,13 +92,13 @@ function Legend({ fitted }: { fitted: boolean }) {
   return (
     <g transform={`translate(${AREA.left + 14} ${AREA.top + 40})`} fontSize="14" fill={theme.ink} aria-hidden>
       <path d="M0 0h36" stroke={theme.act} strokeWidth="3" strokeDasharray="10 7" />
-      <text x="44" y="5">
+      <text x="44" y="5" stroke={theme.panel} strokeWidth="4" paintOrder="stroke">
         expected without air
       </text>
       {fitted ? (
         <g transform="translate(0 24)">
           <path d="M0 0h36" stroke={theme.focus} strokeWidth="4" />
-          <text x="44" y="5">
+          <text x="44" y="5" stroke={theme.panel} strokeWidth="4" paintOrder="stroke">
             fitted to the readings
           </text>
         </g>

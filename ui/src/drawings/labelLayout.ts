@@ -35,7 +35,7 @@ const UNREADABLE = 10;
 
 const covered = (box: Box, others: Box[]) => others.reduce((sum, other) => sum + overlap(box, other), 0);
 
-/** A label beside every part, clear of one another, of the parts and of other hoses as far as there is room. */
+/** A label beside every part, clear of one another, of the parts and of the hoses as far as there is room. */
 export function placeLabels(
   layout: CircuitLayout,
   parts: PartView[],
@@ -44,15 +44,15 @@ export function placeLabels(
   const placed = new Map<string, Label>();
   const frame: Box = { left: 0, top: 0, right: layout.width, bottom: layout.height };
   const shapes = [...shapesOfMaster(layout), ...layout.ends.map(endBox)];
+  const hoses = layout.hoses.flatMap(hoseBoxes);
   const place = (part: PartView, spots: Omit<Label, "lines">[]) => {
     const lines = linesOf(part);
-    const others = layout.hoses.filter((hose) => hose.part.id !== part.id).flatMap(hoseBoxes);
     placed.delete(part.id);
     const written = [...placed.values()].map(boxOf);
     const cost = (label: Label) => {
       const box = boxOf(label);
       const outside = (box.right - box.left) * (box.bottom - box.top) - overlap(box, frame);
-      return UNREADABLE * (outside + covered(box, written)) + covered(box, [...shapes, ...others]);
+      return UNREADABLE * (outside + covered(box, written)) + covered(box, [...shapes, ...hoses]);
     };
     const labels = spots.map((spot) => ({ ...spot, lines }));
     const [best] = labels.sort((a, b) => cost(a) - cost(b));
@@ -84,8 +84,8 @@ function shapesOfMaster({ master: { x, y, size } }: CircuitLayout): Box[] {
   ];
 }
 
-const endBox = ({ x, y, height }: CircuitLayout["ends"][number]): Box =>
-  box(x, y, -58, -height / 2 - 30, 100, height / 2 + 4);
+const endBox = ({ part, x, y, height }: CircuitLayout["ends"][number]): Box =>
+  box(x, y, -58, -height / 2 - 30, part.part === "slave" ? 100 : 58, height / 2 + 4);
 
 const hoseBoxes = (hose: Hose): Box[] => pointsOn(hose, 14).map(({ x, y }) => box(x, y, -9, -9, 9, 9));
 

@@ -44,10 +44,12 @@ export function CircuitWarnings({ figures }: { figures: CircuitFigures }) {
         {figures.junctions
           .map(
             (junction) =>
-              ` ${junction.kind} of ${junction.hoses} hoses at ${named(junction.at)}, ${junction.washers} washers.`,
+              ` ${capital(junction.kind)} of ${junction.hoses} hoses at ${named(junction.at)}, ${junction.washers} washers.`,
           )
           .join("")}
       </Quiet>
     </>
   );
 }
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
