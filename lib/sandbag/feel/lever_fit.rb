@@ -17,7 +17,8 @@ module Sandbag
       # Readings repeat to about this at best; residuals below it are never outliers. [default]
       READABLE_MM = 0.5
 
-      attr_reader :readings, :dead_volume_ml, :stiffness_ml_mpa, :air_ml, :air_error_ml, :residuals_mm
+      # @attr outliers [Array<Reading>] readings to look at again; never dropped here
+      attr_reader :readings, :dead_volume_ml, :stiffness_ml_mpa, :air_ml, :air_error_ml, :residuals_mm, :outliers
 
       # @return [Boolean] whether there are readings enough to solve for three unknowns
       def self.possible?(circuit, readings)
@@ -56,11 +57,6 @@ module Sandbag
         @circuit.travel_of_volume_mm(Hydraulics::VolumeBudget.air_taken_ml(air_ml, pressure_mpa))
       end
 
-      # @return [Array<Reading>] readings to look at again; never dropped here
-      def outliers
-        readings.zip(residuals_mm).select { |_, residual| outlying?(residual) }.map(&:first)
-      end
-
       private
 
       def pressures
@@ -79,6 +75,7 @@ module Sandbag
         @dead_volume_ml, @stiffness_ml_mpa, @air_ml = coefficients
         left = LeastSquares.residuals(rows, volumes, coefficients)
         @residuals_mm = left.map { |each| each * mm_per_ml }.freeze
+        @outliers = readings.zip(residuals_mm).select { |_, residual| residual.abs > furthest_mm }.map(&:first).freeze
         @air_error_ml = air_error(rows, left)
       end
 
@@ -89,10 +86,9 @@ module Sandbag
         covariance && Math.sqrt(variance * covariance[2, 2])
       end
 
-      def outlying?(residual)
-        sizes = residuals_mm.map(&:abs).sort
-        typical = sizes[sizes.size / 2]
-        residual.abs > [OUTLIER * typical, READABLE_MM].max
+      # What is no outlier yet, mm.
+      def furthest_mm
+        @furthest_mm ||= [OUTLIER * residuals_mm.map(&:abs).sort[residuals_mm.size / 2], READABLE_MM].max
       end
     end
   end

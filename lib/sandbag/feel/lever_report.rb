@@ -59,11 +59,14 @@ module Sandbag
       end
 
       def readings_view
+        places = {}.compare_by_identity
+        fit&.readings&.each_with_index { |reading, index| places[reading] = index }
+        outliers = Set.new.compare_by_identity.merge(fit&.outliers || [])
         @marked.map do |reading, aside|
-          place = fit&.readings&.index(reading)
+          place = places[reading]
           {id: reading.id, force_n: reading.force_n, travel_mm: reading.travel_mm, set_aside: aside,
            too_light: !@circuit.pressure_mpa(reading.force_n).positive?, residual_mm: place && fit.residuals_mm[place],
-           outlier: !fit.nil? && fit.outliers.include?(reading)}.compact
+           outlier: outliers.include?(reading)}.compact
         end
       end
     end
