@@ -8,6 +8,8 @@ module App
   class Photo
     MOST_BYTES = BodyLimit::PHOTO_BYTES
     MOST_PIXELS = 24_000_000
+    # No camera makes a longer one; a strip of millions by one takes for ever to turn.
+    MOST_SIDE = 12_000
     # The longer side as it is kept.
     LONGEST_SIDE = 2000
     QUALITY = 85
@@ -42,6 +44,7 @@ module App
     def initialize(image)
       pixels = image.width * image.height
       raise Photo.refusal("the picture has #{(pixels / 1e6).round} megapixels") if pixels > MOST_PIXELS
+      raise Photo.refusal("the picture is #{image.width} × #{image.height}") if [image.width, image.height].max > MOST_SIDE
       written = write(image)
       @jpeg = written.jpegsave_buffer(Q: QUALITY, strip: true)
       @width = written.width

@@ -20,6 +20,7 @@ module App
         use SecurityHeaders
         use Rack::Deflater, include: COMPRESSED, if: ->(_, _, headers, _) { !headers.key?("content-encoding") }
         use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS, message: "This host is not served here.\n", logging: false
+        use PlainTextAddress
         use BodyLimit
         use SameSite
         map("/api/machines") { run MachinesApi.new(**parts) }

@@ -8,6 +8,7 @@ module Store
     MIGRATIONS = "#{__dir__}/migrations"
     BUSY_TIMEOUT_MS = 5000
     MEMORY = ":memory:"
+    OWNER_ALONE = 0o600
     # One for each thread of the server: a read never waits for a writer.
     CONNECTIONS = 6
 
@@ -18,6 +19,7 @@ module Store
         foreign_keys: true, after_connect: method(:prepare))
       Sequel.extension :migration
       Sequel::Migrator.run(database, MIGRATIONS)
+      File.chmod(OWNER_ALONE, path) unless path == MEMORY
       database
     end
 

@@ -92,6 +92,16 @@ RSpec.describe "Bad input", :api do
     expect(last_response.status).to eq 413
   end
 
+  it "is refused in an address that is no text" do
+    header "Host", "127.0.0.1"
+    %w[/api/jobs/%ff /api/jobs/%00 /api/circuits/%fe /api/shelf/%00/moves /api/jobs?state=%ff /api/machines?find=%00 /jobs/%ff].each do |address|
+      get address
+      expect([address, last_response.status]).to eq [address, 400]
+    end
+    get "/api/machines?find=%C3%A9t%C3%A9"
+    expect(last_response.status).to eq 200
+  end
+
   it "is told that an id is unknown" do
     [[:get, "/jobs/none"], [:get, "/jobs/none/entries"], [:get, "/machines/none"], [:get, "/circuits/none"], [:get, "/jobs/..%2f..%2fetc"]].each do |method, path|
       ask(method, path)

@@ -68,6 +68,10 @@ RSpec.describe App::PhotosApi, :api do
     expect(refused("\x89PNG\r\n\x1A\n".b + "MZ#{"\x90" * 400}".b)).to match [422, a_string_including("broken")]
   end
 
+  it "refuses a strip longer than any camera's picture before it reads it" do
+    expect(refused(Vips::Image.black(1, 5_000_000).pngsave_buffer)).to match [422, "the picture is 1 × 5000000"]
+  end
+
   it "refuses thirty megapixels before it reads them" do
     expect(refused(Vips::Image.black(6000, 5000).pngsave_buffer)).to match [422, "the picture has 30 megapixels"]
   end

@@ -16,6 +16,13 @@ RSpec.describe Store::Database do
     expect(pragma["foreign_keys"]).to eq 1
   end
 
+  it "keeps the file for its owner alone" do
+    Dir.mktmpdir do |folder|
+      Store::Database.open("#{folder}/records.db").disconnect
+      expect(File.stat("#{folder}/records.db").mode & 0o077).to eq 0
+    end
+  end
+
   it "has only strict tables: text in a number column is refused" do
     names = database.fetch("SELECT name FROM pragma_table_list WHERE strict = 0 AND schema = 'main' AND name NOT LIKE 'sqlite%'").select_map(:name)
     expect(names).to eq ["schema_info"]

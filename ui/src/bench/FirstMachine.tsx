@@ -17,13 +17,13 @@ export function FirstMachine() {
   const [kind, setKind] = useState<MachineKind>();
   const [name, setName] = useState("");
   const [complaint, setComplaint] = useState("");
+  // kept over a failed attempt, so that a second tap makes no second machine
+  const [{ id, circuit }] = useState(() => ({ id: crypto.randomUUID(), circuit: crypto.randomUUID() }));
   const outbox = useOutbox();
   const queryClient = useQueryClient();
   const open = useOpenJob();
   const add = useMutation({
     mutationFn: async (template: string) => {
-      const id = crypto.randomUUID();
-      const circuit = crypto.randomUUID();
       const label = knowledge?.machine_kinds.find((each) => each.id === kind)?.label ?? "Machine";
       await answer(
         client.POST("/machines", { body: { id, name: name.trim() || label, kind: kind ?? "road" } }),
