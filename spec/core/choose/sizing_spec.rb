@@ -14,6 +14,29 @@ RSpec.describe Sandbag::Choose::Sizing do
     end
   end
 
+  describe "as the gap to the grip narrows" do
+    let(:sizes) { Sandbag::Choose::Sizing.usual(sheet(twin_disc_plain).kind) }
+
+    def passed(gap, safe)
+      rows(changed(twin_disc_plain, "lever", gap_to_grip: gap, safe_gap: safe).to_h, sizes).select { |_, row| row[:rejected].empty? }.keys
+    end
+
+    it "never passes a cylinder that a wider gap rejects" do
+      for_all(wide: 15.0..90.0, less: 0.0..40.0, safe: 10.0..30.0) do |wide:, less:, safe:|
+        narrow = [wide - less, 15.0].max
+        expect(passed(narrow.round(1), safe.round(1)) - passed(wide.round(1), safe.round(1))).to be_empty
+      end
+    end
+
+    it "passes none where the lever stands at the safe gap or nearer, and says why" do
+      [15, 19.9, 20].each do |gap|
+        all = rows(changed(twin_disc_plain, "lever", gap_to_grip: gap, safe_gap: 20).to_h, sizes)
+        expect(all.values.map { |row| row[:rejected] }).to all(include(a_string_matching(/gap|grip/)))
+        expect(all.values.flat_map { |row| row.values.grep(Float) }).to all(be_finite)
+      end
+    end
+  end
+
   {27 => [80.3, 2.663], 29 => [70.0, 2.317], 30 => [65.6, 2.169], 33.3 => [53.8, 1.768]}.each do |bore, (force, lift)|
     it "a clutch with a #{bore} mm slave asks #{force} N and lifts #{lift} mm (docs/physics.md 4)" do
       row = rows(clutch_plain(slave_bore: bore), []).values.first
