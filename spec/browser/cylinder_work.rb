@@ -82,9 +82,11 @@ module CylinderWorkByHand
   def build_by_keys(construction)
     while (step = stage_now("build")["current"])
       while (part = asked(stage_now("build")))
+        question = %([role=group][aria-label*="#{part["question"]}"])
+        expect(session).to have_css(question)
         yield part if block_given?
         press right_key(construction, part["id"])
-        expect(session).to have_no_css(%([role=group][aria-label*="#{part["question"]}"]))
+        expect(session).to have_no_css(question)
       end
       press :space
       until_api { stage_now("build")["current"] != step }
