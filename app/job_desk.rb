@@ -52,9 +52,7 @@ module App
       job = @store.jobs.find(id)
       return @store.jobs.record(id)["head"] if job[:closed_at]
       circuit = @store.circuits.find(job[:circuit_id])
-      state = state_of(job, circuit)
-      {**JobHead.of(job, circuit, @store.machines.find(circuit[:machine_id])), **state.headline,
-        photos: JobPhotos.of(state.journal)}
+      head_of(job, circuit, state_of(job, circuit))
     end
 
     # @return [Hash] what one stage shows, under the stage's name
@@ -78,8 +76,7 @@ module App
       job = @store.jobs.find(id)
       return @store.jobs.record(id)["card"] if job[:closed_at]
       circuit = @store.circuits.find(job[:circuit_id])
-      state = state_of(job, circuit)
-      JobCardContent.new(job, circuit, @store.machines.find(circuit[:machine_id]), state, @shelf.stock, shop.name).to_h
+      card_of(job, circuit, state_of(job, circuit))
     end
 
     # @return [Sandbag::Job::State] of a job that is not signed
@@ -97,9 +94,7 @@ module App
       @store.jobs.unrecorded.each do |id|
         job = @store.jobs.find(id)
         circuit = @store.circuits.find(job[:circuit_id]).merge(sheet: job[:sheet])
-        entries = @store.journals.of_job(id).map { |row| Sandbag::Job::Entry.new(**row.slice(*Sandbag::Job::Entry.members)) }
-        state = Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), Sandbag::Circuit::Sheet.stored(circuit[:sheet]), lubricant: shop.lubricant,
-          machine_kind: @store.machines.kind(circuit[:machine_id]))
+        state = state_of(job, circuit)
         @store.transaction { record(job, circuit, state) }
       end
     end
@@ -119,6 +114,14 @@ module App
       other = @store.jobs.open_on(circuit_id)
       return unless other
       raise Sandbag::Refusal.at("circuit_id", "a job is open on this circuit: #{other}", "that job; or beside: true to open a second one beside it")
+    end
+
+    def head_of(job, circuit, state)
+      {**JobHead.of(job, circuit, @store.machines.find(circuit[:machine_id])), **state.headline, photos: JobPhotos.of(state.journal)}
+    end
+
+    def card_of(job, circuit, state)
+      JobCardContent.new(job, circuit, @store.machines.find(circuit[:machine_id]), state, @shelf.stock, shop.name).to_h
     end
 
     def stage_of_record(id, stage)
@@ -216,17 +219,15 @@ module App
     end
 
     def record(job, circuit, state)
-      machine = @store.machines.find(circuit[:machine_id])
-      headline = state.headline
       content = {
         edition: Sandbag::Knowledge.edition,
-        head: {**JobHead.of(job, circuit, machine), **headline, photos: JobPhotos.of(state.journal)},
+        head: head_of(job, circuit, state),
         stages: state.stages.keys.to_h { |stage| [stage, stage_view(job, circuit, state, stage)] },
         supplies: supplies_of(state).to_h,
-        card: JobCardContent.new(job, circuit, machine, state, @shelf.stock, shop.name).to_h
+        card: card_of(job, circuit, state)
       }
       @store.jobs.write_record(job[:id], JSON.parse(Sandbag::Said.in(JSON.generate(content), shop.display)))
-      @store.jobs.write_headline(job[:id], headline, Headlines::SIGNED)
+      @store.jobs.write_headline(job[:id], state.headline, Headlines::SIGNED)
     end
   end
 end

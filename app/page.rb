@@ -28,8 +28,9 @@ module App
 
     # Only what the build put there: no path leads out of it.
     def file(path, env, keep)
-      return missing unless built.include?(path)
-      encoding, ending = ENCODINGS.find { |name, after| accepts?(env, name) && built.include?(path + after) }
+      files = built
+      return missing unless files.include?(path)
+      encoding, ending = ENCODINGS.find { |name, after| accepts?(env, name) && files.include?(path + after) }
       headers = {"content-type" => TYPES.fetch(File.extname(path), "application/octet-stream"), "cache-control" => keep, "vary" => "accept-encoding"}
       headers["content-encoding"] = encoding if encoding
       [200, headers, [File.binread("#{DIST}#{path}#{ending}")]]

@@ -33,7 +33,6 @@ RSpec.describe "Signed jobs", :api do
     allow(Sandbag::Knowledge).to receive(:table) { |name| changed.fetch(name) }
     allow(Sandbag::Knowledge).to receive(:find) { |name, id| changed.fetch(name).find { |row| row["id"] == id } }
     allow(Sandbag::Knowledge).to receive(:edition).and_return("another")
-    @app = nil
   end
 
   def otherwise(row)
@@ -73,6 +72,17 @@ RSpec.describe "Signed jobs", :api do
     answer = entry(id, "bleed", "stroke")
     expect(last_response.status).to eq 422
     expect(answer["errors"].first["message"]).to include("signed")
+  end
+
+  it "get their record when the server starts, where an older Sandbag kept none" do
+    id = signed.first
+    before = told(id)
+    store.instance_variable_get(:@database)[:jobs].where(id: id).update(record: nil, headline: nil)
+    expect(store.jobs.unrecorded).to eq [id]
+    App::Server.build(store, clock: -> { Time.utc(2026, 3, 15) })
+    after = told(id)
+    expect(after.slice(:job, :line, :card)).to eq before.slice(:job, :line, :card)
+    expect(after[:stages].slice("bleed", "feel", "close")).to eq before[:stages].slice("bleed", "feel", "close")
   end
 
   it "carry on the card what was decided: machine, verdict, gates and who signed" do

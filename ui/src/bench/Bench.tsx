@@ -1,10 +1,9 @@
 import { useInfiniteQuery } from "@tanstack/react-query";
 import { useEffect } from "react";
-import { Button } from "../kit/Button";
 import { Loaded } from "../kit/Loaded";
 import { Page, Panel, Quiet, Split } from "../kit/layout";
 import { useTitle } from "../kit/useTitle";
-import { JobRow } from "../pieces/JobRow";
+import { JobList } from "../pieces/JobList";
 import { pagesOf } from "../server/pagesOf";
 import { jobsQuery } from "../server/queries";
 import { StartJob } from "./StartJob";
@@ -27,11 +26,7 @@ export function Bench() {
               {items.length === 0 ? (
                 <Quiet>No job is open. Start one beside; what it waits for will stand here.</Quiet>
               ) : null}
-              <ul aria-label="Open jobs">
-                {items.map((job) => (
-                  <JobRow key={job.id} job={job} />
-                ))}
-              </ul>
+              <JobList label="Open jobs" jobs={items} />
               <SignedOff />
             </Panel>
             <StartJob />
@@ -48,16 +43,7 @@ function SignedOff() {
   return (
     <>
       <h2>Signed off</h2>
-      <ul aria-label="Signed off">
-        {items.map((job) => (
-          <JobRow key={job.id} job={job} />
-        ))}
-      </ul>
-      {more ? (
-        <div>
-          <Button onPress={more}>Show older ones</Button>
-        </div>
-      ) : null}
+      <JobList label="Signed off" jobs={items} onMore={more} />
     </>
   );
 }

@@ -1,7 +1,6 @@
 import { useInfiniteQuery } from "@tanstack/react-query";
-import { Button } from "../kit/Button";
 import { Panel } from "../kit/layout";
-import { JobRow } from "../pieces/JobRow";
+import { JobList } from "../pieces/JobList";
 import type { Machine } from "../server/api";
 import { pagesOf } from "../server/pagesOf";
 import { jobsOfMachineQuery } from "../server/queries";
@@ -15,16 +14,7 @@ export function MachineJobs({ machine, circuitId }: { machine: Machine; circuitI
   return (
     <Panel>
       <h2>Jobs on this circuit</h2>
-      <ul>
-        {jobs.map((job) => (
-          <JobRow key={job.id} job={job} />
-        ))}
-      </ul>
-      {more ? (
-        <div>
-          <Button onPress={more}>Show older ones</Button>
-        </div>
-      ) : null}
+      <JobList label="Jobs on this circuit" jobs={jobs} onMore={more} />
     </Panel>
   );
 }

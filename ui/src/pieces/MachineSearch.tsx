@@ -3,7 +3,7 @@ import { useDeferredValue, useState } from "react";
 import type { ReactNode } from "react";
 import styled from "styled-components";
 import { SearchField } from "../kit/SearchField";
-import { Button } from "../kit/Button";
+import { MoreButton } from "../kit/MoreButton";
 import { Quiet } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import type { MachineLine } from "../server/api";
@@ -41,11 +41,7 @@ export function MachineSearch({ label, limit, empty, children }: Props) {
           <li key={machine.id}>{children(machine)}</li>
         ))}
       </List>
-      {more ? (
-        <div>
-          <Button onPress={more}>Show more</Button>
-        </div>
-      ) : null}
+      <MoreButton onMore={more}>Show more</MoreButton>
     </>
   );
 }

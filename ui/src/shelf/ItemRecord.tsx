@@ -3,7 +3,7 @@ import styled from "styled-components";
 import type { ShelfItem } from "../server/api";
 import { pagesOf } from "../server/pagesOf";
 import { movesQuery } from "../server/queries";
-import { Button } from "../kit/Button";
+import { MoreButton } from "../kit/MoreButton";
 import { EntryField } from "../kit/EntryField";
 import { whenSaid } from "../kit/format";
 import { moneyTyped } from "../kit/money";
@@ -43,11 +43,7 @@ export function ItemRecord({ item }: { item: ShelfItem }) {
           </li>
         ))}
       </ul>
-      {more ? (
-        <div>
-          <Button onPress={more}>Show older moves</Button>
-        </div>
-      ) : null}
+      <MoreButton onMore={more}>Show older moves</MoreButton>
     </Wide>
   );
 }
