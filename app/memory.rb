@@ -33,7 +33,7 @@ module App
         newest = store.stock_moves.position
         return @stock if newest == position
         position, stock = 0, Sandbag::Shelf::Stock.new if newest < position
-        moves = store.stock_moves.all(after: position).map { |row| Sandbag::Shelf::Move.new(**row) }
+        moves = store.stock_moves.between(position, newest).map { |row| Sandbag::Shelf::Move.new(**row) }
         folded = [newest, stock.after(moves)].freeze
         @stock = folded unless store.in_transaction?
         folded

@@ -7,10 +7,10 @@ module Store
       @moves = database[:stock_moves]
     end
 
-    # @param after [Integer] place in the shelf's journal
-    # @return [Array<Hash>] behind that place, oldest first
-    def all(after: 0)
-      @moves.where { position > after }.order(:position).map { |row| read(row) }
+    # @param after [Integer] place in the shelf's journal; up_to [Integer]
+    # @return [Array<Hash>] behind the one place and no further than the other, oldest first
+    def between(after, up_to)
+      @moves.where { (position > after) & (position <= up_to) }.order(:position).map { |row| read(row) }
     end
 
     # @return [Integer] place of the newest move, 0 on an empty shelf
