@@ -37,12 +37,29 @@ module Sandbag
     # @param typed [String, Numeric] what was typed; a bare number is in the core's unit, a bare fraction of a length in inches
     # @param dimension [Symbol] a key of DIMENSIONS
     # @return [Float] in the core's unit
-    # Refuses text that is no number, two decimal marks, a zero denominator, an unknown unit, and what is not finite.
+    # Refuses text that is no number, two decimal marks, a comma that may stand before thousands, a zero denominator, an unknown
+    # unit, and what is not finite.
     def self.parse(typed, dimension)
-      return finite(typed, dimension) unless typed.is_a?(String)
+      readings = readings(typed, dimension)
+      readings.one? ? readings.first : raise(doubtful(typed))
+    end
+
+    # A comma with exactly three figures after it may be a decimal mark or may stand before thousands.
+    THOUSANDS = /\A[+-]?\s*[1-9]\d{0,2},\d{3}(?!\d)/
+
+    # @return [Array<Float>] every number that was perhaps meant, in the core's unit: one, but for THOUSANDS
+    # Refuses what `parse` refuses, the doubt excepted.
+    def self.readings(typed, dimension)
+      return [finite(typed, dimension)] unless typed.is_a?(String)
       match = TYPED.match(typed.strip) if typed.length <= LONGEST
       raise Refusal.at("", "“#{typed[0, LONGEST]}” is not a number", accepted(dimension)) unless match && match[:bottom].to_s !~ /\A0+\z/
-      (magnitude(match) * factor(match, dimension)).to_f
+      decimal = (magnitude(match) * factor(match, dimension)).to_f
+      THOUSANDS.match?(typed.strip) ? [decimal, decimal * 1000] : [decimal]
+    end
+
+    # @return [Refusal] that asks which number was meant
+    def self.doubtful(typed)
+      Refusal.at("", "“#{typed}” may be #{typed.tr(",", ".")} or #{typed.delete(",")}", "#{typed.tr(",", ".")}, or #{typed.delete(",")}")
     end
 
     # @return [Float] a value in the core's unit expressed in another of its dimension
@@ -75,9 +92,19 @@ module Sandbag
       units = DIMENSIONS.fetch(dimension)
       spelling = match[:unit].strip
       return (match[:bottom] && units["in"]) || 1 if spelling.empty?
-      units[spelling] || units[spelling.downcase] ||
+      units[spelling] || units[spelling.downcase] || like(spelling, units, dimension) ||
         raise(Refusal.at("", "“#{spelling}” is not a unit known here", accepted(dimension)))
     end
     private_class_method :factor
+
+    # Dots, dashes, stars and gaps between the words of a unit are all the same to it; so are lb and lbf in a torque.
+    def self.like(spelling, units, dimension)
+      bare = lambda do |unit|
+        letters = unit.downcase.gsub(/[·.*\s-]/, "")
+        (dimension == :torque) ? letters.gsub("lbf", "lb") : letters
+      end
+      units.find { |known, _| bare[known] == bare[spelling] }&.last
+    end
+    private_class_method :like
   end
 end

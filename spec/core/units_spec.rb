@@ -21,6 +21,23 @@ RSpec.describe Sandbag::Units do
     expect(described_class.parse("2 fl oz", :volume)).to be_within(1e-4).of(59.1471)
   end
 
+  it "reads a torque however its unit is spelled" do
+    {7.9089 => ["70 in-lb", "70 in·lb", "70 in.lb", "70 inlb", "70 lbf·in", "70 in lbf", "70 LB-IN"], 33.895 => ["25 lb-ft", "25 lb·ft", "25 ft·lbf", "25 ft lb", "25 lbf.ft"],
+     12.0 => ["12 N·m", "12 Nm", "12 N.m", "12 N m", "12 N-m", "12 n*m"]}.each do |newton_metres, spellings|
+      spellings.each { |typed| expect(described_class.parse(typed, :torque)).to be_within(1e-3).of(newton_metres), typed }
+    end
+    expect(problems { described_class.parse("3 lbf", :mass) }).not_to be_empty
+  end
+
+  it "asks which is meant where a comma stands before exactly three figures" do
+    ["1,200 mm", "1,200", "17,460 mm", "-2,500"].each do |typed|
+      found = problems { mm(typed) }.first
+      expect(found.message).to include("may be"), typed
+      expect(found.accepted).to include(typed.tr(",", ".")).and include(typed.delete(","))
+    end
+    {"0,125" => 0.125, "17,46" => 17.46, "1,2005" => 1.2005, ",500" => 0.5, "1.200" => 1.2}.each { |typed, value| expect(mm(typed)).to eq(value), typed }
+  end
+
   it "refuses what is no number, saying what would be accepted" do
     ["", "abc", "12.7.3", "1,234.5", "3 furlong", "1/0", "1/00", "NaN", "Infinity", "1e308", "0x1A", "1_000", "9" * 41].each do |typed|
       found = problems { mm(typed) }

@@ -2,7 +2,8 @@
 
 module Sandbag
   module Choose
-    # Water in glycol fluid by its age, where nobody has measured it (docs/physics.md 5). Always an estimate, ±50 %.
+    # Water in glycol fluid by its age, where nobody has measured it (docs/physics.md 5). Always an estimate, ±50 % of what is
+    # shown, at the cap too.
     module WaterEstimate
       MOST_PERCENT = 6.0
       BAND = 0.5
@@ -18,8 +19,8 @@ module Sandbag
       # @param years [Float] since the last full change
       # @return [Hash] percent, low, high
       def self.of(sheet, years)
-        middle = rate(sheet) * years
-        {percent: [middle, MOST_PERCENT].min, low: [middle * (1 - BAND), MOST_PERCENT].min, high: [middle * (1 + BAND), MOST_PERCENT].min}
+        percent = [rate(sheet) * years, MOST_PERCENT].min
+        {percent: percent, low: percent * (1 - BAND), high: percent * (1 + BAND)}
       end
     end
   end

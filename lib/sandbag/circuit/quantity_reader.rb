@@ -39,14 +39,15 @@ module Sandbag
       def measure(typed)
         raise Refusal.at("", "#{@name} is missing", accepted) if typed.nil? || typed == ""
         raise Refusal.at("", "#{@name} is not a number", accepted) unless typed.is_a?(String) || typed.is_a?(Numeric)
-        within_limits(Units.parse(typed, dimension), typed)
+        meant = Units.readings(typed, dimension)
+        within = meant.select { |value| within_limits?(value) }
+        raise Refusal.at("", "#{@name} of #{typed} is out of range", accepted) if within.empty?
+        raise Units.doubtful(typed) if within.size > 1
+        within.first
       end
 
-      def within_limits(value, typed)
-        low_enough = value <= @rules["max"]
-        high_enough = @rules["min"] ? value >= @rules["min"] : value > @rules["above"]
-        return value if low_enough && high_enough
-        raise Refusal.at("", "#{@name} of #{typed} is out of range", accepted)
+      def within_limits?(value)
+        value <= @rules["max"] && (@rules["min"] ? value >= @rules["min"] : value > @rules["above"])
       end
 
       def measures(typed)

@@ -90,13 +90,21 @@ module Sandbag
         values = part["values"].except(field)
         SheetReader.field(part["part"], field, part_id, kind.id)
         values = values.merge(SheetReader.values({field => {"value" => typed, "source" => source}}, part, kind.id)) unless typed.nil? || typed == ""
-        changed = part.merge("values" => values.freeze).freeze
-        Sheet.stored("kind" => kind.id, "parts" => parts.map { |each| each.equal?(part) ? changed : each })
+        dup.replace(part, part.merge("values" => values.freeze).freeze)
       end
 
       # The same for a part that stands once, whatever it is called.
       def set(part, field, typed, source)
         change(id_of(part), field, typed, source)
+      end
+
+      # One part in place of another of the same id; the others keep what was worked out for them.
+      protected def replace(old, new)
+        @parts = parts.map { |each| each.equal?(old) ? new : each }.freeze
+        @topology = Topology.new(@parts)
+        @of = @parts.group_by { |part| part["part"] }.freeze
+        @values = @values.merge(new["id"] => resolve(new).freeze).freeze
+        freeze
       end
 
       def to_h

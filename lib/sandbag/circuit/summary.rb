@@ -59,8 +59,8 @@ module Sandbag
 
       def brake_view(reference_n)
         loads = LOADS.map do |share|
-          pressure_mpa = @circuit.pressure_mpa(reference_n * share)
-          load_view(reference_n * share, pressure_mpa, @circuit.stroke_mm(pressure_mpa))
+          force_n = reference_n * share
+          load_view(force_n, @circuit.pressure_mpa(force_n), @circuit.stroke_under_mm(force_n))
         end
         {loads: loads, curve: Hydraulics::LeverCurve.points(@circuit, up_to_n: reference_n * LOADS.last)}
       end

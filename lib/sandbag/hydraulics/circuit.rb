@@ -78,6 +78,11 @@ module Sandbag
         master.stroke_for_mm(budget(air_ml: air_ml).volume_ml(pressure_mpa))
       end
 
+      # @return [Float] mm of piston travel under a pull at the finger; none while the return spring is the stronger
+      def stroke_under_mm(finger_force_n, air_ml: 0)
+        (finger_force_n < finger_force_n(0)) ? 0.0 : stroke_mm(pressure_mpa(finger_force_n), air_ml: air_ml)
+      end
+
       # @return [Float] mm at the finger that hold a pressure
       def travel_mm(pressure_mpa, air_ml: 0)
         lever.travel_mm(stroke_mm(pressure_mpa, air_ml: air_ml))

@@ -36,7 +36,7 @@ RSpec.describe Sandbag::Choose::FluidCheck do
 
   it "doubles in damp storage and stops at 6 %" do
     expect(check(storage: "damp").water[:percent]).to be_within(0.01).of(3.2)
-    expect(check(kind: "rubber", storage: "damp", changed_on: "2018-01-01").water.values_at(:percent, :high)).to eq [6.0, 6.0]
+    expect(check(kind: "rubber", storage: "damp", changed_on: "2018-01-01").water.values_at(:low, :percent, :high)).to eq [3.0, 6.0, 9.0]
   end
 
   it "believes a reading over the estimate" do

@@ -136,4 +136,12 @@ RSpec.describe Sandbag::Choose::FluidNeed do
   it "is the sum of its lines" do
     expect(need(true)[:lines].sum { |line| line[:ml] }).to be_within(1e-9).of(need(true)[:total_ml])
   end
+
+  it "sums the fluid of a candidate with its own bore, and takes what was entered as it is" do
+    summed = sheet(twin_disc_plain).set("fluid", "volume", nil, "measured")
+    candidate = ->(circuit) { Sandbag::Choose::Candidate.new(circuit, bore_mm: 16, push_offset_mm: 20).circuit }
+    fitted = Sandbag::Circuit::Assembly.build(summed)
+    expect(fitted.fluid_ml - candidate[fitted].fluid_ml).to be_within(1e-9).of(Math::PI / 4 * (19**2 - 16**2) * 14 / 1000)
+    expect(candidate[twin_disc].fluid_ml).to eq 55.0
+  end
 end

@@ -20,6 +20,14 @@ RSpec.describe Sandbag::Circuit::QuantityReader do
     expect(problems { length.read("1 5/8 in") }).not_to be_empty
   end
 
+  it "lets the limits decide between a decimal comma and thousands, and asks where they do not" do
+    expect(reader(type: "measure", dimension: "length", min: 4, max: 62).read("14,029")).to eq 14.029
+    long = reader(type: "measure", dimension: "length", above: 0, max: 6000)
+    expect(problems { long.read("1,200 mm") }.map(&:accepted)).to eq ["1.200 mm, or 1200 mm"]
+    expect(reader(type: "measure", dimension: "length", min: 100, max: 6000).read("1,200")).to eq 1200.0
+    expect(problems { length.read("41,500") }.map(&:message)).to eq ["Spout of 41,500 is out of range"]
+  end
+
   it "says what is missing, what is no number, and what is no number at all" do
     expect(problems { length.read(nil) }.map(&:message)).to eq ["Spout is missing"]
     expect(problems { length.read({"mm" => 3}) }.map(&:message)).to eq ["Spout is not a number"]

@@ -5,6 +5,14 @@ RSpec.describe Sandbag::Circuit::Summary do
     described_class.new(sheet).to_h
   end
 
+  it "moves nothing but the free play under a pull that the return spring outweighs" do
+    stiff = changed(twin_disc_plain, "master", preload: 190)
+    circuit = Sandbag::Circuit::Assembly.build(stiff)
+    light = described_class.new(stiff).to_h[:loads].find { |load| load[:force_n] < circuit.finger_force_n(0) }
+    expect(light).to include(pressure_mpa: 0.0, stroke_mm: 0.0, travel_mm: circuit.lever.free_play_mm)
+    expect(circuit.stroke_under_mm(circuit.finger_force_n(0))).to be_within(1e-9).of(circuit.stroke_mm(0))
+  end
+
   it "says how much air stays in a cavity whose port is not at the top" do
     tilted = changed(twin_disc_plain, "left_caliper", port_angle: 40, cavity_radius: 17, cavity_depth: 20)
     pocket = Sandbag::Hydraulics::PortPocket.volume_ml(17, 20, 40)
