@@ -18,7 +18,9 @@ module Sandbag
         case item.kind
         when "kit" then to_kit(item)
         when "bottle" then to_bottle(item)
-        when "cylinder" then to_cylinder(item)
+        when "cylinder" then UnitMatch.objections(item.fields, @sheet, family)
+        when "hose" then HoseMatch.objections(item.fields, @sheet.values(@sheet.part(line.id.delete_prefix("hose."))), @sheet.kind)
+        when "washer" then WasherMatch.objections(item.fields, @sheet.parts_of("line").map { |part| @sheet.values(part) })
         when "tool", "syringe" then to_tool(line, item)
         else [nil, nil]
         end
@@ -46,12 +48,6 @@ module Sandbag
         chosen, held = [@choose.fluid, item.fields["fluid"]].map { |id| Knowledge.find("fluids", id) }
         return ["it holds #{held["label"]}; #{chosen["label"]} goes in", nil] unless chosen == held
         [nil, Shelf::Bottle.new(item, @today, clutch: @sheet.clutch?).refusal]
-      end
-
-      def to_cylinder(item)
-        bore = @sheet.value("master", "bore")
-        return ["it is #{Said.mm(item.fields["bore"], "g")}; #{Said.mm(bore, "g")} was chosen", nil] if (item.fields["bore"] - bore).abs > KitMatch::SAME_MM
-        [("its seals are for #{item.fields["family"]}, the circuit is #{family}" if family && item.fields["family"] != family), nil]
       end
 
       def to_tool(line, item)
