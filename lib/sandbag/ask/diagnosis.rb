@@ -10,8 +10,12 @@ module Sandbag
       SURE = 0.60
       SURE_TOGETHER = 0.75
 
-      # @attr evidence [Array<Hash>] finding, value, steps of every finding that moved it and counted
-      Rank = Struct.new(:cause, :share, :evidence, :proof, keyword_init: true) do
+      # What is merely due leads only while its share is at least this much of the best one.
+      DUE_SHARE = 0.5
+
+      # @attr evidence [Array<Hash>] finding, value, steps of every finding that moved it and counted; proof [String, nil] note;
+      #   leads [Boolean] it is proven and goes before what is only likely
+      Rank = Struct.new(:cause, :share, :evidence, :proof, :leads, keyword_init: true) do
         def route
           Diagnosis.first_route(cause["id"])
         end
@@ -33,13 +37,15 @@ module Sandbag
         freeze
       end
 
-      # @return [Array<Rank>] proven ones first, then by share; causes that cannot be on this circuit are left out
+      # @return [Array<Rank>] proven ones first, a leak before the pads it wets, then by share; what is merely due stands by its
+      #   share while that is small beside the best; causes that cannot be on this circuit are left out
       def ranks
         found = evidence
         possible = shares
         proven = proofs(possible)
-        ranked = causes.map { |cause| rank(cause, possible[cause["id"]], found, proven) }
-        ranked.sort_by.with_index { |each, index| [each.proof ? 0 : 1, -each.share, index] }
+        best = possible.values.max
+        ranked = causes.map { |cause| rank(cause, possible[cause["id"]], found, proven, best) }
+        ranked.sort_by.with_index { |each, index| [each.leads ? place_among(proven, each) : 2, -each.share, index] }
       end
 
       # @return [Hash{String => Float}] cause code => share
@@ -66,7 +72,7 @@ module Sandbag
       def proposal
         ranked = ranks
         top = ranked.first
-        return {route: top.route, causes: [top.cause["id"]], share: top.share, proof: top.proof} if top.proof
+        return {route: top.route, causes: [top.cause["id"]], share: top.share, proof: top.proof} if top.leads
         return if findings.none?
         sharing = (top.share >= SURE) ? ranked.select { |each| each.route == top.route } : likeliest_together(ranked)
         share = sharing.sum(&:share)
@@ -91,8 +97,15 @@ module Sandbag
         ranked.group_by(&:route).values.max_by { |sharing| sharing.sum(&:share) }
       end
 
-      def rank(cause, share, found, proven)
-        Rank.new(cause: cause, share: share, evidence: found.fetch(cause["id"], []), proof: proven[cause["id"]]).freeze
+      def rank(cause, share, found, proven, best)
+        proof = proven[cause["id"]]
+        leads = !proof.nil? && (!proof["due"] || share >= DUE_SHARE * best)
+        Rank.new(cause: cause, share: share, evidence: found.fetch(cause["id"], []), proof: proof && proof["note"], leads: leads).freeze
+      end
+
+      # A proven cause that follows from another proven one comes after it.
+      def place_among(proven, rank)
+        ((proven[rank.cause["id"]]["after"] || []).any? { |code| proven.key?(code) }) ? 1 : 0
       end
 
       # @return [Hash{String => Array<Hash>}] cause code => what counts for and against it
@@ -118,12 +131,13 @@ module Sandbag
         row["many"] ? "#{finding}.#{value}" : row["group"] || finding
       end
 
-      # @return [Hash{String => String}] cause code => note, for causes that the findings prove
+      # @return [Hash{String => Hash}] cause code => row of proofs.yml, for causes that the findings prove; what is not merely
+      #   due before what is
       def proofs(possible)
-        Knowledge.table("proofs").each_with_object({}) do |proof, proven|
+        Knowledge.table("proofs").sort_by.with_index { |proof, index| [proof["due"] ? 1 : 0, index] }.each_with_object({}) do |proof, proven|
           next unless findings.meet?(proof["when"], facts)
           code = proof["proves"].select { |each| possible.key?(each) }.max_by { |each| possible[each] }
-          proven[code] ||= proof["note"] if code
+          proven[code] ||= proof if code
         end
       end
     end
