@@ -17,9 +17,9 @@ module Sandbag
           binned: entries.values("binned", "part"), scrapped: entries.said("scrapped")&.fetch("count")&.round)
       end
 
-      # Nothing comes apart, so nothing goes together.
+      # Nothing came off, so nothing goes back.
       def here?
-        @strip.work.strips?
+        @strip.work.any?
       end
 
       # @return [Array<Strip::Step>] the strip's steps with parts, last out first in

@@ -31,7 +31,7 @@ module Sandbag
       # @return [Array<Hash>] part, label, count, rule: what is renewed with the kit and is not in it
       def lacks
         @cylinder.construction.renewed.filter_map do |part|
-          missing = part["quantity"] - contents.dig(part["id"], "count").to_i
+          missing = @cylinder.quantity(part) - contents.dig(part["id"], "count").to_i
           item = Knowledge.find("kit_items", part["id"])
           next if missing <= 0 || item.nil?
           {part: part["id"], label: item["label"], count: missing, rule: item["rule"]}

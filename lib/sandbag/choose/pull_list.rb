@@ -46,7 +46,7 @@ module Sandbag
       private
 
       def parts
-        [kit, unit, *hoses, *joint_lines].compact
+        [kit, unit, far_unit, far_seals, *hoses, *joint_lines].compact
       end
 
       def kit
@@ -56,7 +56,17 @@ module Sandbag
 
       def unit
         return unless @route.renews?("cylinder")
-        Line.new(id: "cylinder", group: "parts", label: "Whole cylinder", detail: bore_said, count: 1, kind: "cylinder", needed: true)
+        Line.new(id: "cylinder", group: "parts", label: @route.adds ? "Added hand cylinder with its lever" : "Whole cylinder", detail: (bore_said unless @route.adds), count: 1, kind: "cylinder", needed: true)
+      end
+
+      def far_unit
+        return unless @route.far_end? && !@route.apart? && @route.size_first?
+        Line.new(id: "far_unit", group: "parts", label: "Whole #{@sheet.kind.end_part}", count: @work.cylinder&.count || 1, needed: true)
+      end
+
+      def far_seals
+        return unless @route.renews?("far_end_seals")
+        Line.new(id: "far_seals", group: "parts", label: "Seals of every #{@sheet.kind.end_part}", detail: "and feed hose, diaphragm, lid gasket", count: @sheet.far_ends.size, needed: true)
       end
 
       def bore_said

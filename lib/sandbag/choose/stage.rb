@@ -25,9 +25,19 @@ module Sandbag
         entries.of("pulled")
       end
 
+      # @return [String, nil] id of the far end the job works on, or Cylinder::ALL
+      def far_end
+        entries.said("far_end")&.fetch("part")
+      end
+
+      # Which of several far ends the job works on is not said.
+      def far_end_wanted?
+        !@ask.route.nil? && @ask.route.far_end? && sheet.far_ends.size > 1 && far_end.nil?
+      end
+
       # @return [Strip::Work] what the job takes apart
       def work
-        @work ||= Strip::Work.new(sheet, @ask.route, switch: @ask.switch?)
+        @work ||= Strip::Work.new(sheet, @ask.route, switch: @ask.switch?, far_end: far_end, counts: Strip::Setup.counts(job.journal.of("strip").by("setup", "item")))
       end
 
       # @return [Array<PullList::Line>] what nothing is opened without, and is not on the bench
@@ -55,6 +65,11 @@ module Sandbag
         (chosen && Knowledge.find("bleed_methods", chosen["method"])) || Knowledge.table("bleed_methods").first
       end
 
+      # @return [Array<Hash>] rows of bleed_methods.yml that suit this circuit: nothing is pushed backwards through an ABS unit
+      def bleed_methods
+        Knowledge.table("bleed_methods").select { |row| row["kinds"].include?(sheet.kind.id) && !(row["reverse"] && sheet.abs?) }
+      end
+
       # @return [Float, nil] water as read, % by volume
       def water_reading
         entries.said("water")&.fetch("water")
@@ -67,7 +82,7 @@ module Sandbag
 
       # @return [Cylinder, nil] what the job takes apart, where a construction is known for it
       def cylinder
-        Cylinder.of(sheet, @ask.route) if work.strips?
+        work.cylinder if work.strips?
       end
 
       # @return [PullList]
@@ -88,11 +103,12 @@ module Sandbag
       end
 
       def done?
-        !fluid.nil? && (!cylinder_wanted? || !@cylinder.nil?) && wanting.empty?
+        !fluid.nil? && !far_end_wanted? && (!cylinder_wanted? || !@cylinder.nil?) && wanting.empty?
       end
 
       def waits_for
         return "a cylinder: keep or change" if cylinder_wanted? && @cylinder.nil?
+        return "which #{sheet.kind.end_part}: #{sheet.far_ends.map { |part| part["label"] }.join(", ")}, or all" if far_end_wanted?
         return "the fluid, by the class on the cap" unless fluid
         line = wanting.first
         "still to fetch: #{Wording.inside(line.label)}#{", and #{wanting.size - 1} more" if wanting.size > 1}" if line
@@ -110,9 +126,17 @@ module Sandbag
         when "fluid" then admit_fluid(entry.data)
         when "cylinder" then admit_cylinder(entry.data)
         when "method" then admit_method(entry.data)
+        when "far_end" then admit_far_end(entry.data["part"])
+        when "size" then admit_size(entry.data)
         when "water" then admit_water
         when "pulled" then admit_pulled(entry.data)
         end
+      end
+
+      # @return [Circuit::Sheet] what cylinders are sized on: the circuit as it is, or the one that an added cylinder makes
+      def sizing_sheet
+        kind = @ask.route&.adds
+        kind ? AddedHand.sheet(@fitted, kind) : @fitted
       end
 
       # @return [Float] mL to have on the bench
@@ -131,21 +155,35 @@ module Sandbag
         @lacking ||= pull_list.lines.reject { |line| on_bench?(line) }
       end
 
+      # Sizes of far ends that the job chose, part by part.
+      def sized(sheet)
+        entries.of("size").reduce(sheet) do |changed, entry|
+          part = changed.part(entry.data["part"])
+          part ? changed.change(part["id"], size_field(part), entry.data["size"], "part_marking") : changed
+        end
+      end
+
+      def size_field(part)
+        (part["part"] == "caliper") ? "pistons" : "bore"
+      end
+
       def sheet_with_choices
         changed = @fitted
+        changed = changed.set("vehicle", "abs", @ask.intake.abs, "measured") unless @fitted.clutch? || @fitted.value("vehicle", "abs") == @ask.intake.abs
         changed = changed.set("fluid", "stamped", @fluid["stamped"], "part_marking") if @fluid
-        return changed unless @cylinder
+        changed = sized(changed)
+        return changed if @cylinder.nil? || @ask.route&.adds
         changed.set("master", "bore", @cylinder["bore"], "part_marking").set("lever", "push_offset", @cylinder["push_offset"], "part_marking")
       end
 
       def admit_fluid(data)
-        refusal = FluidChoice.refusal(data["fluid"], data["stamped"], abs: @fitted.abs?)
+        refusal = FluidChoice.refusal(data["fluid"], data["stamped"], abs: sheet.abs?)
         return unless refusal
         raise Refusal.at("data/fluid", refusal, FluidChoice.allowed(data["stamped"]).map { |fluid| fluid["label"] }.join(", "))
       end
 
       def admit_cylinder(data)
-        row = Sizing.new(@fitted, sizes: [data.values_at("bore", "push_offset")]).row_of(*data.values_at("bore", "push_offset"))
+        row = Sizing.new(sizing_sheet, sizes: [data.values_at("bore", "push_offset")]).row_of(*data.values_at("bore", "push_offset"))
         raise Refusal.at("data/bore", row[:rejected].join("; "), "a cylinder that is not rejected") if row[:rejected].any? && !row[:fitted]
         return unless row[:agreement_needed] && data["agreed"].nil?
         raise Refusal.at("data/agreed", "the #{@fitted.kind.control["noun"]} changes by over a quarter", "the rider's agreement, in words")
@@ -153,9 +191,26 @@ module Sandbag
 
       def admit_method(data)
         method = Knowledge.find("bleed_methods", data["method"])
-        return if method["kinds"].include?(sheet.kind.id)
-        suited = Knowledge.table("bleed_methods").select { |row| row["kinds"].include?(sheet.kind.id) }
+        suited = bleed_methods
+        return if suited.include?(method)
         raise Refusal.at("data/method", "#{Wording.inside(method["label"])} does not suit this circuit", suited.map { |row| row["id"] }.join(", "))
+      end
+
+      def admit_far_end(id)
+        ends = sheet.far_ends.map { |part| part["id"] }
+        return if ends.include?(id) || id == Cylinder::ALL
+        raise Refusal.at("data/part", "this circuit has no far end “#{id}”", [*ends, Cylinder::ALL].join(", "))
+      end
+
+      # Refuses a size the part cannot have, one with which the cylinder that is on cannot be used, and one on a job that
+      # renews nothing there.
+      def admit_size(data)
+        raise Refusal.at("data/size", "this job puts nothing new on there", "a job that renews it") unless @ask.route&.far_end? && @ask.route.size_first?
+        part = sheet.far_ends.find { |each| each["id"] == data["part"] }
+        raise Refusal.at("data/part", "this circuit has no far end “#{data["part"]}”", sheet.far_ends.map { |each| each["id"] }.join(", ")) unless part
+        changed = Refusal.within("data/size") { sheet.change(part["id"], size_field(part), data["size"], "part_marking") }
+        row = Sizing.new(changed, sizes: []).row_of(changed.value("master", "bore"), changed.value("lever", "push_offset"))
+        raise Refusal.at("data/size", "with the cylinder that is on: #{row[:rejected].join("; ")}", "a size that is not rejected, or another cylinder first") if row[:rejected].any?
       end
 
       def admit_water

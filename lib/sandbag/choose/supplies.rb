@@ -88,7 +88,7 @@ module Sandbag
       end
 
       def methods_view
-        Knowledge.table("bleed_methods").select { |row| row["kinds"].include?(@sheet.kind.id) }.map { |row| {id: row["id"], label: row["label"]} }
+        @choose.bleed_methods.map { |row| {id: row["id"], label: row["label"]} }
       end
 
       def joints

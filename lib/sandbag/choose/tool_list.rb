@@ -8,8 +8,9 @@ module Sandbag
       NONE = "hand"
       # Heads that the intake names, and what turns them instead of the plain driver.
       FASTENERS = {"pinned" => {"six_lobe" => "pinned_driver"}, "jis" => {"cross_head" => "jis_driver"}}.freeze
-      MEASURING = %w[bore_gauge micrometer mirror_torch].freeze
-      BUILDING = %w[seal_cone boot_pusher].freeze
+      EYES = "mirror_torch"
+      # What a part of the construction is put in with.
+      BUILDING = {"seal_cone" => %w[primary_cup sc_cup], "boot_pusher" => %w[boot]}.freeze
 
       # @param work [Strip::Work] what is taken apart
       # @param route [Job::Route, nil]
@@ -35,9 +36,18 @@ module Sandbag
       private
 
       def wanted
-        stripping + for_stage("measure", MEASURING, "measure") + for_stage("build", BUILDING, "build") + (@route&.tools || []).map { |id| [id, "hose ends"] } +
+        stripping + for_stage("measure", gauges + [EYES], "measure") + for_stage("build", builders, "build") + (@route&.tools || []).map { |id| [id, "hose ends"] } +
           (@route&.opens? ? [["torque_wrench", "every opened joint"]] : []) +
           (@bleed_method ? @bleed_method["tools"].map { |id| [id, "bleed"] } : [])
+      end
+
+      def gauges
+        places = Knowledge.table("gauge_places").select { |row| @work.construction&.gauge&.include?(row["id"]) }
+        places.map { |row| row["gauge"] }.uniq
+      end
+
+      def builders
+        BUILDING.select { |_, parts| parts.any? { |part| @work.part(part) } }.keys
       end
 
       def for_stage(stage, tools, why)

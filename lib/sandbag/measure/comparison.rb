@@ -8,9 +8,10 @@ module Sandbag
 
       # @param found [Hash{String => Hash}] row => value and note
       # @param route [String, nil] its id, which comparisons.yml names
-      def initialize(found, route)
+      # @param kind [Circuit::Kind]
+      def initialize(found, route, kind)
         @found = found
-        @rows = Knowledge.table("comparisons").select { |row| row["routes"].include?(route) }.freeze
+        @rows = Knowledge.table("comparisons").select { |row| row["routes"].include?(route) && (row["kinds"].nil? || row["kinds"].include?(kind.id)) }.freeze
         freeze
       end
 

@@ -6,6 +6,7 @@ module Sandbag
     class Stage < Job::Stage
       # A reading further than this from the nominal is a slip of the gauge or of the key, mm.
       FAR_MM = 0.5
+      PISTONS = %w[piston cal_piston].freeze
 
       attr_reader :inspection, :comparison, :cylinder, :gauging
 
@@ -13,9 +14,9 @@ module Sandbag
         super
         @strip = job.strip
         @cylinder = job.choose.cylinder
-        @comparison = Comparison.new(entries.by("compared", "row"), job.route&.id)
+        @comparison = Comparison.new(entries.by("compared", "row"), job.route&.id, job.sheet.kind)
         @inspection = Inspection.new(entries.by("finding", "check").transform_values { |data| data["value"] }, @strip.tray)
-        @gauging = @cylinder && Gauging.new(readings, limits, piston: !fresh_parts.include?("piston"))
+        @gauging = @cylinder && Gauging.new(readings, limits, piston: !fresh_parts.intersect?(PISTONS), places: @cylinder.construction.gauge)
       end
 
       # The cylinder is apart; else a new part is compared with the old.
@@ -31,7 +32,7 @@ module Sandbag
       # @return [Verdict, nil] nil when nothing comes apart
       def verdict
         return unless apart?
-        @verdict ||= Verdict.new(inspection, judgements, missing: missing, given_up: @strip.given_up?, called: called, fresh: fresh_parts)
+        @verdict ||= Verdict.new(inspection, judgements, missing: missing, given_up: @strip.given_up?, called: called, fresh: fresh_parts, cylinder: cylinder)
       end
 
       # @return [Array<String>] parts that are renewed although they would be used again if they passed
@@ -106,11 +107,11 @@ module Sandbag
       # @return [Array<String>] what is still to be looked at, read or said
       def missing
         looks = inspection.open.map { |look| look.value ? "#{look.row["label"]}: clean it and look again." : "#{look.row["label"]}: not looked at." }
-        looks + inspection.with("flag").map { |look| "#{look.row["label"]}: #{look.row["values"][look.value]["does"]}" } + gauge_missing
+        looks + gauge_missing
       end
 
       def gauge_missing
-        return [] if by_eye?
+        return [] if by_eye? || gauging.wanted.empty?
         return ["The nominal bore is not proven, so no limit applies: #{cylinder.unproven}"] if cylinder.unproven
         left = gauging.missing
         left.empty? ? [] : ["#{left.size} gauge readings to go, next: #{Wording.inside(left.first["label"])}."]
@@ -119,6 +120,10 @@ module Sandbag
       def admit_gauge(data)
         raise Refusal.at("data/place", "nothing is apart to be gauged", "a job that takes the cylinder apart") unless apart?
         place = Knowledge.find("gauge_places", data["place"])
+        known = cylinder.construction.gauge
+        unless known.include?(place["id"])
+          raise Refusal.at("data/place", "this #{cylinder.noun} is not gauged there", known.empty? ? "nowhere: its looks decide" : known.join(", "))
+        end
         gauge = Knowledge.find("gauges", data["gauge"])
         unless gauge["judges"]
           what = (place["part"] == "bore") ? "a bore" : "a piston"

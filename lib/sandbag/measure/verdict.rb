@@ -19,7 +19,9 @@ module Sandbag
       # @param given_up [Boolean] the piston never came
       # @param called [Hash, nil] verdict and reason where the figures are too close
       # @param fresh [Array<String>] parts that are new already
-      def initialize(inspection, judgements, missing:, given_up:, called:, fresh:)
+      # @param cylinder [Choose::Cylinder] what is judged
+      def initialize(inspection, judgements, missing:, given_up:, called:, fresh:, cylinder:)
+        @cylinder = cylinder
         @inspection = inspection
         @judgements = judgements
         @missing = missing
@@ -32,7 +34,7 @@ module Sandbag
       end
 
       def label
-        {"unit" => "Renew the cylinder", "open" => "Still to look at", "too_close" => "Too close to call", "parts" => "Reuse, with new parts", "reuse" => "Reuse"}.fetch(id)
+        {"unit" => "Renew the #{@cylinder.noun}", "open" => "Still to look at", "too_close" => "Too close to call", "parts" => "Reuse, with new parts", "reuse" => "Reuse"}.fetch(id)
       end
 
       # Whether Build may go on.
@@ -81,7 +83,7 @@ module Sandbag
       end
 
       def worn_parts
-        worn = OF_A_PART.select { |figure, _| over([figure]).any? }.values
+        worn = OF_A_PART.select { |figure, _| over([figure]).any? }.values.map { |part| (part == "piston" && @cylinder.caliper?) ? "cal_piston" : part }
         (@inspection.with("renew").map(&:part) + worn).uniq
       end
 

@@ -8,8 +8,12 @@ module Sandbag
       FOLDER = "#{Knowledge::FOLDER}/constructions"
       GROUPS = "#{Knowledge::FOLDER}/part_groups"
 
-      # @attr removal [Array<String>] own steps that are done when the unit only comes off whole
-      attr_reader :id, :label, :order, :removal, :parts, :steps, :section
+      # Where a master and a slave are gauged.
+      GAUGED = %w[bore.1.a bore.1.b bore.2.a bore.2.b bore.3.a bore.3.b piston.1.a piston.1.b piston.2.a piston.2.b].freeze
+
+      # @attr removal [Array<String>] own steps that are done when the unit only comes off whole; gauge [Array<String>] of
+      #   gauge_places.yml, what decides beside the eye; caliper [String, nil] the build of caliper it is
+      attr_reader :id, :label, :order, :removal, :parts, :steps, :section, :gauge, :caliper
 
       # @return [Array<Construction>] all of them
       def self.all
@@ -19,6 +23,12 @@ module Sandbag
       # @return [Construction, nil]
       def self.find(id)
         all.find { |construction| construction.id == id }
+      end
+
+      # @param build [String] sliding, opposed or bicycle
+      # @return [Construction] of a caliper
+      def self.of_caliper(build)
+        all.find { |construction| construction.caliper == build }
       end
 
       # @return [Array<Construction>] the groups that several constructions share
@@ -35,6 +45,8 @@ module Sandbag
         @parts = plain["parts"]
         @steps = plain["steps"]
         @section = plain["section"] || [].freeze
+        @gauge = plain["gauge"] || GAUGED
+        @caliper = plain["caliper"]
         freeze
       end
 

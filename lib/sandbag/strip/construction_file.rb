@@ -12,7 +12,7 @@ module Sandbag
       PARTS = {"label" => String, "quantity" => Integer, "least?" => Integer, "most?" => Integer, "once" => String, "way?" => Hash, "lube?" => Array,
                "check?" => String}.freeze
       STEPS = {"label" => String, "takes" => Array, "does?" => String, "flies?" => String, "leaks?" => String, "lost?" => String, "tools" => Array,
-               "cover?" => String, "caution?" => String}.freeze
+               "cover?" => String, "caution?" => String, "needs?" => String}.freeze
 
       def initialize(path)
         @path = path
@@ -31,6 +31,7 @@ module Sandbag
         plain = root.to_ruby.merge("parts" => @parts.rows, "steps" => @steps.rows)
         check_taken
         check_order(plain)
+        check_gauge(plain)
         KnowledgeFile.freeze_deep(plain)
       end
 
@@ -47,7 +48,7 @@ module Sandbag
       end
 
       def step_fault(step)
-        KnowledgeReferences.ids("tools", step["tools"]) || (step["caution"] && KnowledgeReferences.ids("cautions", [step["caution"]]))
+        KnowledgeReferences.ids("tools", step["tools"]) || (step["needs"] && KnowledgeReferences.ids("intake", [step["needs"]])) || (step["caution"] && KnowledgeReferences.ids("cautions", [step["caution"]]))
       end
 
       def check_taken
@@ -74,6 +75,11 @@ module Sandbag
         fault(@nodes["removal"].start_line + 1, "removal names unknown #{odd.join(", ")}") if odd.any?
         odd = (plain["section"] || []) - plain["parts"].map { |part| part["id"] }
         fault(@nodes["section"].start_line + 1, "the section names unknown #{odd.join(", ")}") if odd.any?
+      end
+
+      def check_gauge(plain)
+        odd = KnowledgeReferences.ids("gauge_places", plain["gauge"] || [])
+        fault(@nodes["gauge"].start_line + 1, odd) if odd
       end
 
       def group_ids

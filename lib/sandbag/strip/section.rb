@@ -14,10 +14,10 @@ module Sandbag
         freeze
       end
 
-      # @return [Hash, nil] parts: id, label, is_in, at_hand; nil when nothing is taken apart
+      # @return [Hash, nil] parts: id, label, is_in, at_hand; reservoir [Boolean] one stands over it; nil when nothing is taken apart
       def to_h
         return unless @work.construction
-        {parts: @work.construction.section.map { |id| part_view(id) }}
+        {reservoir: @work.cylinder.part == "master", parts: @work.construction.section.map { |id| part_view(id) }}
       end
 
       private

@@ -8,15 +8,25 @@ module Sandbag
 
       # @param answers [Hash{String => Hash}] row id => value and reason, as entered
       # @param sheet [Circuit::Sheet]
-      def initialize(answers, sheet)
+      # @param strips [Boolean] something comes off; else only what protects machine and mechanic is asked
+      def initialize(answers, sheet, strips: true)
         @answers = answers
         @sheet = sheet
+        @strips = strips
         freeze
+      end
+
+      # @param answers [Hash{String => Hash}] as entered
+      # @return [Hash{String => Integer}] part => how many there are, where an answer says so
+      def self.counts(answers)
+        answers.map { |id, answer| Knowledge.find("setup", id)&.dig("counts", answer["value"]) || {} }.reduce({}, :merge)
       end
 
       # @return [Array<Hash>] rows of setup.yml that concern this circuit
       def rows
-        Knowledge.table("setup").select { |row| (row["kinds"].nil? || row["kinds"].include?(@sheet.kind.id)) && (!row["abs"] || @sheet.abs?) }
+        Knowledge.table("setup").select do |row|
+          (row["kinds"].nil? || row["kinds"].include?(@sheet.kind.id)) && (!row["abs"] || @sheet.abs?) && (@strips || row["always"])
+        end
       end
 
       # @return [Array<Hash>] rows that hold the first step up

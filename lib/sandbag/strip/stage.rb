@@ -12,16 +12,16 @@ module Sandbag
       def initialize(job)
         super
         @work = job.choose.work
-        @setup = Setup.new(entries.by("setup", "item"), job.sheet)
+        @setup = Setup.new(entries.by("setup", "item"), job.sheet, strips: work.any?)
         @skipped = entries.by("skipped", "step").transform_values { |data| data["reason"] }
         @taken = entries.values("step", "step")
         @counts = entries.by("counted", "part").transform_values { |data| data["count"].round }
         @tray = Tray.new(done_steps, @counts)
       end
 
-      # No construction is known of what this route takes off: there is no order to lead through.
+      # Something comes off, or fluid moves and machine and mechanic are protected from it.
       def here?
-        work.any?
+        work.any? || job.route.protects?
       end
 
       # @return [Step, nil] the next one
@@ -41,7 +41,8 @@ module Sandbag
 
       # The reservoir is empty or the cylinder open: nobody presses the lever.
       def lever_locked?
-        @taken.any?
+        locking = work.steps.drop((work.steps.rindex(&:lever?) || -1) + 1)
+        locking.any? { |each| @taken.include?(each.id) }
       end
 
       # The tray holds it.
@@ -60,11 +61,12 @@ module Sandbag
 
       # Nothing is opened before bench and machine are ready.
       def ready?
-        wanting.empty? && setup.missing.empty?
+        wanting.empty? && setup.missing.empty? && compared?
       end
 
       def waits_for
         return if done?
+        return "new compared with old, under Measure" unless compared?
         return "still to fetch: #{Wording.inside(wanting.first.label)}" if wanting.any?
         return "set-up: #{Wording.inside(setup.missing.first["label"])}" if setup.missing.any?
         next_said = Wording.inside(step.label)
@@ -93,7 +95,7 @@ module Sandbag
         data = entry.data
         case entry.kind
         when "setup" then setup.admit(data)
-        when "step", "skipped" then admit_step(data["step"])
+        when "step", "skipped" then admit_step(data["step"], skipped: entry.kind == "skipped")
         when "counted" then admit_count(data)
         end
       end
@@ -104,18 +106,30 @@ module Sandbag
         job.choose.wanting
       end
 
+      # What goes on new was laid beside the old while the circuit is still shut.
+      def compared?
+        !job.route&.compares? || job.measure.done?
+      end
+
       def passed?(each)
         @taken.include?(each.id) || skipped.key?(each.id)
       end
 
-      def admit_step(id)
+      def admit_step(id, skipped:)
         refuse_unready
         found = work.steps.find { |each| each.id == id }
         raise Refusal.at("data/step", "“#{id}” is no step of this strip", work.steps.map(&:id).join(", ")) unless found
         label = Wording.inside(found.label)
         raise Refusal.at("data/step", "#{label} is done", step&.id || "nothing: all of it is out") if passed?(found)
+        refuse_without(found) unless skipped
         return if found == step
         raise Refusal.at("data/step", "#{label} comes after #{Wording.inside(step.label)}", "#{step.id}, or skip it with a reason")
+      end
+
+      # There is no default for what this step takes.
+      def refuse_without(found)
+        return if found.needs.nil? || job.ask.intake.value(found.needs) == "yes"
+        raise Refusal.at("data/step", "#{found.label}: #{found.lost}", "the service information on hand, under Ask; or skip it with a reason")
       end
 
       def refuse_unready
@@ -123,6 +137,7 @@ module Sandbag
         if wanting.any?
           raise Refusal.at("data/step", "still to fetch: #{wanting.map { |line| Wording.inside(line.label) }.join(", ")}", "the pull list under Choose first")
         end
+        raise Refusal.at("data/step", "not yet: #{job.measure.waits_for}", "new compared with old, under Measure, first") unless compared?
         raise Refusal.at("data/step", "not yet: #{setup.missing.map { |row| Wording.inside(row["label"]) }.join(", ")}", "the set-up first")
       end
 

@@ -6,8 +6,9 @@ module Sandbag
     class Step
       WORDS = %w[does flies leaks lost cover caution].freeze
 
-      # @attr takes [Array<Part>]; cover [String, nil] what is open to the air after it
-      attr_reader :id, :label, :tools, :takes, *WORDS
+      # @attr takes [Array<Part>]; cover [String, nil] what is open to the air after it; needs [String, nil] answer of the intake
+      #   without which it is not done
+      attr_reader :id, :label, :tools, :takes, :needs, *WORDS
 
       # @param row [Hash] of a construction's steps or of strip_actions.yml
       # @param takes [Array<Part>]
@@ -16,8 +17,15 @@ module Sandbag
         @label = row["label"]
         @tools = row["tools"]
         @takes = takes
+        @needs = row["needs"]
+        @lever = row["lever"] || false
         @does, @flies, @leaks, @lost, @cover, @caution = row.values_at(*WORDS)
         freeze
+      end
+
+      # It is done with the lever, which is not locked before it.
+      def lever?
+        @lever
       end
 
       def to_h

@@ -5,17 +5,20 @@ module Sandbag
     # What a job takes apart on its circuit, in order: the construction's own steps with the shared groups that this circuit
     # has (docs/trade.md 3.2 to 3.4).
     class Work
-      attr_reader :construction, :steps
+      attr_reader :construction, :cylinder, :steps
 
       # @param sheet [Circuit::Sheet] with what the job chose
       # @param route [Job::Route, nil]
       # @param switch [Boolean] a switch sits on the unit
-      def initialize(sheet, route, switch: true)
+      # @param far_end [String, nil] see Choose::Cylinder.of
+      # @param counts [Hash{String => Integer}] part => how many were seen, see Setup.counts
+      def initialize(sheet, route, switch: true, far_end: nil, counts: {})
         @sheet = sheet
         @route = route
         @switch = switch
-        cylinder = Choose::Cylinder.of(sheet, route) if route&.part
-        @construction = cylinder&.construction
+        @counts = counts
+        @cylinder = Choose::Cylinder.of(sheet, route, far_end) if route&.part
+        @construction = @cylinder&.construction
         @steps = (@construction ? sequence : []).freeze
         freeze
       end
@@ -48,12 +51,12 @@ module Sandbag
         group = Construction.groups.find { |each| each.id == id }
         return has?(id) ? group.order.map { |step| step_of(group, group.step(step)) } : [] if group
         action = Knowledge.find("strip_actions", id)
-        return [Step.new(action)] if action
+        return (strips? || !action["apart"]) ? [Step.new(action)] : [] if action
         wanted?(id) ? [step_of(construction, construction.step(id))] : []
       end
 
       def step_of(holder, row)
-        Step.new(row, takes: row["takes"].map { |id| Part.new(holder.part(id), quantity: counted(id)) })
+        Step.new(row, takes: row["takes"].map { |id| Part.new(holder.part(id), quantity: counted(holder, id)) })
       end
 
       # Groups that this circuit has.
@@ -67,12 +70,15 @@ module Sandbag
 
       # A unit that only comes off keeps what is inside it.
       def wanted?(id)
-        strips? || construction.removal.include?(id)
+        strips? || construction.removal.include?(id) || @route.takes.include?(id)
       end
 
-      def counted(id)
+      # The circuit knows how many hoses meet at the master, and how many pistons and far ends there are.
+      def counted(holder, id)
+        return @counts[id] if @counts.key?(id)
+        return @cylinder.quantity(holder.part(id)) if @route.far_end?
         hoses = root_joint.hoses
-        {"hose_end" => hoses, "crush_washer" => root_joint.washers, "olive" => hoses, "hose_insert" => hoses}[id] unless construction.id == "clutch_slave_pushrod"
+        {"hose_end" => hoses, "crush_washer" => root_joint.washers, "olive" => hoses, "hose_insert" => hoses}[id]
       end
 
       def root_joint

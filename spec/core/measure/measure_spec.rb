@@ -198,9 +198,14 @@ RSpec.describe Sandbag::Measure::Stage do
     end
   end
 
-  it "stops at swollen rubber: the wrong fluid was in it" do
+  it "stops at swollen rubber: the wrong fluid was in it, and every rubber part is renewed" do
+    job.add("measure", "finding", {"check" => "old_cups", "value" => "swollen"})
+    expect(job.state.stop).to start_with("Wrong or mixed fluid")
+    expect(refusal_at { job.add("measure", "by_eye", {"reason" => "no gauge"}) }).to eq ["stage"]
+    job.add("ask", "route", {"route" => "renew_rubber"})
     job.look_over(old_cups: "swollen").gauge(bore: 14.02, piston: 13.97)
-    expect([verdict.id, verdict.reasons.join]).to match ["open", a_string_including("wrong fluid")]
+    expect(verdict).to be_settled
+    expect(job.state.do_not_use).to start_with("Wrong or mixed fluid")
   end
 
   it "sends the job back to Choose when the cylinder is to be renewed" do
@@ -208,7 +213,6 @@ RSpec.describe Sandbag::Measure::Stage do
     job.add("ask", "route", {"route" => "renew_mc", "reason" => "Bore: pit."})
     expect(job.state.current).to eq "choose"
     expect(job.state.waits_for).to include("a cylinder")
-    expect(job.state.stages.keys).not_to include("build")
     expect(job.state.measure).not_to be_apart
   end
 

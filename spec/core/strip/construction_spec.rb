@@ -3,9 +3,9 @@
 require "tmpdir"
 
 RSpec.describe Sandbag::Strip::Construction do
-  it "knows the eight constructions and the six shared groups" do
+  it "knows the twelve constructions and the six shared groups" do
     expect(described_class.all.map(&:id)).to match_array %w[bar_axial_circlip bar_radial bike_stop_plate bike_pin_circlip kart_pedal foot_pushrod_remote
-      scooter_bar_shrouded clutch_slave_pushrod]
+      scooter_bar_shrouded clutch_slave_pushrod slave_concentric caliper_sliding caliper_opposed caliper_bike]
     expect(described_class.groups.map(&:id)).to match_array %w[lid joint hose_nut clamp switch feed]
   end
 

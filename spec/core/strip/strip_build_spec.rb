@@ -1,15 +1,28 @@
 # frozen_string_literal: true
 
 RSpec.describe "Strip and Build" do
+  def far_end?(construction)
+    construction.start_with?("caliper") || construction.include?("slave")
+  end
+
   def circuit_with(construction)
-    return changed(clutch_plain, "fluid", stamped: "dot4").change("slave", "bore", 29, "part_marking") if construction == "clutch_slave_pushrod"
+    return far_end_circuit(construction) if far_end?(construction)
     plain = construction.start_with?("bike") ? bicycle_plain : twin_disc_plain
     sheet(plain).change("master", "construction", construction, "measured").change("master", "bore", construction.start_with?("bike") ? 10 : 19, "part_marking")
       .change("fluid", "stamped", "dot4", "part_marking")
   end
 
+  def far_end_circuit(construction)
+    case construction
+    when "caliper_bike" then changed(bicycle_plain, "caliper", pistons: "22 22")
+    when "caliper_opposed" then changed(twin_disc_plain, "fluid", stamped: "dot4")
+    when "caliper_sliding" then %w[left right].reduce(sheet(twin_disc_plain)) { |now, side| now.change("#{side}_caliper", "build", "sliding", "measured").change("#{side}_caliper", "pistons", "27 27", "part_marking") }
+    else changed(clutch_plain, "fluid", stamped: "dot4").change("slave", "bore", 29, "part_marking").change("slave", "construction", construction, "measured")
+    end
+  end
+
   def job_on(construction)
-    JobInMemory.new(circuit_with(construction)).laid_out(route: (construction == "clutch_slave_pushrod") ? "slave_work" : "reseal_mc")
+    JobInMemory.new(circuit_with(construction)).laid_out(route: far_end?(construction) ? "slave_work" : "reseal_mc")
   end
 
   Sandbag::Strip::Construction.all.map(&:id).each do |construction|
@@ -35,8 +48,8 @@ RSpec.describe "Strip and Build" do
 
       it "takes the piston out before the spring, and nothing inside before the lid and the joint are seen to" do
         steps = job_on(construction).state.strip.work.steps.map(&:id)
-        piston = steps.index("piston")
-        expect(steps.index("spring") || steps.index("sc_spring")).to be > piston
+        piston = steps.index("piston") || steps.index("cal_piston") || steps.index("ring_piston")
+        expect(steps.index("spring") || steps.index("sc_spring") || steps.index("cal_seal")).to be > piston
         expect(steps.index("drain") || steps.index("on_its_side")).to be < piston
       end
     end
@@ -99,7 +112,13 @@ RSpec.describe "Strip and Build" do
     expect(steps).not_to include("feed_hose", "hose_nut")
     expect(job.state.strip.work.part("crush_washer").quantity).to eq 3
     remote = JobInMemory.new(circuit_with("bar_radial").change("reservoir", "mount", "remote", "measured")).laid_out
-    expect(remote.state.strip.work.steps.map(&:id).first(3)).to eq %w[res_bracket feed_hose inlet_elbow]
+    expect(remote.state.strip.work.steps.map(&:id)).to include("feed_hose", "inlet_elbow")
+  end
+
+  it "empties the reservoir before a feed hose comes off, on every construction" do
+    Sandbag::Strip::Construction.all.select { |each| each.order.include?("feed") }.each do |construction|
+      expect(construction.order.index("feed")).to be > construction.order.index("drain"), construction.id
+    end
   end
 
   it "lays into the tray what was found, in order, single-use parts for the bin" do
@@ -126,12 +145,50 @@ RSpec.describe "Strip and Build" do
     steps = renew.state.strip.work.steps.map(&:id)
     expect(steps).to include("shroud", "joint", "clamp")
     expect(steps).not_to include("boot", "piston", "lever")
-    expect(renew.state.stages.keys).to eq %w[ask choose strip measure bleed feel close]
+    expect(renew.state.stages.keys).to eq %w[ask choose measure strip build bleed feel close]
   end
 
-  it "has no Strip for a caliper, of which no construction is known" do
-    caliper = JobInMemory.new(circuit_with("bar_radial")).laid_out(route: "slave_work")
-    expect(caliper.state.stages.keys).to eq %w[ask choose bleed feel close]
+  describe "a caliper" do
+    it "is one of several: the job says which, or all of them, and counts its pistons" do
+      job = JobInMemory.new(circuit_with("caliper_sliding"))
+      job.answer_stops
+      job.add("ask", "route", {"route" => "slave_work"})
+      expect(job.state.waits_for).to eq "which caliper: Left caliper, Right caliper, or all"
+      expect(refusal_at { job.add("choose", "far_end", {"part" => "master"}) }).to eq ["data/part"]
+      job.add("choose", "far_end", {"part" => "left_caliper"})
+      quantities = ->(ids) { ids.map { |id| job.state.strip.work.part(id).quantity } }
+      expect(quantities[%w[cal_piston cal_seal pad crush_washer]]).to eq [2, 2, 2, 2]
+      job.add("choose", "far_end", {"part" => "all"})
+      expect(quantities[%w[cal_piston cal_seal pad crush_washer]]).to eq [4, 4, 4, 4]
+    end
+
+    it "has its pistons started by the lever, which is locked only after that" do
+      job = job_on("caliper_sliding").set_up
+      until job.state.strip.done_steps.map(&:id).include?("start_pistons")
+        expect(job.state.strip).not_to be_lever_locked
+        job.add("strip", "step", {"step" => job.state.strip.step.id})
+      end
+      job.add("strip", "step", {"step" => "drain"})
+      expect(job.state.strip).to be_lever_locked
+    end
+
+    it "is parted only with the service figure on hand" do
+      job = job_on("caliper_opposed").set_up
+      job.add("ask", "intake", {"question" => "service_info", "value" => "partly"})
+      job.add("strip", "step", {"step" => job.state.strip.step.id}) until job.state.strip.step.id == "halves"
+      expect(refusal_at { job.add("strip", "step", {"step" => "halves"}) }).to eq ["data/step"]
+      job.add("strip", "skipped", {"step" => "halves", "reason" => "pistons come with the halves together"})
+      expect(job.strip_all.state.strip.out?("crossover_seal")).to be false
+    end
+
+    it "is condemned by its seal groove, and its piston by a pit in the band its seal runs on" do
+      job = job_on("caliper_sliding").set_up.strip_all
+      job.look_over(cal_band: "pit").gauge(bore: 0, piston: 26.98)
+      expect([job.state.measure.verdict.id, job.state.measure.verdict.parts]).to eq ["parts", ["cal_piston"]]
+      job.add("measure", "finding", {"check" => "cal_groove", "value" => "damaged"})
+      expect(job.state.measure.verdict.label).to eq "Renew the calipers"
+      expect(job.state.measure.next_route.id).to eq "renew_slave"
+    end
   end
 
   it "climbs the ladder for a stuck piston and gives the cylinder up at the end of it" do
