@@ -21,6 +21,7 @@ module App
     # Keeps a headline with what it rests on.
     def write(job_id, state, revision)
       @store.jobs.write_headline(job_id, state.headline, basis(state.journal.position, revision))
+      @store.jobs.put_away(job_id, state.ask.referral&.at)
     end
 
     private
@@ -30,7 +31,7 @@ module App
     end
 
     def basis(position, revision)
-      [Sandbag::Knowledge.edition, shop.lubricant, position, revision].join("/")
+      [Sandbag::Knowledge.edition, shop.lubricant, shop.fluid_months, position, revision].join("/")
     end
 
     def headline(row)

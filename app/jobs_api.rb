@@ -6,13 +6,14 @@ module App
   # /api/jobs
   class JobsApi < Base
     NOBODY = "mechanic"
-    STATES = {"open" => true, "closed" => false, "all" => nil}.freeze
+    ALL = "all"
     PHOTO_ID = /\A[A-Za-z0-9_.-]{1,60}\z/
 
     get "/" do
       asked = query_for("listJobs")
       limit = asked.fetch("limit", PAGE)
-      rows = store.jobs.page(open: STATES.fetch(asked.fetch("state", "open")), limit: limit, after: asked["after"], machine_id: asked["machine"])
+      state = asked.fetch("state", "open")
+      rows = store.jobs.page(state: (state.to_sym unless state == ALL), limit: limit, after: asked["after"], machine_id: asked["machine"])
       json 200, {items: Headlines.new(store, memory).of(rows), next: next_of(rows, limit) { |row| [row[:opened_at], row[:id]] }}.compact
     end
 

@@ -46,10 +46,10 @@ module App
       @lock.synchronize do
         journal = journal(store, job_id)
         kind = store.machines.kind(circuit[:machine_id])
-        key = key(journal.position, circuit, shop.lubricant, kind)
+        key = key(journal.position, circuit, shop.lubricant, kind, shop.fluid_months)
         kept = @jobs[job_id]
         return kept.state if kept.key == key
-        state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]), lubricant: shop.lubricant, machine_kind: kind)
+        state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]), lubricant: shop.lubricant, machine_kind: kind, fluid_months: shop.fluid_months)
         keep(job_id, Kept.new(journal, key, state)).state
       end
     end
@@ -60,14 +60,14 @@ module App
       @lock.synchronize do
         known = @jobs[job_id]&.journal&.position.to_i
         return if known > state.journal.position
-        keep(job_id, Kept.new(state.journal, key(state.journal.position, circuit, state.lubricant, state.machine_kind), state))
+        keep(job_id, Kept.new(state.journal, key(state.journal.position, circuit, state.lubricant, state.machine_kind, state.fluid_months), state))
       end
     end
 
     private
 
-    def key(position, circuit, lubricant, kind)
-      [position, circuit[:id], circuit[:revision], lubricant, kind]
+    def key(position, circuit, *given)
+      [position, circuit[:id], circuit[:revision], *given]
     end
 
     def journal(store, job_id)

@@ -8,7 +8,8 @@ module Store
     VERSION_KEY = "v"
     # Version => what turns it into the next one. Version 0 is what was kept before versions were written down.
     READERS = [
-      ->(plain) { plain }
+      ->(plain) { plain },
+      ->(plain) { SignedRecord.filled(plain) }
     ].freeze
     VERSION = READERS.size
 

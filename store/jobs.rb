@@ -7,6 +7,13 @@ module Store
     # Everything but the record, which only the job's own page needs.
     LINE = %i[id circuit_id opened_at closed_at headline headline_of].freeze
 
+    # On the bench, put away as referred, and signed.
+    STATES = {
+      open: {closed_at: nil, referred_at: nil},
+      referred: Sequel.&({closed_at: nil}, Sequel.~(referred_at: nil)),
+      closed: Sequel.~(closed_at: nil)
+    }.freeze
+
     def initialize(database)
       @database = database
       @jobs = database[:jobs]
@@ -33,12 +40,12 @@ module Store
       Document.load(@jobs.where(id: id).get(:record))
     end
 
-    # @param open [Boolean, nil] open ones, signed ones, or both
+    # @param state [Symbol, nil] of STATES; nil is all of them
     # @param machine_id [String, nil] of one machine only
     # @return [Array<Hash>] newest first, after a place in the list, each with its circuit and machine
-    def page(limit:, open: nil, after: nil, machine_id: nil)
+    def page(limit:, state: nil, after: nil, machine_id: nil)
       rows = @jobs.join(:circuits, id: Sequel[:jobs][:circuit_id]).join(:machines, id: Sequel[:circuits][:machine_id])
-      rows = open ? rows.where(closed_at: nil) : rows.exclude(closed_at: nil) unless open.nil?
+      rows = rows.where(STATES.fetch(state)) if state
       rows = rows.where(machine_id: machine_id) if machine_id
       rows = rows.where(older_than(*Cursor.read(after))) if after
       rows.order(Sequel.desc(:opened_at), Sequel.desc(Sequel[:jobs][:id])).limit(limit).select(*columns).map { |row| read(row) }
@@ -63,6 +70,12 @@ module Store
     # @param headline [Hash]; of [String] what it was worked out from
     def write_headline(id, headline, of)
       @jobs.where(id: id).update(headline: Document.dump(headline), headline_of: of)
+    end
+
+    # Puts the job away as referred, or back on the bench.
+    # @param at [String, nil] since when; nil brings it back
+    def put_away(id, at)
+      @jobs.where(id: id).update(referred_at: at)
     end
 
     # Closes the job: the circuit as it stood, and everything that was decided.

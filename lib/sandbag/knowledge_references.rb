@@ -4,8 +4,10 @@ module Sandbag
   # Whether the ids that one knowledge table names stand in another.
   module KnowledgeReferences
     CELL = /\A(?:\.|(?:\+\+|\+|--|-)[bc]?(?: (?:\+\+|\+|--|-)[bc])?)\z/
-    # Conditions may name facts of the circuit too.
-    FACTS = {"side" => %w[brake clutch], "opens" => %w[nothing master below]}.freeze
+    # Conditions may name facts of the circuit, and what other stages saw, too.
+    FACTS = {"side" => %w[brake clutch], "opens" => %w[nothing master below], "abs_stated" => %w[contradicted], "hold_after_bleed" => %w[failed],
+             "rubber_seen" => %w[swollen]}.freeze
+    HOLDS = %w[work release].freeze
     # A finding nobody has looked for yet, where a condition has to say so.
     NOT_LOOKED = "unknown"
 
@@ -29,6 +31,19 @@ module Sandbag
       nil
     end
 
+    # @return [String, nil] what is wrong with a question of the intake
+    def self.intake(row)
+      odd = [row["finds"], row["asks_for"], row["offers"]].compact.flat_map(&:keys) - row["values"].keys
+      return "reads unknown answer #{odd.join(", ")}" if odd.any?
+      (row["finds"] || {}).values.filter_map { |finding, value| conditions({finding => [value]}) }.first || ids("routes", (row["asks_for"] || {}).values.flatten)
+    end
+
+    # @return [String, nil] what is wrong with a red flag
+    def self.red_flag(row)
+      return "holds #{row["holds"]}; known are #{HOLDS.join(", ")}" unless HOLDS.include?(row["holds"])
+      [row["when"] || {}, *row["when_any"]].filter_map { |each| conditions(each) }.first || ids("routes", row["cures"])
+    end
+
     def self.values_of(key)
       (Knowledge.find("findings", key) || Knowledge.find("intake", key))&.fetch("values")&.keys
     end
@@ -42,7 +57,8 @@ module Sandbag
 
     # @return [String, nil] what is wrong with a route
     def self.route(row)
-      ids("step_minutes", row["steps"]) || ids("prices", row["things"]) || ids("tools", row["tools"] || []) || plan(row["plan"])
+      ids("step_minutes", row["steps"]) || ids("prices", row["things"]) || ids("tools", row["tools"] || []) || ids("circuit_kinds", [*row["kinds"], *row["adds"]]) ||
+        ids("gates", row["tests"] || []) || plan(row["plan"])
     end
 
     def self.plan(stages)

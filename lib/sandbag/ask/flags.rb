@@ -2,19 +2,25 @@
 
 module Sandbag
   module Ask
-    # Everything that stops a job now: red flags, and what the ABS gate says of the route that was chosen; each with who lifted
-    # it and why.
+    # Everything that stops a job or holds its release now: red flags, and what the ABS gate says of the route that was chosen.
+    # A flag that the chosen route cures lets that work go on; the machine stays where it is until the cure is confirmed.
     class Flags
       include Enumerable
 
-      # @attr row [Hash] of red_flags.yml or abs_gate.yml; liftable [Boolean] a lead may lift it; lifting [Hash, nil] lead, reason
-      Flag = Struct.new(:row, :label, :liftable, :lifting, keyword_init: true) do
+      # @attr row [Hash] of red_flags.yml or abs_gate.yml; liftable [Boolean] a lead may lift it; lifting [Hash, nil] lead, reason;
+      #   cured [Boolean] this job said so; holds_work [Boolean] nothing goes on while it is up
+      Flag = Struct.new(:row, :label, :liftable, :lifting, :cured, :holds_work, keyword_init: true) do
         def id
           row["id"]
         end
 
         def up?
-          lifting.nil?
+          lifting.nil? && !cured
+        end
+
+        # The machine stays, the work goes on.
+        def standing?
+          up? && !holds_work
         end
 
         # @return [String] what it is and what has to be done
@@ -26,10 +32,11 @@ module Sandbag
       # @param findings [Findings]; facts [Hash]; reported [Array<String>] ids the mechanic reported
       # @param liftings [Liftings]; route [Job::Route, nil] the one that was chosen
       def initialize(findings, facts, reported:, liftings:, route:)
-        raised = RedFlag.up(findings, facts, reported).map { |row| [row, row["label"], true] }
+        @liftings = liftings
+        red = RedFlag.up(findings, facts, reported).map { |row| flag(row, row["label"], !row["by_facts"], holds_work?(row, route)) }
         gate = route && !route.stops? && AbsGate.decide(findings, facts, route.opens)
-        raised << [gate, gate["says"].delete_suffix("."), gate["decision"] == "block"] if gate && gate["decision"] != AbsGate::PASSES
-        @flags = raised.map { |row, label, liftable| Flag.new(row: row, label: label, liftable: liftable, lifting: liftings.of(row)).freeze }.freeze
+        gates = (gate && gate["decision"] != AbsGate::PASSES) ? [flag(gate, gate["says"].delete_suffix("."), gate["decision"] == "block", true)] : []
+        @flags = (red + gates).freeze
         freeze
       end
 
@@ -37,14 +44,39 @@ module Sandbag
         @flags.each(&)
       end
 
-      # @return [Flag, nil] the first that nobody has lifted
+      # @return [Flag, nil] the first that nothing goes on under
       def up
-        find(&:up?)
+        find { |flag| flag.up? && flag.holds_work }
       end
 
-      # @return [Array<String>] ids that a lead may lift now
+      # @return [Array<Flag>] those that hold the release and not the work
+      def standing
+        select(&:standing?)
+      end
+
+      # @return [Array<String>] ids that a lead may lift now; what only holds the release is confirmed as cured under Close
       def liftable
-        select { |flag| flag.up? && flag.liftable }.map(&:id)
+        select { |flag| flag.up? && flag.liftable && flag.holds_work }.map(&:id)
+      end
+
+      # Whether no flag that is up would hold the work of a route.
+      def let?(route)
+        route.stops? || none? { |flag| flag.up? && flag.row.key?("cures") && holds_work?(flag.row, route) }
+      end
+
+      # @return [Array<String>] labels of the routes on which the work may go on under the flags that are up
+      def ways_on
+        Job::Route.all.reject(&:stops?).select { |route| let?(route) }.map(&:label)
+      end
+
+      private
+
+      def flag(row, label, liftable, holds_work)
+        Flag.new(row: row, label: label, liftable: liftable, lifting: @liftings.of(row), cured: @liftings.cured?(row), holds_work: holds_work).freeze
+      end
+
+      def holds_work?(row, route)
+        row["holds"] == "work" && (route.nil? || !row["cures"].include?(route.id))
       end
     end
   end

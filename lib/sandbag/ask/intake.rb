@@ -13,10 +13,15 @@ module Sandbag
         freeze
       end
 
-      # @return [Array<Hash>] questions that concern this circuit
+      # @return [Array<Hash>] questions that concern this circuit, those that can stop the job first
       def questions
         side = @sheet.clutch? ? "c" : "b"
-        Knowledge.table("intake").select { |row| ["a", side].include?(row["for"]) && of_kind?(row) }
+        Knowledge.table("intake").select { |row| ["a", side].include?(row["for"]) && of_kind?(row) && asked?(row) }
+      end
+
+      # @return [Array<Hash>] questions that can stop the job and that neither the mechanic nor the record has answered
+      def unanswered
+        questions.select { |row| row["stops"] && value(row["id"]).nil? }
       end
 
       # @return [String, nil] what was answered, else what somebody entered in the record; a default is not knowledge
@@ -24,25 +29,68 @@ module Sandbag
         @answers.fetch(id) { recorded(Knowledge.find("intake", id)) }
       end
 
+      # @return [String, nil] the ABS of this circuit, by whoever said it: the mechanic, else the record. Where the two
+      #   contradict one another it is taken as fitted.
+      def abs
+        return if @sheet.clutch?
+        contradicted? ? "fitted" : @answers.fetch("abs") { @sheet.value("vehicle", "abs") }
+      end
+
+      # The mechanic and the machine's record say different things about ABS.
+      def contradicted?
+        row = Knowledge.find("intake", "abs")
+        said = [@answers["abs"], recorded(row)] - [nil, "unknown"]
+        !@sheet.clutch? && said.uniq.size > 1
+      end
+
+      # @return [Array<Array(String, String)>] findings that answers amount to
+      def findings
+        read("finds")
+      end
+
+      # @return [Array<String>] what answers bring up
+      def offers
+        read("offers")
+      end
+
+      # @return [Hash, nil] label of what was asked for, and the routes that are it
+      def request
+        row = Knowledge.find("intake", "job_request")
+        routes = row["asks_for"][@answers["job_request"]]
+        routes && {label: row["values"][@answers["job_request"]], routes: routes}
+      end
+
       def answered?(id)
         @answers.key?(id)
       end
 
-      # Answers as facts for flags and gates: only what the mechanic said, and ABS, which the record may say too.
+      # What flags and gates read: answers, and what the record says of questions that can stop the job. A tool that nobody has
+      # said is there is not there.
       # @return [Hash{String => String}]
       def facts
-        @sheet.clutch? ? @answers : {"abs" => @sheet.value("vehicle", "abs")}.merge(@answers)
+        known = questions.select { |row| row["stops"] }.to_h { |row| [row["id"], value(row["id"])] }.compact
+        facts = @answers.merge(known)
+        return facts if @sheet.clutch?
+        {"abs_tool" => KnowledgeReferences::NOT_LOOKED, **facts, "abs" => abs, **(contradicted? ? {"abs_stated" => "contradicted"} : {})}
       end
 
       # @return [Array<Hash>] id, ask, values, value, confirmed; answered ones last
       def to_h
-        questions.map { |row| {id: row["id"], ask: row["ask"], values: row["values"], value: value(row["id"]), confirmed: answered?(row["id"])}.compact }
+        questions.map { |row| {id: row["id"], ask: row["ask"], values: row["values"], value: value(row["id"]), confirmed: answered?(row["id"]), stops: row["stops"] || false}.compact }
       end
 
       private
 
       def of_kind?(row)
         @machine_kind.nil? || row["kinds"].nil? || row["kinds"].include?(@machine_kind)
+      end
+
+      def asked?(row)
+        (row["when"] || {}).all? { |key, values| values.include?((key == "abs") ? abs : value(key)) }
+      end
+
+      def read(column)
+        questions.filter_map { |row| row.dig(column, @answers[row["id"]]) }
       end
 
       def recorded(row)
@@ -56,7 +104,6 @@ module Sandbag
       def derived(what)
         case what
         when "sole_brake" then @sheet.kind.sole? ? "yes" : nil
-        when "lines_out" then @sheet.parts_of("line").count { |line| line["from"] == Circuit::Topology::ROOT }.to_s
         end
       end
     end

@@ -7,15 +7,18 @@ module Sandbag
       def initialize(job)
         super
         @sheet = job.fitted
-        @findings = entries.reduce(Findings.new) { |found, entry| fold(found, entry) }
         @intake = Intake.new(entries.of("intake").to_h { |entry| entry.data.values_at("question", "value") }, @sheet, job.machine_kind)
+        @entered = entries.reduce(Findings.new) { |found, entry| fold(found, entry) }
+        @findings = @intake.findings.reduce(@entered) { |found, (finding, value)| found.with(finding, value) }
         @chosen = entries.said("route")
+        @seen = Seen.new(job.journal, @sheet.kind.control)
         @diagnosis = Diagnosis.new(@findings, facts)
-        @flags = Flags.new(@findings, facts, reported: entries.values("flag", "flag"), liftings: Liftings.new(entries),
+        @flags = Flags.new(@findings, facts, reported: entries.values("flag", "flag"), liftings: Liftings.new(job.journal, @seen),
           route: @chosen && Job::Route.find(@chosen["route"]))
       end
 
-      attr_reader :findings, :diagnosis, :intake, :flags
+      # @attr entered [Findings] as the mechanic entered them; findings [Findings] with what answers of the intake amount to
+      attr_reader :entered, :findings, :diagnosis, :intake, :flags
 
       def complaint
         entries.said("complaint")&.fetch("text")
@@ -25,7 +28,7 @@ module Sandbag
         entries.values("note", "text")
       end
 
-      # @return [Job::Route, nil] the route in force: the mechanic's, unless a flag says stop
+      # @return [Job::Route, nil] the route in force: the mechanic's, unless a flag says stop that this route does not cure
       def route
         return Job::Route.referral if flags.up
         @chosen && Job::Route.find(@chosen["route"])
@@ -33,7 +36,7 @@ module Sandbag
 
       # @return [Hash, nil] route, causes, share, and proof when it is proven
       def proposal
-        @proposal ||= [diagnosis.proposal]
+        @proposal ||= [diagnosis.proposal.then { |found| found if found.nil? || found.key?(:proof) || must_look.empty? }]
         @proposal.first
       end
 
@@ -81,6 +84,29 @@ module Sandbag
         !route.nil? && route.opens?
       end
 
+      # @return [String, nil] what the owner asked for, where the route is another one
+      def against_request
+        asked = intake.request
+        return unless route && asked && !asked[:routes].include?(route.id)
+        "Asked for: #{Wording.inside(asked[:label])}. This job: #{Wording.inside(route.label)}. Tell the owner first."
+      end
+
+      # @return [Job::Entry, nil] who put the job away as referred; nil once the machine came back
+      def referral
+        entry = entries.last("referred", "returned")
+        entry if entry&.kind == "referred"
+      end
+
+      # @return [Array<Job::Route>] those this kind of circuit can have
+      def routes
+        Job::Route.all.select { |each| each.suits?(@sheet.kind) }
+      end
+
+      # @return [String, nil] what keeps the machine here although the work goes on
+      def do_not_use
+        flags.standing.first&.label
+      end
+
       # What sends the machine elsewhere, whatever route was picked; or a referral that was picked.
       # @return [String, nil]
       def stop
@@ -89,11 +115,12 @@ module Sandbag
       end
 
       def done?
-        !route.nil? && stop.nil?
+        !route.nil? && stop.nil? && intake.unanswered.empty?
       end
 
       def waits_for
         return stop if stop
+        return "an answer: #{Wording.inside(intake.unanswered.first["ask"])}" if intake.unanswered.any?
         return if route
         return "a route: #{Wording.inside(Job::Route.find(proposal[:route]).label)} is proposed" if proposal
         (askable.all? { |finding| findings.known?(finding["id"]) }) ? "a route" : "a finding, or a route"
@@ -111,16 +138,24 @@ module Sandbag
 
       # @return [Array<NextTest::Offer>] what to look for next, best first
       def next_tests
-        NextTest.new(diagnosis, askable).best
+        NextTest.new(diagnosis, askable, must: must_look, named: ComplaintWords.findings(complaint)).best
       end
 
-      # ABS is fitted, or nobody has said that it is not.
-      def abs?
-        facts["abs"] != "none"
+      # @return [Array<String>] findings without which no repair is recommended
+      def must_look
+        @must_look ||= MustLook.open(findings, facts, askable)
       end
 
-      # Refuses a value the finding does not have, taking back what was not found, lifting a flag that is not up, and a route
-      # other than a referral while a flag is up.
+      # @return [Array<String>] what is proven to be due and does not lead: put on the job all the same
+      def due
+        diagnosis.ranks.select { |rank| rank.proof && !rank.leads }.map do |rank|
+          "#{rank.cause["label"]}: #{Wording.inside(Job::Route.find(rank.route).label)} is due as well."
+        end
+      end
+
+      # Refuses a value the finding does not have, taking back what was not found, lifting a flag that is not up, a route this
+      # circuit cannot have or that does not cure the flags that are up, putting away a job that nothing stops, and bringing
+      # back one that is not away.
       def admit(entry)
         case entry.kind
         when "intake" then admit_intake(entry.data)
@@ -128,7 +163,10 @@ module Sandbag
         when "finding" then admit_finding(entry.data)
         when "finding_cleared" then admit_clearing(entry.data)
         when "lifted" then admit_lifting(entry.data)
+        when "flag" then admit_report(entry.data["flag"])
         when "route" then admit_route(entry.data)
+        when "referred" then admit_referral
+        when "returned" then admit_return
         end
       end
 
@@ -143,11 +181,19 @@ module Sandbag
       end
 
       def facts
-        {"side" => @sheet.clutch? ? "clutch" : "brake", "abs" => "none"}.merge(intake.facts)
+        @facts ||= {"side" => @sheet.clutch? ? "clutch" : "brake", "abs" => "none"}.merge(intake.facts, @seen.facts).freeze
       end
 
+      # Only what this circuit can answer.
       def relevant?(finding)
-        finding["id"] != "abs_state" || abs?
+        return false if finding["id"] == "abs_state" && facts["abs"] == "none"
+        return false if finding["kinds"] && !finding["kinds"].include?(@sheet.kind.id)
+        finding["family"].nil? || family.nil? || finding["family"] == family
+      end
+
+      # @return [String, nil] of the fluid that the cap or the record names
+      def family
+        Knowledge.find("fluids", intake.value("fluid_marked"))&.fetch("family")
       end
 
       def admit_finding(data)
@@ -169,9 +215,16 @@ module Sandbag
       end
 
       def admit_clearing(data)
-        found = findings.values(data["finding"])
+        found = entered.values(data["finding"])
         return if data["value"] ? found.include?(data["value"]) : found.any?
-        raise Refusal.at("data/finding", "#{data["finding"]} was not found", findings.to_h.keys.join(", "))
+        raise Refusal.at("data/finding", "#{data["finding"]} was not found", entered.to_h.keys.join(", "))
+      end
+
+      def admit_report(id)
+        row = Knowledge.find("red_flags", id)
+        return if row["reported"]
+        reported = Knowledge.table("red_flags").select { |each| each["reported"] }.map { |each| each["id"] }
+        raise Refusal.at("data/flag", "“#{row["label"]}” comes up by what is found and answered", reported.join(", "))
       end
 
       def admit_lifting(data)
@@ -181,8 +234,24 @@ module Sandbag
       end
 
       def admit_route(data)
-        return unless flags.up && !Job::Route.find(data["route"]).stops?
-        raise Refusal.at("data/route", "do not use: #{stop}", "refer, a corrected finding, or the flag lifted by a lead")
+        chosen = Job::Route.find(data["route"])
+        unless routes.include?(chosen)
+          raise Refusal.at("data/route", "#{chosen.label}: not on this kind of circuit", routes.map(&:id).join(", "))
+        end
+        return if flags.let?(chosen)
+        held = flags.find(&:up?).says
+        cures = flags.ways_on.map { |label| Wording.inside(label) }
+        raise Refusal.at("data/route", "do not use: #{held}", [*cures, "refer", "a corrected finding", "the flag lifted by a lead"].join(", "))
+      end
+
+      def admit_referral
+        return if stop
+        raise Refusal.at("kind", "nothing stops this job", "a referral under Recommended repair first, or a danger reported")
+      end
+
+      def admit_return
+        return if referral
+        raise Refusal.at("kind", "this job is not put away", "a job that was put away as referred")
       end
     end
   end

@@ -15,10 +15,10 @@ module Sandbag
       # @return [Hash]
       def to_h
         ask = @ask
-        {complaint: ask.complaint, notes: ask.notes, plan: plan, intake: ask.intake.to_h, wait: ask.wait, findings: ask.findings.to_h,
+        {complaint: ask.complaint, notes: ask.notes, plan: plan, intake: ask.intake.to_h, wait: ask.wait, findings: ask.entered.to_h,
          askable: ask.askable.map { |finding| finding["id"] }, ranks: ranks, next_tests: ask.next_tests.map { |offer| offer_view(offer) },
-         proposal: ask.proposal && proposal, route: ask.route&.id, reason: ask.reason, against_proposal: ask.against_proposal,
-         flags: ask.flags.map { |flag| flag_view(flag) }, opened: ask.opened?}.compact
+         proposal: ask.proposal && proposal, routes: ask.routes.map(&:id), route: ask.route&.id, reason: ask.reason, against_proposal: ask.against_proposal,
+         against_request: ask.against_request, offers: ask.due + ask.intake.offers, flags: ask.flags.map { |flag| flag_view(flag) }, opened: ask.opened?}.compact
       end
 
       private
@@ -38,9 +38,9 @@ module Sandbag
 
       def offer_view(offer)
         answers = offer.answers.map do |value, lead|
-          {value: value, cause: Wording.inside(Knowledge.find("causes", lead[:cause])["label"]), share: lead[:share]}
+          {value: value, cause: Wording.inside(Knowledge.find("causes", lead[:cause])["label"]), from: lead[:from], to: lead[:to]}
         end
-        {finding: offer.finding["id"], gain_bits: offer.gain_bits, minutes: offer.finding["minutes"], opens: offer.finding["opens"] || false,
+        {finding: offer.finding["id"], gain_bits: offer.gain_bits, minutes: offer.minutes, walk: offer.walk["label"], opens: offer.finding["opens"] || false,
          answers: answers}
       end
 
@@ -51,7 +51,8 @@ module Sandbag
       end
 
       def flag_view(flag)
-        {id: flag.id, label: flag.label, does: flag.row["does"], lifts: flag.row["lifts"], liftable: flag.liftable, **flag.lifting.to_h.transform_keys(&:to_sym)}
+        {id: flag.id, label: flag.label, does: flag.row["does"], lifts: flag.row["lifts"], liftable: flag.liftable && flag.holds_work, holds_work: flag.holds_work, cured: flag.cured,
+         **flag.lifting.to_h.transform_keys(&:to_sym)}
       end
     end
   end

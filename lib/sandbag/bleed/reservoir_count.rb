@@ -36,6 +36,11 @@ module Sandbag
         [@plan.strokes_to_uncover - strokes_since_top_up, 0].max
       end
 
+      # All the fluid above the port has been drawn: no further stroke before a top-up. One stroke is always let.
+      def spent?
+        strokes_since_top_up >= [@plan.strokes_to_uncover, 1].max
+      end
+
       # @return [String] ok, soon, now (top up before the next stroke) or stop (the next stroke may uncover the port)
       def warning
         return "stop" if strokes_to_uncover <= 1
@@ -54,7 +59,7 @@ module Sandbag
 
       def to_h
         {left_ml: left_ml, full_ml: @plan.usable_ml, strokes_since_top_up: strokes_since_top_up,
-         strokes_to_top_up: strokes_to_top_up, strokes_to_uncover: strokes_to_uncover, warning: warning}
+         strokes_to_top_up: strokes_to_top_up, strokes_to_uncover: strokes_to_uncover, warning: warning, spent: spent?}
       end
     end
   end

@@ -30,6 +30,8 @@ module Sandbag
 
       def waits_for
         return if done?
+        return unready if unready
+        return "a top-up: the next stroke may uncover the port" if count.reservoir.spent?
         point = count.current
         point.done ? "the next point" : "#{point.label}: #{point.missing.first || "finish the point"}"
       end
@@ -38,14 +40,39 @@ module Sandbag
         count.restarts.last[:why] if count.restarts.any? && !done?
       end
 
-      # Refuses a point the circuit does not have, and finishing one whose criteria are not met.
+      # Entries that move fluid.
+      MOVING = %w[stroke bubbles colour].freeze
+
+      # Refuses to move fluid before machine and mechanic are protected and the circuit is shut, a stroke that the reservoir may
+      # not bear, a point the circuit does not have, and finishing one whose criteria are not met.
       def admit(entry)
+        refuse_unready if MOVING.include?(entry.kind)
+        refuse_uncovering if entry.kind == "stroke" && count.reservoir.spent?
         id = entry.data["point"]
         return unless id
         point = count.points[id]
         raise Refusal.at("data/point", "this circuit has no bleed point “#{id}”", count.points.keys.join(", ")) unless point
         return unless entry.kind == "point_done" && point.missing.any?
         raise Refusal.at("data/point", "not finished: #{point.missing.join(", ")}", "enough strokes, the last ones clean, colour as fresh")
+      end
+
+      # @return [String, nil] what has to be done before fluid moves, and where
+      def unready
+        return "#{job.ask.waits_for}, under Ask" unless job.ask.done?
+        strip, build = job.stages.values_at("strip", "build")
+        return "#{Wording.inside(strip.setup.missing.first["label"])}, under Strip" if strip&.setup&.missing&.any?
+        "#{build.waits_for}, under Build" if build && !build.done?
+      end
+
+      private
+
+      def refuse_unready
+        raise Refusal.at("kind", "not yet: #{unready}", "that first") if unready
+      end
+
+      def refuse_uncovering
+        raise Refusal.at("kind", "#{count.reservoir.strokes_since_top_up} strokes since the last top-up: the next may uncover the port",
+          "topped_up, or uncovered if it is")
       end
     end
   end

@@ -4,8 +4,8 @@ module Sandbag
   module Close
     # Release gates and the signature.
     class Stage < Job::Stage
-      # Gates that must stand before the function test: nothing is wheeled or ridden on an unproven lever.
-      BEFORE_FUNCTION = %w[stop fluid measured built bled feel hold work leak level caps second].freeze
+      # Everything else must stand first: nothing is wheeled or ridden on an unproven lever.
+      LAST = "function"
 
       # @attr row [Hash] of gates.yml; met [Boolean]; why [String, nil] why not
       Gate = Struct.new(:row, :met, :why, keyword_init: true) do
@@ -50,9 +50,19 @@ module Sandbag
         open ? Wording.inside(open.label) : "a signature"
       end
 
-      # Refuses to confirm what is computed, a function test before the lever is proven, and a signature over an open gate.
+      # @return [Array<Ask::Flags::Flag>] what this job was to cure and nobody has confirmed
+      def cures
+        job.ask.flags.standing
+      end
+
+      # Refuses to confirm what is computed, a cure before the work is done, a function test before the lever is proven, and a
+      # signature over an open gate.
       def admit(entry)
-        (entry.kind == "gate") ? admit_gate(entry.data) : refuse_open(gates, "cannot be signed")
+        case entry.kind
+        when "gate" then admit_gate(entry.data)
+        when "cured" then admit_cure(entry.data["flag"])
+        else refuse_open(gates, "cannot be signed")
+        end
       end
 
       private
@@ -61,6 +71,8 @@ module Sandbag
       def applies?(row)
         return false if row["only_opened"] && !job.ask.opened?
         return false if row["only_sole"] && !job.ask.second_person?
+        return false if row["only_left"] && job.route&.handles_fluid? != false
+        return false if row["only_tested"] && !job.route&.tests&.include?(row["id"])
         row["stage"].nil? || job.stages.key?(row["stage"])
       end
 
@@ -73,7 +85,8 @@ module Sandbag
       def computed(id)
         feel = job.feel
         case id
-        when "stop" then [job.stop.nil?, job.stop]
+        when "stop" then [job.stop.nil? && cures.empty?, job.stop || cures.first&.then { |flag| "#{flag.label}: nobody has confirmed that it is put right." }]
+        when "fluid_age" then [fluid_age.nil?, fluid_age]
         when "fluid" then [job.choose.fluid_right?, ("no fluid chosen" unless job.choose.fluid)]
         when "measured" then [job.measure.done?, job.measure.waits_for]
         when "built" then [job.build.done?, job.build.waits_for]
@@ -81,6 +94,17 @@ module Sandbag
         when "feel" then [feel.passed?, (feel.unresolved || feel.waits_for unless feel.passed?)]
         when "hold" then [feel.held?, ("the hold test is still to do, or failed" unless feel.held?)]
         end
+      end
+
+      def fluid_age
+        @fluid_age ||= [FluidAge.fault(job)]
+        @fluid_age.first
+      end
+
+      def admit_cure(id)
+        raise Refusal.at("data/flag", "#{id} is not up, or lets nothing go on", cures.map(&:id).join(", ")) unless cures.any? { |flag| flag.id == id }
+        open = job.stages.values.find { |stage| stage.id != self.id && !stage.done? }
+        raise Refusal.at("data/flag", "not yet: #{open.waits_for}", "the work of this job first") if open
       end
 
       # A confirmation made before the last stroke no longer holds.
@@ -93,8 +117,8 @@ module Sandbag
         gate = gates.find { |each| each.id == data["gate"] }
         raise Refusal.at("data/gate", "this job has no gate “#{data["gate"]}”", gates.map(&:id).join(", ")) unless gate
         raise Refusal.at("data/gate", "#{gate.label} is worked out, not confirmed", "a confirmed gate") if gate.computed?
-        return unless data["gate"] == "function" && data["met"]
-        refuse_open(gates.select { |each| BEFORE_FUNCTION.include?(each.id) }, "no function test yet")
+        return unless data["gate"] == LAST && data["met"]
+        refuse_open(gates.reject { |each| each.id == LAST }, "no function test yet")
       end
 
       def refuse_open(among, what)

@@ -13,10 +13,15 @@ module Sandbag
       # @return [Hash]
       def to_h
         signature = @close.signature
-        {gates: @close.gates.map { |gate| gate_view(gate) }, ready: @close.ready?, signed_by: signature&.data&.fetch("name"), signed_at: signature&.at}.compact
+        {cures: cures, gates: @close.gates.map { |gate| gate_view(gate) }, ready: @close.ready?, signed_by: signature&.data&.fetch("name"), signed_at: signature&.at}.compact
       end
 
       private
+
+      # Flags that this job was to cure: what has to be true before each is gone.
+      def cures
+        @close.cures.map { |flag| {id: flag.id, label: flag.label, lifts: flag.row["lifts"]} }
+      end
 
       def gate_view(gate)
         caution = gate.row["caution"] && Knowledge.find("cautions", gate.row["caution"])["text"]

@@ -11,13 +11,16 @@ module Sandbag
 
       # @param entry [Entry] as it came in
       # @return [Entry] with its data read
-      # Refuses what EntryReader refuses, any entry on a signed job, a correction that has nothing to correct, and what the
-      # entry's stage does not admit.
+      # Refuses what EntryReader refuses, any entry on a signed job or on one put away as referred, a correction that has nothing
+      # to correct, work under a stop or before the questions that can stop it are answered, and what the entry's stage does not
+      # admit.
       def admit(entry)
         refuse_closed
         refuse_correction(entry) if entry.corrects || entry.undo?
         read = EntryReader.read(entry)
+        refuse_put_away(read)
         refuse_stopped(read)
+        refuse_unasked(read)
         @state.stage(read.stage).admit(read) unless read.undo?
         read
       end
@@ -37,6 +40,23 @@ module Sandbag
         end
         return if target.stage == entry.stage
         raise Refusal.at("corrects", "that entry belongs to #{target.stage}", "an entry of #{entry.stage}")
+      end
+
+      # Stages in which nothing is opened: a lever may be read before anything else is known.
+      DRY = %w[ask choose feel].freeze
+
+      def refuse_put_away(entry)
+        away = @state.ask.referral
+        return if away.nil? || (entry.stage == "ask" && (%w[returned note].include?(entry.kind) || entry.corrects == away.id))
+        raise Refusal.at("stage", "this job is put away as referred", "that the machine has come back, under Ask")
+      end
+
+      def refuse_unasked(entry)
+        return if DRY.include?(entry.stage) || entry.undo? || entry.kind == "photo"
+        raise Refusal.at("stage", "not yet: no repair is chosen under Ask", "a route") unless @state.route
+        open = @state.ask.intake.unanswered
+        return if open.empty?
+        raise Refusal.at("stage", "not yet, first under Ask: #{open.map { |row| row["ask"] }.join(" ")}", "an answer to each")
       end
 
       def refuse_stopped(entry)

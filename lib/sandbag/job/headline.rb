@@ -10,14 +10,20 @@ module Sandbag
         freeze
       end
 
-      # @return [Hash] current, waits_for, signed, stop, stages (id, status, waits_for, unresolved), complaint, wait, route, opened
+      # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, stages (id, status, waits_for, unresolved),
+      #   complaint, wait, route
       def to_h
         ask = @job.ask
-        {current: @job.current, waits_for: @job.waits_for, signed: @job.signed?, stop: @job.stop, stages: stages,
+        {current: @job.current, waits_for: @job.waits_for, signed: @job.signed?, stop: @job.stop, do_not_use: @job.do_not_use, referred: referred, stages: stages,
          complaint: ask.complaint, wait: ask.wait, route: ask.route&.id}.compact
       end
 
       private
+
+      def referred
+        away = @job.ask.referral
+        away && {name: away.data["name"], to: away.data["to"], reason: away.data["reason"], at: away.at}.compact
+      end
 
       def stages
         current = @job.current

@@ -5,10 +5,10 @@ module Sandbag
     # What a job takes: a row of knowledge/routes.yml. Code asks a route what it does, never which one it is.
     class Route
       # Names a plan gives a stage that is done only in part: Strip as protection and access, Measure as the comparison of new
-      # with old. Protection alone has no stage of its own yet.
-      PARTIAL = {"protect" => nil, "compare" => "measure"}.freeze
+      # with old; and, until there is a stage that fits, Build as what puts back the parts that came off.
+      PARTIAL = {"protect" => "strip", "compare" => "measure", "fit" => "build"}.freeze
 
-      attr_reader :id, :label, :does, :why, :plan, :opens, :fluid, :steps, :things, :part, :condemned, :tools, :renews
+      attr_reader :id, :label, :does, :why, :plan, :opens, :fluid, :steps, :things, :part, :condemned, :tools, :renews, :tests, :takes
 
       # @return [Array<Route>]
       def self.all
@@ -39,13 +39,20 @@ module Sandbag
         @condemned = row["condemned"]
         @tools = row.fetch("tools", [])
         @renews = row.fetch("renews", [])
+        @tests = row.fetch("tests", [])
+        @takes = row.fetch("takes", [])
         freeze
       end
 
-      # @return [Array<String>] the stages of its plan that there are, in order
+      # @return [Array<String>] the stages of its plan that there are, in the order of the plan
       def stages
-        ids = plan.map { |id| PARTIAL.fetch(id, id) }.compact
-        STAGES.select { |id| ids.include?(id) && Stage.of(id) }
+        plan.map { |id| PARTIAL.fetch(id, id) }.uniq.select { |id| Stage.of(id) }
+      end
+
+      # @param kind [Circuit::Kind]
+      # @return [Boolean] a circuit of this kind can have it
+      def suits?(kind)
+        @row["kinds"].nil? || @row["kinds"].include?(kind.id)
       end
 
       # The job goes no further here.
@@ -74,6 +81,21 @@ module Sandbag
 
       def renews?(what)
         renews.include?(what)
+      end
+
+      # Machine and mechanic are protected although nothing comes apart: Strip without a strip.
+      def protects?
+        plan.include?("protect")
+      end
+
+      # Something new is compared with the old before anything is opened.
+      def compares?
+        plan.include?("compare")
+      end
+
+      # @return [Circuit::Kind, nil] the kind of circuit that an added cylinder makes; the one that is there stays as it is
+      def adds
+        @row["adds"] && Circuit::Kind.find(@row["adds"])
       end
 
       # The size of what goes on is the first question.

@@ -8,17 +8,19 @@ module Sandbag
       # Before a route is chosen: what most jobs have.
       USUAL_STAGES = %w[ask choose bleed feel close].freeze
 
-      attr_reader :journal, :fitted, :lubricant, :machine_kind
+      attr_reader :journal, :fitted, :lubricant, :machine_kind, :fluid_months
 
       # @param journal [Journal]
       # @param fitted [Circuit::Sheet] the circuit as the machine's record has it
       # @param lubricant [String] what the shop wets cups with, where fluid and rubber bear it
       # @param machine_kind [String, nil] of machine_kinds.yml; nil asks what is asked of any
-      def initialize(journal, fitted, lubricant: Shop::LUBRICANT, machine_kind: nil)
+      # @param fluid_months [Integer, nil] the shop's own longest interval between full changes of fluid
+      def initialize(journal, fitted, lubricant: Shop::LUBRICANT, machine_kind: nil, fluid_months: nil)
         @journal = journal
         @fitted = fitted
         @lubricant = lubricant
         @machine_kind = machine_kind
+        @fluid_months = fluid_months
         @built = {}
         freeze
       end
@@ -26,7 +28,7 @@ module Sandbag
       # The same job with another journal.
       # @return [State]
       def with(journal)
-        State.new(journal, fitted, lubricant: lubricant, machine_kind: machine_kind)
+        State.new(journal, fitted, lubricant: lubricant, machine_kind: machine_kind, fluid_months: fluid_months)
       end
 
       STAGES.each { |id| define_method(id) { stage(id) } }
@@ -70,8 +72,19 @@ module Sandbag
         ask.stop
       end
 
+      # What keeps the machine here until this job has cured it, or nil.
+      def do_not_use
+        ask.do_not_use unless signed?
+      end
+
+      # Put away until the machine comes back from another workshop.
+      def referred?
+        !ask.referral.nil?
+      end
+
       def waits_for
         return "nothing: signed off" if signed?
+        return "the machine to come back" if referred?
         return "another workshop: #{stop}" if stop
         stages.fetch(current).waits_for
       end

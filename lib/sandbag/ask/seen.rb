@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Ask
+    # What other stages saw that can stop a job: a hold that failed after a bleed, and rubber that the wrong fluid has swollen.
+    class Seen
+      # @param journal [Job::Journal]; control [Hash] row of controls.yml
+      def initialize(journal, control)
+        @entries = {"hold_after_bleed" => failed_hold(journal, control), "rubber_seen" => swollen(journal)}.compact.freeze
+        freeze
+      end
+
+      # @return [Hash{String => String}] for the conditions of red_flags.yml
+      def facts
+        @entries.transform_values(&:first)
+      end
+
+      # @return [Job::Entry, nil] the one that a fact rests on
+      def entry(fact)
+        @entries[fact]&.last
+      end
+
+      private
+
+      def failed_hold(journal, control)
+        stroke = journal.of("bleed").last("stroke")
+        hold = journal.of("feel").last("hold")
+        return unless stroke && hold && hold.position > stroke.position
+        ["failed", hold] unless Feel::HoldCheck.of(hold.data["creep"], control)[:pass]
+      end
+
+      # The newest look at each part counts.
+      def swollen(journal)
+        looks = journal.of("measure").of("finding").to_h { |entry| [entry.data["check"], entry] }
+        found = looks.values.find { |entry| Knowledge.find("inspections", entry.data["check"])&.dig("values", entry.data["value"], "rule") == "flag" }
+        found && ["swollen", found]
+      end
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Store
+  # What a signed job's record lacks that was written before its stages showed it.
+  module SignedRecord
+    # @param plain [Hash] any document; only a record of a signed job has stages by their names
+    # @return [Hash]
+    def self.filled(plain)
+      return plain unless plain["stages"].is_a?(Hash)
+      plain.merge("stages" => plain["stages"].to_h { |id, view| [id, view && filled_stage(id, view)] })
+    end
+
+    def self.filled_stage(id, view)
+      case id
+      when "ask"
+        {"offers" => [], "routes" => [view["route"]].compact, **view,
+         "intake" => view["intake"].map { |row| {"stops" => false, **row} },
+         "flags" => view["flags"].map { |flag| {"holds_work" => true, "cured" => false, **flag} }}
+      when "bleed" then {**view, "reservoir" => {"spent" => false, **view["reservoir"]}, "ladder" => view["ladder"].map { |rung| {"spent" => false, **rung} }}
+      when "choose" then {"adds" => false, **view}
+      when "strip", "build" then view["section"] ? {**view, "section" => {"reservoir" => true, **view["section"]}} : view
+      when "close" then {"cures" => [], **view}
+      else view
+      end
+    end
+    private_class_method :filled_stage
+  end
+end
