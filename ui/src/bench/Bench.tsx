@@ -27,7 +27,8 @@ export function Bench() {
                 <Quiet>No job is open. Start one beside; what it waits for will stand here.</Quiet>
               ) : null}
               <JobList label="Open jobs" jobs={items} />
-              <SignedOff />
+              <OtherJobs state="referred" title="Referred" />
+              <OtherJobs state="closed" title="Signed off" />
             </Panel>
             <StartJob />
           </Split>
@@ -37,13 +38,14 @@ export function Bench() {
   );
 }
 
-function SignedOff() {
-  const { items, more } = pagesOf(useInfiniteQuery(jobsQuery("closed")));
+/** Jobs that are off the bench; nothing where there are none. */
+function OtherJobs({ state, title }: { state: "referred" | "closed"; title: string }) {
+  const { items, more } = pagesOf(useInfiniteQuery(jobsQuery(state)));
   if (items.length === 0) return null;
   return (
     <>
-      <h2>Signed off</h2>
-      <JobList label="Signed off" jobs={items} onMore={more} />
+      <h2>{title}</h2>
+      <JobList label={title} jobs={items} onMore={more} />
     </>
   );
 }

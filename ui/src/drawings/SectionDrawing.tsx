@@ -15,6 +15,9 @@ const GAP = 8;
 const MIDDLE = 128;
 const TALL = 250;
 
+/** Parts that lie in front of the bore, whatever their shape. */
+const OUTSIDE = ["pad", "release_bearing"];
+
 const Drawing = styled.svg`
   width: 100%;
   max-height: 16rem;
@@ -29,7 +32,10 @@ export function SectionDrawing({ section, asked = [] }: Props) {
     FROM,
     GAP,
   );
-  const boreEnd = places.findIndex((place) => ["boot", "rod", "lever"].includes(place.shape));
+  const boreEnd = parts.findIndex(
+    (part, index) =>
+      ["boot", "rod", "lever"].includes(places[index]?.shape ?? "") || OUTSIDE.includes(part.id),
+  );
   const mouth = (boreEnd < 0 ? last(places) : (places[boreEnd - 1] ?? last(places))) ?? { x: FROM, width: 0 };
   const mouthAt = mouth.x + mouth.width + GAP;
   const wide = (last(places)?.x ?? 0) + (last(places)?.width ?? 0) + 24;
@@ -50,17 +56,21 @@ export function SectionDrawing({ section, asked = [] }: Props) {
         opacity="0.22"
       />
       <path d={`M14 ${MIDDLE}h38`} stroke={theme.fresh} strokeWidth="13" />
-      <path
-        d={`M150 ${MIDDLE - HALF - 28}v28M250 ${MIDDLE - HALF - 28}v28`}
-        stroke={theme.fresh}
-        strokeWidth="7"
-      />
-      <path d={`M128 ${MIDDLE - HALF - 28}h144l10-26H118Z`} fill={theme.fresh} opacity="0.5" />
-      <path
-        d={`M112 ${MIDDLE - HALF - 60}l16 32M288 ${MIDDLE - HALF - 60}l-16 32`}
-        stroke={theme.tube}
-        strokeWidth="4"
-      />
+      {section.reservoir ? (
+        <>
+          <path
+            d={`M150 ${MIDDLE - HALF - 28}v28M250 ${MIDDLE - HALF - 28}v28`}
+            stroke={theme.fresh}
+            strokeWidth="7"
+          />
+          <path d={`M128 ${MIDDLE - HALF - 28}h144l10-26H118Z`} fill={theme.fresh} opacity="0.5" />
+          <path
+            d={`M112 ${MIDDLE - HALF - 60}l16 32M288 ${MIDDLE - HALF - 60}l-16 32`}
+            stroke={theme.tube}
+            strokeWidth="4"
+          />
+        </>
+      ) : null}
       {parts.map((part, index) => {
         const place = places[index];
         if (!place) return null;

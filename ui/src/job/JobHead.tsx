@@ -46,6 +46,11 @@ export function JobHead({ job, stage }: { job: Job; stage: Stage }) {
           <strong>Do not use.</strong> {job.stop}
         </Notice>
       ) : null}
+      {job.do_not_use && !job.stop && stage !== "ask" ? (
+        <Notice tone="warn">
+          <strong>Do not use the machine.</strong> {job.do_not_use}. This job puts it right.
+        </Notice>
+      ) : null}
       <RefusedEntries jobId={job.id} />
     </>
   );

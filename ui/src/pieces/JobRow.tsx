@@ -12,10 +12,10 @@ const Item = styled.li`
   border-top: 1px solid ${(p) => p.theme.line};
   a {
     display: grid;
-    grid-template-columns: minmax(0, 1.5fr) 9.5rem minmax(0, 1fr);
+    grid-template-columns: minmax(0, 1.25fr) 9.5rem minmax(0, 1.25fr);
     gap: 0.3rem 1.5rem;
     align-items: center;
-    padding: 0.45rem 0.6rem;
+    padding: 0.35rem 0.6rem;
     color: inherit;
     text-decoration: none;
     border-radius: 0.4rem;
@@ -36,6 +36,14 @@ const Item = styled.li`
   }
 `;
 
+/** What is longer than two lines is read in the job itself. */
+const Clamped = styled.span`
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  overflow: hidden;
+`;
+
 const Waits = styled.p`
   font-weight: 650;
   line-height: 1.2;
@@ -54,16 +62,29 @@ export function JobRow({ job }: { job: JobLine }) {
           <strong>
             {job.machine.name}: {job.circuit.name}
           </strong>
-          <small>{job.complaint ?? "No complaint written down yet."}</small>
+          <small>
+            <Clamped>{job.complaint ?? "No complaint written down yet."}</Clamped>
+          </small>
         </div>
         <MiniSpine stages={job.stages} stopped={Boolean(job.stop)} />
         {job.damaged ? (
           <div>
             <Mark kind="stop">Damaged</Mark> <small>This record cannot be read. See docs/running.md.</small>
           </div>
+        ) : job.referred ? (
+          <div>
+            <Mark kind="stop">Referred</Mark>{" "}
+            <small>
+              {`${whenSaid(job.referred.at)}, by ${job.referred.name}`}
+              {job.referred.to ? `, to ${job.referred.to}` : ""}
+            </small>
+          </div>
         ) : job.stop ? (
           <div>
-            <Mark kind="stop">Do not use</Mark> <small>{job.stop}</small>
+            <Mark kind="stop">Do not use</Mark>{" "}
+            <small>
+              <Clamped>{job.stop}</Clamped>
+            </small>
           </div>
         ) : job.signed ? (
           <div>
@@ -72,7 +93,8 @@ export function JobRow({ job }: { job: JobLine }) {
         ) : (
           <Waits>
             <small>{stageNames[job.current]} waits for</small>
-            {job.waits_for}
+            <Clamped>{job.waits_for}</Clamped>
+            {job.do_not_use ? <small>Do not use: {job.do_not_use}</small> : null}
             {job.planned_minutes !== undefined || job.wait ? (
               <small>
                 {job.planned_minutes === undefined ? null : `${job.planned_minutes} min planned. `}

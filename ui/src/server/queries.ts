@@ -11,7 +11,7 @@ const followed = { initialPageParam: "", getNextPageParam: (page: Page) => page.
 
 const after = (place: string) => (place ? { after: place } : {});
 
-export const jobsQuery = (state: "open" | "closed") =>
+export const jobsQuery = (state: "open" | "referred" | "closed") =>
   infiniteQueryOptions({
     queryKey: ["jobs", state],
     queryFn: ({ pageParam }) =>

@@ -63,7 +63,7 @@ function Taking({ row, onTake }: { row: SizingRow; onTake: (agreed: string | und
   if (!row.agreement_needed) {
     return (
       <Button tone="act" onPress={() => onTake(undefined)}>
-        {row.fitted ? "Keep this cylinder" : "Take this cylinder"}
+        {row.fitted ? "Keep this cylinder" : row.label ? "Take this size" : "Take this cylinder"}
       </Button>
     );
   }

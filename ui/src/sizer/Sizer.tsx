@@ -7,6 +7,7 @@ import { Choice } from "../kit/Choice";
 import { Button } from "../kit/Button";
 import { Panel, Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
+import type { FarEndSize } from "./candidates";
 import { Exports } from "./Exports";
 import { PickedCylinders } from "./PickedCylinders";
 import { SizingTable } from "./SizingTable";
@@ -20,6 +21,8 @@ interface Props {
   jobId?: string;
   /** Takes a cylinder into the job; absent where there is no job. */
   onTake?: (bore: number, pushOffset: number, agreed: string | undefined) => void;
+  /** Takes other sizes of the far ends into the job; absent where the job leaves them alone. */
+  onTakeSizes?: (sizes: FarEndSize[]) => void;
   taken?: { bore: number; push_offset: number } | undefined;
 }
 
@@ -38,7 +41,7 @@ const Picked = styled.div`
 `;
 
 /** Which cylinder, and what will it feel like: the same on its own page and in a job. */
-export function Sizer({ start, circuitId, jobId, onTake, taken }: Props) {
+export function Sizer({ start, circuitId, jobId, onTake, onTakeSizes, taken }: Props) {
   const sizing = useSizing(start);
   const units = useUnits();
   const plot = useRef<SVGSVGElement>(null);
@@ -78,7 +81,13 @@ export function Sizer({ start, circuitId, jobId, onTake, taken }: Props) {
           <SideBySide>
             <SizingPlot ref={plot} sizing={data} picked={sizing.picked} onPick={sizing.pick} />
             <Picked>
-              <PickedCylinders sizing={sizing} data={data} onTake={onTake} taken={taken} />
+              <PickedCylinders
+                sizing={sizing}
+                data={data}
+                onTake={onTake}
+                onTakeSizes={onTakeSizes}
+                taken={taken}
+              />
             </Picked>
           </SideBySide>
           <WhatIf sizing={sizing} />

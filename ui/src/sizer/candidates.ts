@@ -29,6 +29,21 @@ export function changeAll(
   return sheet.parts.filter((each) => each.part === part).map((each) => ({ part: each.id, field, value }));
 }
 
+/** Another size of a far end, as typed. */
+export interface FarEndSize {
+  part: string;
+  size: string;
+}
+
+const SIZES = ["pistons", "bore"];
+
+/** The sizes that a candidate puts at the far end; undefined when it changes anything else. */
+export function farEndSizes(candidate: Candidate | undefined): FarEndSize[] | undefined {
+  const changes = candidate?.changes ?? [];
+  if (changes.length === 0 || changes.some(({ field }) => !SIZES.includes(field))) return undefined;
+  return changes.map(({ part, value }) => ({ part, size: String(value) }));
+}
+
 /** A draft of the sheet with one value changed; nothing is stored. */
 export function withValue(sheet: Sheet, partId: string, field: string, value: string): Sheet {
   return {

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import { knowledgeQuery } from "../../server/queries";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Split } from "../../kit/layout";
+import { Panel, Quiet, Split } from "../../kit/layout";
 import { Loaded } from "../../kit/Loaded";
 import type { StageProps } from "../StageProps";
 import { useEntries } from "../useEntries";
@@ -13,9 +13,10 @@ import { FoundSoFar } from "./FoundSoFar";
 import { HistoryPanel } from "./HistoryPanel";
 import { IntakePanel } from "./IntakePanel";
 import { NextTests } from "./NextTests";
-import { Ranks } from "./Ranks";
 import { Notes } from "./Notes";
+import { Ranks } from "./Ranks";
 import { RedFlags } from "./RedFlags";
+import { ReferralPanel } from "./ReferralPanel";
 import { RouteChoice } from "./RouteChoice";
 import { WaitPanel } from "./WaitPanel";
 
@@ -28,7 +29,7 @@ const Column = styled.div`
 export function AskStage({ job, view: ask }: StageProps<"ask">) {
   const knowledge = useQuery(knowledgeQuery);
   const { add } = useEntries(job, "ask");
-  const isOpen = !job.signed;
+  const isOpen = !job.signed && !job.referred;
   const find = (finding: string, value: string) => add("finding", { finding, value });
   return (
     <Loaded query={knowledge} isPart>
@@ -39,6 +40,13 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
             isOpen={isOpen}
             onLift={(flag, lead, reason) => add("lifted", { flag, lead, reason })}
           />
+          {job.stop && !job.signed ? (
+            <ReferralPanel
+              job={job}
+              onRefer={(name, to) => add("referred", { name, ...(to ? { to } : {}) })}
+              onReturn={(note) => add("returned", { note })}
+            />
+          ) : null}
           <Split $left="1.35fr">
             <Column>
               <IntakePanel
@@ -47,11 +55,15 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                 onAnswer={(question, value) => add("intake", { question, value })}
               />
               <Panel>
-                <EntryField
-                  label="What the rider feels, in their own words"
-                  value={ask.complaint ?? ""}
-                  onFinish={(text) => add("complaint", { text })}
-                />
+                {isOpen ? (
+                  <EntryField
+                    label="What the rider feels, in their own words"
+                    value={ask.complaint ?? ""}
+                    onFinish={(text) => add("complaint", { text })}
+                  />
+                ) : (
+                  <p>{ask.complaint ?? "No complaint written down."}</p>
+                )}
                 <Notes notes={ask.notes} isOpen={isOpen} onAdd={(text) => add("note", { text })} />
                 <FoundSoFar
                   ask={ask}
@@ -82,6 +94,11 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                   routes={tables.routes}
                   onChoose={(route) => add("route", { route })}
                 />
+                {ask.offers.map((offer) => (
+                  <Quiet key={offer}>
+                    <Link to={`/machines/${job.machine.id}`}>{offer}</Link>
+                  </Quiet>
+                ))}
                 {ask.route && !job.stop ? (
                   <Link to={`/jobs/${job.id}/${job.stages[1]?.id ?? "ask"}`}>Go on</Link>
                 ) : null}

@@ -43,10 +43,10 @@ export function EveryFinding({ ask, findings, flags, onFind, onReport }: Props) 
         : null}
       {shown === "flags" ? (
         <>
-          <Quiet>Each stops the job until a lead lifts it with a reason.</Quiet>
+          <Quiet>Each stops the job until it is put right, or a lead lifts it with a reason.</Quiet>
           <Row $gap={1}>
             {flags
-              .filter((flag) => !up.has(flag.id))
+              .filter((flag) => flag.reported && !up.has(flag.id))
               .map((flag) => (
                 <Button key={flag.id} onPress={() => onReport(flag.id)}>
                   {flag.label}

@@ -39,6 +39,7 @@ export function IntakePanel({ job, intake: questions, onAnswer }: Props) {
   const [again, setAgain] = useState<string>();
   const [showsAnswers, setShowsAnswers] = useState(false);
   const open = questions.filter((row) => !row.confirmed);
+  const first = open.filter((row) => row.stops && row.value === undefined).length;
   const question = questions.find((row) => row.id === again) ?? open[0];
   const options = Object.entries(question?.values ?? {});
   const answer = (value: string) => {
@@ -49,14 +50,16 @@ export function IntakePanel({ job, intake: questions, onAnswer }: Props) {
   const keys: Hotkeys = Object.fromEntries(
     options.map(([value], index) => [String(index + 1), () => answer(value)]),
   );
-  useHotkeys(job.signed ? {} : keys);
+  const isOpen = !job.signed && !job.referred;
+  useHotkeys(isOpen ? keys : {});
   return (
     <Panel>
       <Row>
         <h2>Intake</h2>
         <Quiet>{open.length === 0 ? "complete" : `${open.length} to go`}</Quiet>
+        {first > 0 ? <Mark kind="warn">{`${first} before anything is opened`}</Mark> : null}
       </Row>
-      {question && !job.signed ? (
+      {question && isOpen ? (
         <>
           <Question>{question.ask}</Question>
           {question.value !== undefined && !question.confirmed ? (

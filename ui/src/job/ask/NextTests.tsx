@@ -49,10 +49,12 @@ export function NextTests({ ask, findings, onFind }: Props) {
     <Panel>
       <h2>Next best test</h2>
       <ol>
-        {ask.next_tests.map((test) => {
+        {ask.next_tests.map((test, index) => {
           const finding = findings.find((each) => each.id === test.finding);
+          const walk = ask.next_tests[index - 1]?.walk === test.walk ? undefined : test.walk;
           return finding ? (
             <Test key={test.finding}>
+              {walk ? <Quiet>{walk}</Quiet> : null}
               <h3>
                 {finding.label} <Minutes minutes={test.minutes} />
               </h3>
@@ -66,9 +68,7 @@ export function NextTests({ ask, findings, onFind }: Props) {
                 {test.answers.map((answer) => (
                   <Answer key={answer.value} onClick={() => onFind(test.finding, answer.value)}>
                     {finding.values[answer.value]}
-                    <small>
-                      then {answer.cause}, {figure(answer.share * 100, 0)} %
-                    </small>
+                    <small>{changeSaid(answer)}</small>
                   </Answer>
                 ))}
               </Answers>
@@ -78,6 +78,15 @@ export function NextTests({ ask, findings, onFind }: Props) {
       </ol>
     </Panel>
   );
+}
+
+type Answered = Ask["next_tests"][number]["answers"][number];
+
+/** What an answer would change: the cause it moves most, and how far. */
+function changeSaid({ cause, from, to }: Answered): string {
+  const percent = (share: number) => `${figure(share * 100, 0)} %`;
+  if (percent(from) === percent(to)) return "changes little";
+  return `${cause}: ${percent(from)} → ${percent(to)}`;
 }
 
 const Small = styled.small`

@@ -13,19 +13,24 @@ interface Props {
   onLift: (flag: string, lead: string, reason: string) => void;
 }
 
-/** What stops the job, why, and what lifts it. */
+/** What stops the job or holds its release, why, and what lifts it. */
 export function RedFlags({ flags, isOpen, onLift }: Props) {
   return flags.map((flag) =>
-    flag.lead ? (
+    flag.lead || flag.cured ? (
       <Notice key={flag.id} tone="warn">
-        <strong>{flag.label}.</strong> Lifted by {flag.lead}: {flag.reason}
+        <strong>{flag.label}.</strong>{" "}
+        {flag.lead ? `Lifted by ${flag.lead}: ${flag.reason ?? ""}` : "Put right in this job."}
       </Notice>
     ) : (
       <Notice key={flag.id} tone="stop">
         <p>
           <strong>{flag.label}.</strong> {flag.does}
         </p>
-        <p>Lifted when: {flag.lifts}</p>
+        <p>
+          {flag.holds_work
+            ? `Lifted when: ${flag.lifts}`
+            : `The work goes on; the machine stays. Before release: ${flag.lifts}`}
+        </p>
         {isOpen && flag.liftable ? (
           <Lifting onLift={(lead, reason) => onLift(flag.id, lead, reason)} />
         ) : null}

@@ -53,17 +53,20 @@ export function RouteChoice({ job, ask, routes, onChoose }: Props) {
         </p>
       ) : null}
       {against_proposal ? <Notice tone="warn">{against_proposal}</Notice> : null}
+      {ask.against_request ? <Notice tone="warn">{ask.against_request}</Notice> : null}
       {!route && proposal && !job.stop ? (
         <Button tone="act" onPress={() => onChoose(proposal.route)}>
           {`Choose: ${shown?.label ?? ""}`}
         </Button>
       ) : null}
-      {job.stop ? null : (
+      {job.referred || job.signed ? null : (
         <Picker
           label={route || proposal ? "Or another repair" : "Or pick a repair"}
           options={[
             { id: "none", label: "none picked" },
-            ...routes.filter((each) => each.id !== route).map(({ id, label }) => ({ id, label })),
+            ...routes
+              .filter((each) => each.id !== route && ask.routes.includes(each.id))
+              .map(({ id, label }) => ({ id, label })),
           ]}
           value="none"
           onChange={onChoose}

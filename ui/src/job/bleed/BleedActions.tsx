@@ -3,7 +3,7 @@ import { Button } from "../../kit/Button";
 
 interface Props {
   actions: {
-    stroke: () => void;
+    stroke: (() => void) | undefined;
     topUp: () => void;
     bubbles: () => void;
     colour: () => void;
@@ -36,10 +36,15 @@ const Bar = styled.div`
 export function BleedActions({ actions, canFinish, undoWord }: Props) {
   return (
     <Bar>
-      <Button tone="act" hotkey="Space" onPress={actions.stroke}>
-        Count a stroke
+      <Button
+        tone={actions.stroke ? "act" : "plain"}
+        hotkey="Space"
+        isDisabled={!actions.stroke}
+        onPress={() => actions.stroke?.()}
+      >
+        {actions.stroke ? "Count a stroke" : "Topped up, or port uncovered?"}
       </Button>
-      <Button hotkey="T" onPress={actions.topUp}>
+      <Button hotkey="T" tone={actions.stroke ? "plain" : "act"} onPress={actions.topUp}>
         Topped up
       </Button>
       <Button hotkey="B" onPress={actions.bubbles}>

@@ -76,7 +76,8 @@ interface Counted extends Projected {
   point: Bleed["points"][number];
 }
 
-function BleedCount({ job, isOpen: open, colours, bleed, undoable, waiting, point }: Counted) {
+function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, point }: Counted) {
+  const open = isOpen && bleed.unready === undefined;
   const { add, undo } = useEntries(job, "bleed");
 
   const last = undoable[undoable.length - 1];
@@ -87,7 +88,8 @@ function BleedCount({ job, isOpen: open, colours, bleed, undoable, waiting, poin
   };
   const finish = point.done ? undefined : () => add("point_done", { point: point.id });
   const actions = {
-    stroke: () => add("stroke"),
+    // past the stroke that can uncover the port the count stops and asks
+    stroke: bleed.reservoir.spent ? undefined : () => add("stroke"),
     topUp: () => add("topped_up"),
     bubbles: () => add("bubbles"),
     colour: nextColour,
@@ -99,6 +101,11 @@ function BleedCount({ job, isOpen: open, colours, bleed, undoable, waiting, poin
 
   return (
     <>
+      {isOpen && bleed.unready ? (
+        <Notice tone="warn">
+          <strong>Nothing is opened yet.</strong> {`First: ${bleed.unready}.`}
+        </Notice>
+      ) : null}
       {open && bleed.total_strokes === 0 ? <FluidFirst job={job} bleed={bleed} /> : null}
       {bleed.restarts.map((restart) => (
         <Notice key={restart.at} tone="stop">

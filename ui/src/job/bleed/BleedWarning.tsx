@@ -28,8 +28,8 @@ export function BleedWarning({ reservoir }: { reservoir: Bleed["reservoir"] }) {
     case "stop":
       return (
         <Notice tone="stop" live>
-          <Loud>Stop. The next stroke may uncover the port.</Loud> Shut the nipple and top up. If it was
-          uncovered, say so with X.
+          <Loud>Stop. The next stroke may uncover the port.</Loud> Shut the nipple and top up (T). If the port
+          was uncovered, say so (X).
         </Notice>
       );
   }

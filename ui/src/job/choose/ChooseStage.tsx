@@ -5,10 +5,12 @@ import type { Choose, Job } from "../../server/api";
 import { suppliesQuery } from "../../server/queries";
 import { Button } from "../../kit/Button";
 import { Loaded } from "../../kit/Loaded";
+import type { FarEndSize } from "../../sizer/candidates";
 import { Sizer } from "../../sizer/Sizer";
 import { NextStage } from "../NextStage";
 import type { StageProps } from "../StageProps";
 import { useEntries } from "../useEntries";
+import { FarEndPanel } from "./FarEndPanel";
 import { FluidCheckPanel } from "./FluidCheckPanel";
 import { FluidPanel } from "./FluidPanel";
 import { KitPanel } from "./KitPanel";
@@ -38,6 +40,7 @@ export function ChooseStage({ job, view: choose, isOpen }: StageProps<"choose">)
     <Loaded query={supplies} isPart>
       {(data) => (
         <>
+          <FarEndPanel job={job} choose={choose} isOpen={isOpen} />
           {choose.size_first ? <JobSizer job={job} choose={choose} isOpen={isOpen} /> : null}
           <Bench>
             <Column>
@@ -67,6 +70,7 @@ function JobSizer({ job, choose, isOpen }: SizerProps) {
   const { add } = useEntries(job, "choose");
   const take = (bore: number, pushOffset: number, agreed: string | undefined) =>
     add("cylinder", { bore, push_offset: pushOffset, ...(agreed ? { agreed } : {}) });
+  const takeSizes = (sizes: FarEndSize[]) => sizes.forEach((size) => add("size", { ...size }));
   return (
     <Sizer
       key={job.circuit.id}
@@ -74,7 +78,8 @@ function JobSizer({ job, choose, isOpen }: SizerProps) {
       circuitId={job.circuit.id}
       jobId={job.id}
       taken={choose.cylinder}
-      {...(isOpen ? { onTake: take } : {})}
+      {...(isOpen && !choose.far_ends ? { onTake: take } : {})}
+      {...(isOpen && choose.far_ends ? { onTakeSizes: takeSizes } : {})}
     />
   );
 }

@@ -4,6 +4,7 @@ import { Panel, Quiet, Split } from "../../kit/layout";
 import { Photos } from "../Photos";
 import { useEntries } from "../useEntries";
 import type { StageProps } from "../StageProps";
+import { CureList } from "./CureList";
 import { GateList } from "./GateList";
 import { Signature } from "./Signature";
 
@@ -14,6 +15,11 @@ export function CloseStage({ job, view: close }: StageProps<"close">) {
       <Split $left="1.7fr">
         <Panel>
           <h2>Release gates</h2>
+          <CureList
+            cures={close.cures}
+            isOpen={!job.signed && !job.stop}
+            onCure={(flag) => add("cured", { flag })}
+          />
           <GateList
             gates={close.gates}
             isOpen={!job.signed}

@@ -62,7 +62,7 @@ export function SetupPanel({ job, strip, isOpen }: Props) {
       <Row>
         <h2>Set-up</h2>
         {blocking.length > 0 ? (
-          <Mark kind="warn">{`${blocking.length} before the first step`}</Mark>
+          <Mark kind="warn">{`${blocking.length} before ${strip.steps.length > 0 ? "the first step" : "any fluid moves"}`}</Mark>
         ) : (
           <>
             <Mark kind="good">Set up</Mark>

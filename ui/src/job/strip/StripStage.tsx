@@ -7,6 +7,7 @@ import { isDone } from "../isDone";
 import { KeyHelp } from "../KeyHelp";
 import { NextStage } from "../NextStage";
 import { Photos } from "../Photos";
+import type { Job, Strip } from "../../server/api";
 import type { StageProps } from "../StageProps";
 import { OpenToTheAir } from "./OpenToTheAir";
 import { SetupPanel } from "./SetupPanel";
@@ -31,6 +32,29 @@ export function StripStage({ job, view: strip, isOpen }: StageProps<"strip">) {
         </Notice>
       ) : null}
       <SetupPanel job={job} strip={strip} isOpen={isOpen} />
+      {strip.steps.length > 0 ? <StripWork job={job} strip={strip} isOpen={isOpen} /> : null}
+      <Photos
+        job={job}
+        stage="strip"
+        hint="Whole lever, clamp split, hose angle, reservoir tilt, lever gap; then each part before it moves."
+      />
+      {isDone(job, "strip") ? (
+        <Notice tone="good" live>
+          {strip.steps.length > 0
+            ? "All of it is out and counted. Clean and dry it, then look at it."
+            : "Machine and mechanic are protected."}
+        </Notice>
+      ) : null}
+      <NextStage job={job} stage="strip" />
+      {strip.steps.length > 0 ? <KeyHelp keys={KEYS} /> : null}
+    </>
+  );
+}
+
+/** The step at hand, the cylinder cut open and the tray: only where something comes off. */
+function StripWork({ job, strip, isOpen }: { job: Job; strip: Strip; isOpen: boolean }) {
+  return (
+    <>
       <Split $left="1.05fr">
         <Panel>
           <StepPanel job={job} strip={strip} isOpen={isOpen} />
@@ -53,18 +77,6 @@ export function StripStage({ job, view: strip, isOpen }: StageProps<"strip">) {
       </Split>
       {isOpen && strip.ready ? <StuckPiston job={job} strip={strip} /> : null}
       <StepList strip={strip} />
-      <Photos
-        job={job}
-        stage="strip"
-        hint="Whole lever, clamp split, hose angle, reservoir tilt, lever gap; then each part before it moves."
-      />
-      {isDone(job, "strip") ? (
-        <Notice tone="good" live>
-          All of it is out and counted. Clean and dry it, then look at it.
-        </Notice>
-      ) : null}
-      <NextStage job={job} stage="strip" />
-      <KeyHelp keys={KEYS} />
     </>
   );
 }
