@@ -73,7 +73,6 @@ module Demo
     end
 
     def spelled_out(entry, circuit_id)
-      return [["bleed", "stroke", {}]] * entry["strokes"] if entry["strokes"]
       return [["ask", "wait", {"wait" => "parts_on_order", "until" => (@now + entry["parts_in_days"] * 86_400).utc.iso8601}]] if entry["parts_in_days"]
       sheet = Sandbag::Circuit::Sheet.new(@store.circuits.find(circuit_id)[:sheet])
       circuit = Sandbag::Circuit::Assembly.build(sheet)

@@ -3,7 +3,7 @@
 module Demo
   # Works the stages of a cylinder as a careful mechanic would, so that the demonstration need not spell every step out.
   class WorkedBench
-    WORK = %w[laid_out set_up stripped seen gauged built].freeze
+    WORK = %w[answered laid_out set_up stripped seen gauged built strokes].freeze
     REASON = "on hand, looked at against the old parts"
 
     def self.knows?(entry)
@@ -21,6 +21,15 @@ module Demo
     def work(entry)
       public_send(*entry.first)
     end
+
+    # @param odd [Hash{String => String}] question => answer, where it is not the usual one
+    def answered(odd)
+      while (row = state.ask.intake.unanswered.first)
+        @add.call("ask", "intake", {"question" => row["id"], "value" => odd.fetch(row["id"]) { USUAL.fetch(row["id"]) }})
+      end
+    end
+    USUAL = {"at_ease" => "yes", "abs" => "none", "abs_tool" => "no", "linked" => "none", "service_info" => "yes", "sole_brake" => "no", "fluid_marked" => "dot4",
+             "fluid_found" => "dot4"}.freeze
 
     def laid_out(_)
       state.choose.wanting.each { |line| @add.call("choose", "pulled", {"line" => line.id, "reason" => REASON}) }
@@ -44,7 +53,7 @@ module Demo
     end
 
     def gauged(sizes)
-      Sandbag::Knowledge.table("gauge_places").each do |row|
+      Sandbag::Knowledge.table("gauge_places").select { |row| state.measure.cylinder.construction.gauge.include?(row["id"]) }.each do |row|
         gauge = (row["part"] == "bore") ? "bore_gauge" : "micrometer"
         @add.call("measure", "gauge", {"place" => row["id"], "value" => sizes.fetch(row["id"]) { sizes[row["part"]] }, "gauge" => gauge})
       end
@@ -54,6 +63,14 @@ module Demo
       while (step = state.build.step) && step.id != until_step
         step.takes.select(&:feature).each { |part| @add.call("build", "facing", {"part" => part.id, "faces" => part.faces}) }
         @add.call("build", "step", {"step" => step.id})
+      end
+    end
+
+    # Topped up whenever the reservoir asks for it.
+    def strokes(count)
+      count.times do
+        @add.call("bleed", "topped_up", {}) if state.bleed.count.reservoir.spent?
+        @add.call("bleed", "stroke", {})
       end
     end
 

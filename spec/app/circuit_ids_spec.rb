@@ -56,7 +56,7 @@ RSpec.describe "Part ids", :api do
     ids = renamed(twin_disc_plain, Random.new(Kernel.rand(2**32)))
     add_circuit("front", with_ids(twin_disc_plain, ids))
     ask(:post, "/jobs", {id: "j", circuit_id: "front"})
-    entry("j", "ask", "route", {route: "bleed"})
+    ready("j")
     entry("j", "choose", "fluid", {fluid: "dot4", stamped: "dot4"})
     points = stage("j", "bleed")["points"].map { |point| point["id"] }
     expect(points).to match_array ids.values_at("left_caliper", "right_caliper")

@@ -12,7 +12,7 @@ RSpec.describe "A killed server" do
   it "has lost nothing that it acknowledged" do
     ids = Array.new(5) { SecureRandom.uuid }
     ids.each do |id|
-      answer = post("/jobs/job-tourer-front/entries", {id: id, stage: "bleed", kind: "stroke", data: {}})
+      answer = post("/jobs/job-tourer-front/entries", {id: id, stage: "bleed", kind: "bubbles", data: {}})
       expect(answer.code).to eq "201"
     end
     served.stop("KILL")

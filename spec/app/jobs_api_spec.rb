@@ -10,7 +10,7 @@ RSpec.describe App::JobsApi, :api do
     expect(last_response.status).to eq 201
     line = ask(:get, "/jobs")["items"].first
     expect(line).to include("id" => "job", "current" => "ask", "signed" => false)
-    expect(line["waits_for"]).to start_with("a finding")
+    expect(line["waits_for"]).to eq "an answer: have you done this kind of job before?"
   end
 
   it "opens it once when asked twice, and not on another circuit under the same id" do
@@ -36,30 +36,35 @@ RSpec.describe App::JobsApi, :api do
   end
 
   it "stores a retried entry once" do
+    ready("job")
+    before = ask(:get, "/jobs/job/entries")["items"].size
     entry("job", "bleed", "stroke", {}, id: "s1")
     expect(last_response.status).to eq 201
     again = entry("job", "bleed", "stroke", {}, id: "s1")
     expect(last_response.status).to eq 200
     expect(again.dig("stage", "bleed", "total_strokes")).to eq 1
-    expect(ask(:get, "/jobs/job/entries")["items"].size).to eq 1
+    expect(ask(:get, "/jobs/job/entries")["items"].size).to eq before + 1
   end
 
   it "refuses an entry id that was used for something else" do
+    ready("job")
     entry("job", "bleed", "stroke", {}, id: "s1")
     entry("job", "bleed", "topped_up", {}, id: "s1")
     expect(last_response.status).to eq 409
   end
 
   it "keeps the mechanic's time and name" do
-    entry("job", "bleed", "stroke", {}, id: "s1", at: "2026-03-14T08:00:00Z", by: "R. Tarn")
+    entry("job", "ask", "note", {text: "squeaks"}, at: "2026-03-14T08:00:00Z", by: "R. Tarn")
     expect(ask(:get, "/jobs/job/entries")["items"].first).to include("at" => "2026-03-14T08:00:00Z", "by" => "R. Tarn", "position" => 1)
   end
 
   it "undoes by a correcting entry" do
+    ready("job")
+    before = ask(:get, "/jobs/job/entries")["items"].size
     entry("job", "bleed", "stroke", {}, id: "s1")
     after = entry("job", "bleed", "undo", {}, corrects: "s1")
     expect(after.dig("stage", "bleed", "total_strokes")).to eq 0
-    expect(ask(:get, "/jobs/job/entries")["items"].size).to eq 2
+    expect(ask(:get, "/jobs/job/entries")["items"].size).to eq before + 2
   end
 
   it "answers a refusal with where, what and what would do, and stores nothing" do
@@ -71,6 +76,7 @@ RSpec.describe App::JobsApi, :api do
   end
 
   it "cannot be talked into signing over unmet gates" do
+    ready("job")
     found = entry("job", "close", "signed", {"name" => "R"})
     expect(last_response.status).to eq 422
     expect(pointers(found)).to include("gates/feel", "gates/leak", "gates/function")

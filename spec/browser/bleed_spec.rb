@@ -67,6 +67,8 @@ RSpec.describe "Bleeding by foot switch", :browser do
   end
 
   it "keeps five strokes through a dead server and a reload, and sends each once" do
+    press "t"
+    until_api { shown("job-tourer-front", "bleed")["reservoir"]["strokes_since_top_up"].zero? }
     before = api("/jobs/job-tourer-front/entries")["items"].size
     wait_until_kept "/", "/api/jobs/job-tourer-front", "/api/jobs/job-tourer-front/stages/bleed"
     served.stop("KILL")

@@ -67,6 +67,7 @@ RSpec.describe "Choose and Shelf", :browser do
 
   def second_job
     post("/jobs", {id: "second", circuit_id: "puddle-front", beside: true})
+    answer_stops("second")
     post("/jobs/second/entries", {id: "r", stage: "ask", kind: "route", data: {route: "reseal_mc"}})
     post("/jobs/second/entries", {id: "f", stage: "choose", kind: "fluid", data: {fluid: "dot4", stamped: "dot4"}})
     "second"

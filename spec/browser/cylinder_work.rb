@@ -9,6 +9,7 @@ module CylinderWorkByHand
 
   def open_job(circuit, fluid, route: "reseal_mc")
     post("/jobs", {id: "walk", circuit_id: circuit, beside: true})
+    answer_stops("walk")
     enter("ask", "route", {route: route})
     enter("choose", "fluid", {fluid: fluid, stamped: fluid})
   end
@@ -63,7 +64,7 @@ module CylinderWorkByHand
   end
 
   def gauge(bore:, piston:)
-    Sandbag::Knowledge.table("gauge_places").each do |row|
+    stage_now("measure")["places"].each do |row|
       session.fill_in row["label"], exact: true, with: "#{(row["part"] == "bore") ? bore : piston}\n"
       expect(session).to have_no_field(row["label"], exact: true)
     end
@@ -88,6 +89,7 @@ module CylinderWorkByHand
         press right_key(construction, part["id"])
         expect(session).to have_no_css(question)
       end
+      expect(session).to have_button("Fitted", disabled: false)
       press :space
       until_api { stage_now("build")["current"] != step }
     end

@@ -128,6 +128,10 @@ RSpec.describe "An empty shop", :browser, demo: false do
     session.fill_in "2. What is it called?", with: "First one\n"
     session.fill_in "3. What is wrong, in the rider's own words?", with: "Lever to the bar\n"
     session.click_button "Disc on the jackshaft"
+    expect(session).to have_content("Have you done this kind of job before?")
+    press "1"
+    expect(session).to have_content("Service information on hand?")
+    press "1"
     expect(session).to have_content("Is this its only brake?").and have_content("The record says: Yes")
     until_api { api("/jobs?state=open")["items"].first["complaint"] == "Lever to the bar" }
     session.click_link "Bench"

@@ -73,6 +73,29 @@ module AtTheBench
     JSON.parse(answer.body)
   end
 
+  # Beside the page: the safe answer to every question that can stop a job and that its record does not know.
+  def answer_stops(job)
+    while (row = shown(job, "ask")["intake"].find { |each| each["stops"] && !each.key?("value") })
+      post("/jobs/#{job}/entries", {id: SecureRandom.uuid, stage: "ask", kind: "intake", data: {question: row["id"], value: JobInMemory::SAFE.fetch(row["id"])}})
+    end
+  end
+
+  # By digit keys on the Ask page: what can stop the job and what the record does not know.
+  def answer_stops_by_key
+    job = session.current_path.split("/")[2]
+    while (row = shown(job, "ask")["intake"].find { |each| each["stops"] && !each["confirmed"] })
+      expect(session).to have_css("p", text: row["ask"], exact_text: true)
+      press (row["values"].keys.index(row.fetch("value") { JobInMemory::SAFE.fetch(row["id"]) }) + 1).to_s
+      expect(session).to have_no_css("p", text: row["ask"], exact_text: true)
+    end
+  end
+
+  # By touch on the Strip page: whatever has to be true before fluid moves or a step is done.
+  def protect
+    job = session.current_path.split("/")[2]
+    shown(job, "strip")["setup"].select { |row| row["word"] == "block" }.each { |row| session.click_button "#{row["label"]}: Done" }
+  end
+
   # Ticks a line of the pull list.
   def tick(line)
     session.find("[role=checkbox][aria-label='#{line}']").click

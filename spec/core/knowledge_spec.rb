@@ -53,10 +53,10 @@ RSpec.describe Sandbag::Knowledge do
       .to raise_error(described_class::Fault, /:1: XX names unknown pray/)
   end
 
-  it "has all 30 findings, 18 causes and the whole matrix" do
+  it "has all 30 findings, 20 causes and the whole matrix" do
     expect(described_class.table("findings").size).to eq 30
     expect(described_class.table("causes").map { |row| row["id"] }).to eq described_class::CAUSE_CODES
-    expect(described_class.table("likelihoods").size).to eq 109
+    expect(described_class.table("likelihoods").size).to eq 110
   end
 
   it "names only stages and cautions that exist" do

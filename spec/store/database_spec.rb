@@ -114,8 +114,8 @@ RSpec.describe Store::All do
 
   it "pages jobs newest first and machines by name" do
     store.jobs.open(id: "k", circuit_id: "c", at: "2026-03-15T09:00:00Z")
-    expect(store.jobs.page(open: true, limit: 1).map { |job| job[:id] }).to eq ["k"]
-    expect(store.jobs.page(open: true, limit: 5, after: Store::Cursor.write("2026-03-15T09:00:00Z", "k")).map { |job| job[:id] }).to eq ["j"]
+    expect(store.jobs.page(state: :open, limit: 1).map { |job| job[:id] }).to eq ["k"]
+    expect(store.jobs.page(state: :open, limit: 5, after: Store::Cursor.write("2026-03-15T09:00:00Z", "k")).map { |job| job[:id] }).to eq ["j"]
     store.machines.add(id: "n", name: "Alder", kind: "kart")
     expect(store.machines.page(limit: 1).map { |machine| machine[:name] }).to eq ["Alder"]
     expect(store.machines.page(limit: 5, after: Store::Cursor.write("Alder", "n")).map { |machine| machine[:name] }).to eq ["Scree"]

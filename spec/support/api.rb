@@ -38,6 +38,20 @@ module Api
     ask(:post, "/jobs/#{job_id}/entries", {id: id, stage: stage, kind: kind, data: data, **more})
   end
 
+  # A job on which fluid may move: its questions answered, its repair chosen, machine and mechanic protected.
+  def ready(job_id, route: "bleed")
+    answer_stops(job_id)
+    entry(job_id, "ask", "route", {route: route})
+    stage(job_id, "strip")["setup"].each { |row| entry(job_id, "strip", "setup", {item: row["id"]}) if row["word"] == "block" && !row.key?("value") }
+  end
+
+  # The safe answer to every question that can stop the job and that the record does not know.
+  def answer_stops(job_id)
+    while (row = stage(job_id, "ask")["intake"].find { |each| each["stops"] && !each.key?("value") })
+      entry(job_id, "ask", "intake", {question: row["id"], value: JobInMemory::SAFE.fetch(row["id"])})
+    end
+  end
+
   # What a stage of a job shows.
   def stage(job_id, stage)
     ask(:get, "/jobs/#{job_id}/stages/#{stage}").fetch(stage)

@@ -4,19 +4,35 @@
 class JobInMemory
   attr_reader :entries, :fitted
 
-  def initialize(fitted)
+  # What a careful mechanic answers on a machine with nothing odd about it.
+  SAFE = {"at_ease" => "yes", "abs" => "none", "abs_tool" => "no", "linked" => "none", "service_info" => "yes", "sole_brake" => "no", "fluid_marked" => "dot4",
+          "fluid_found" => "dot4"}.freeze
+
+  # @param careful [Boolean] answers what can stop the job, and protects the machine, before any work is entered
+  def initialize(fitted, careful: true)
     @fitted = fitted
     @entries = []
+    @careful = careful
   end
 
   # @return [String] id of the entry
   def add(stage, kind, data = {}, corrects: nil)
-    number = entries.size + 1
-    given = Sandbag::Job::Entry.new(id: "e#{number}", stage: stage, kind: kind, data: data, at: "2026-03-14T09:00:#{format("%02d", number % 60)}Z",
-      by: "spec", corrects: corrects, position: number)
-    @entries += [Sandbag::Job::Admission.new(state).admit(given)]
-    @state = nil
-    given.id
+    take_care(stage, kind) if @careful
+    write(stage, kind, data, corrects: corrects)
+  end
+
+  def answer_stops
+    while (row = state.ask.intake.unanswered.first)
+      write("ask", "intake", {"question" => row["id"], "value" => SAFE.fetch(row["id"])})
+    end
+  end
+
+  def protect
+    state.strip.setup.missing.each { |row| write("strip", "setup", {"item" => row["id"]}) }
+  end
+
+  def write(stage, kind, data = {}, corrects: nil)
+    append(Sandbag::Job::Admission.new(state).admit(entry(stage, kind, data, corrects)))
   end
 
   def undo(stage, id)
@@ -49,8 +65,16 @@ class JobInMemory
     state.ask.flags.map(&:id)
   end
 
+  # Topped up whenever the reservoir asks for it. Only the last of a run is admitted: they are alike, and it takes long.
   def strokes(count)
-    count.times { add("bleed", "stroke") }
+    while count.positive?
+      take_care("bleed", "stroke") if @careful
+      add("bleed", "topped_up") if state.bleed.count.reservoir.spent?
+      run = state.bleed.count.reservoir.strokes_to_uncover.clamp(1, count)
+      (run - 1).times { append(entry("bleed", "stroke", {}, nil)) }
+      add("bleed", "stroke")
+      count -= run
+    end
   end
 
   # Everything up to a lever that can be read.
@@ -82,6 +106,28 @@ class JobInMemory
   def confirm(*gates)
     gates.each { |gate| add("close", "gate", {"gate" => gate, "met" => true}) }
   end
+
+  private
+
+  def entry(stage, kind, data, corrects)
+    number = entries.size + 1
+    Sandbag::Job::Entry.new(id: "e#{number}", stage: stage, kind: kind, data: data, at: "2026-03-14T09:00:#{format("%02d", number % 60)}Z",
+      by: "spec", corrects: corrects, position: number)
+  end
+
+  # @return [String] id of the entry
+  def append(entry)
+    @entries += [entry]
+    @state = nil
+    entry.id
+  end
+
+  def take_care(stage, kind)
+    return if %w[ask choose].include?(stage) || kind == "undo" || state.stop || state.signed?
+    answer_stops
+    write("ask", "route", {"route" => "bleed"}) unless state.route || %w[ask choose feel].include?(stage)
+    protect if stage == "bleed" && state.route&.protects?
+  end
 end
 
 # The stages between Choose and Bleed, worked the way a careful mechanic would.
@@ -89,6 +135,7 @@ module CylinderWork
   # Everything on the bench, for a route that takes the cylinder apart.
   def laid_out(route: "reseal_mc", fluid: "dot4")
     add("ask", "route", {"route" => route})
+    add("choose", "far_end", {"part" => "all"}) if state.choose.far_end_wanted?
     add("choose", "fluid", {"fluid" => fluid, "stamped" => fluid})
     state.choose.wanting.each { |line| add("choose", "pulled", {"line" => line.id, "reason" => "bought for this job"}) }
     self
@@ -121,7 +168,7 @@ module CylinderWork
 
   # Bore and piston at these sizes wherever the gauge is held.
   def gauge(bore:, piston:, gauge: "bore_gauge", **places)
-    Sandbag::Knowledge.table("gauge_places").each do |row|
+    Sandbag::Knowledge.table("gauge_places").select { |row| state.measure.cylinder.construction.gauge.include?(row["id"]) }.each do |row|
       value = places.fetch(row["id"].tr(".", "_").to_sym) { (row["part"] == "bore") ? bore : piston }
       add("measure", "gauge", {"place" => row["id"], "value" => value, "gauge" => gauge})
     end
@@ -130,6 +177,65 @@ module CylinderWork
 
   def face(step)
     step.takes.select(&:feature).each { |part| add("build", "facing", {"part" => part.id, "faces" => part.faces}) }
+  end
+
+  # New beside old, all of it the same.
+  def compare_all
+    state.measure.comparison.open.each { |row| add("measure", "compared", {"row" => row["id"], "value" => "same"}) }
+    self
+  end
+
+  # Whatever the route has, in its order, to the signature.
+  def work_through
+    choose_what_is_wanted
+    state.stages.each_key { |stage| public_send(WORK.fetch(stage)) unless %w[ask choose].include?(stage) }
+    self
+  end
+  WORK = {"measure" => :measured, "strip" => :stripped, "build" => :build_all, "bleed" => :bleed_all, "feel" => :felt, "close" => :closed}.freeze
+
+  def choose_what_is_wanted
+    return unless state.stages.key?("choose")
+    add("choose", "far_end", {"part" => "all"}) if state.choose.far_end_wanted?
+    add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
+    if state.choose.cylinder_wanted?
+      add("choose", "cylinder", {"bore" => fitted.value("master", "bore"), "push_offset" => fitted.value("lever", "push_offset"), "agreed" => "as it was"})
+    end
+    state.choose.wanting.each { |line| add("choose", "pulled", {"line" => line.id, "reason" => "bought for this job"}) }
+  end
+
+  def measured
+    state.measure.apart? ? passed : compare_all
+  end
+
+  def stripped
+    set_up.strip_all
+  end
+
+  def bleed_all
+    state.bleed.count.points.each_key { |id| run_clean(id) }
+  end
+
+  # A lever with next to no air in it, or a slave that lifts as it should.
+  def felt
+    if state.feel.clutch?
+      slave = fitted.values(fitted.far_ends.first)
+      add("feel", "lift", {"lift" => slave["lift_needed"].value + slave["lift_margin"].value + 0.1})
+    else
+      read_lever(air_ml: 0.0, forces: light_to_firm)
+      add("feel", "accepted", {"reason" => "as before"}) if state.feel.verdict == "marginal"
+    end
+    add("feel", "hold", {"creep" => 0.2})
+  end
+
+  def light_to_firm
+    circuit = Sandbag::Circuit::Assembly.build(state.sheet)
+    reference = Sandbag::Circuit::Reference.force_n(state.sheet, circuit)
+    Sandbag::Feel::LowForces.of(circuit).first(4) + [0.42, 0.62, 0.82, 1.0].map { |share| (share * reference).round }
+  end
+
+  def closed
+    confirm(*state.close.gates.reject(&:computed?).map(&:id))
+    add("close", "signed", {"name" => "R. Tarn"})
   end
 
   def build_all

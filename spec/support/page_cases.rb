@@ -18,7 +18,9 @@ class ProjectionCase
   def initialize(plain, random)
     @random = random
     @job = JobInMemory.new(Sandbag::Circuit::Sheet.new(plain))
+    @job.answer_stops
     @job.add("ask", "route", {"route" => "bleed"})
+    @job.protect
     @job.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
     @random.rand(0..40).times { step }
   end

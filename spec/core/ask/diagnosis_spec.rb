@@ -43,7 +43,7 @@ RSpec.describe Sandbag::Ask::Diagnosis do
     ["brake", %w[residual.constant release_point.none], "SS", true, "slave_work"],
     ["brake", %w[hose_state.kinked return_action.slow], "HB", true, "renew_hose"],
     ["brake", %w[fluid_water.ge3 lever_feel.firm], "FA", true, "flush"],
-    ["brake", %w[fluid_debris.gel], "FW", true, "renew_mc"],
+    ["brake", %w[fluid_debris.gel], "FW", true, "renew_rubber"],
     ["brake", %w[friction_state.thin hot_fade.weak_but_firm], "FR", true, "friction_work"],
     ["brake", %w[bubbles.few_then_stop pump_up.never_builds hold_sink.holds wet_joint.dry wet_slave.dry], "AM", false, "bleed"],
     ["brake", %w[mc_isolated.sinks wet_lever.dry wet_joint.dry wet_slave.dry lever_feel.spongy], "BY", true, "reseal_mc"],
@@ -64,6 +64,11 @@ RSpec.describe Sandbag::Ask::Diagnosis do
     ["clutch", %w[bubbles.under_insert clutch_gear.none slave_lift.short], "AM", false, nil],
     ["clutch", %w[wet_joint.drip level.sudden_fall], "JL", true, "remake_joint"],
     ["clutch", %w[hose_state.bulges slave_lift.short], "HS", true, "renew_hose"],
+    ["brake", %w[lever_feel.wooden lever_travel.short lever_effort.heavy return_action.free history.parts_changed], "WS", false, "renew_mc"],
+    ["brake", %w[lever_feel.firm lever_travel.to_grip pump_up.same hold_sink.holds history.parts_changed free_play.in_spec nipple_flow.clean], "WS", false, nil],
+    ["clutch", %w[lever_feel.firm slave_lift.short clutch_gear.partial pump_up.same history.parts_changed], "WS", false, nil],
+    ["brake", %w[level.over_max residual.builds free_play.in_spec port_jet.present], "OF", false, "set_level"],
+    ["clutch", %w[level.over_max residual.constant free_play.in_spec port_jet.present], "OF", false, nil],
     ["clutch", %w[release_point.mc_outlet residual.builds port_jet.absent], "PB", true, "reseal_mc"]
   ]
 
@@ -143,6 +148,30 @@ RSpec.describe Sandbag::Ask::Diagnosis do
   end
 end
 
+RSpec.describe "What is merely due" do
+  def diagnosis(*pairs)
+    found = pairs.reduce(Sandbag::Ask::Findings.new) { |all, pair| all.with(*pair.split(".")) }
+    Sandbag::Ask::Diagnosis.new(found, {"side" => "brake", "abs" => "none"})
+  end
+
+  it "does not hide what is dangerous: old fluid stands behind a bypassing cup, and is still due" do
+    found = diagnosis("fluid_colour.black", "hold_sink.fast", "pump_up.rises_sinks", "wet_joint.dry", "wet_lever.dry", "wet_slave.dry")
+    expect(found.ranks.first.cause["id"]).to eq "BY"
+    expect(found.proposal[:route]).to eq "reseal_mc"
+    old = found.ranks.find { |rank| rank.cause["id"] == "FA" }
+    expect([old.proof.nil?, old.leads]).to eq [false, false]
+  end
+
+  it "leads where nothing else is likelier by far" do
+    expect(diagnosis("fluid_colour.black", "lever_feel.firm").proposal[:route]).to eq "flush"
+  end
+
+  it "comes after the leak, where fluid is on the pads" do
+    expect(diagnosis("friction_state.contaminated").proposal[:route]).to eq "friction_work"
+    expect(diagnosis("friction_state.contaminated", "wet_slave.fluid").ranks.first(2).map { |rank| rank.cause["id"] }).to eq %w[SL FR]
+  end
+end
+
 RSpec.describe Sandbag::Ask::NextTest do
   def tests(*pairs, side: "brake")
     found = pairs.reduce(Sandbag::Ask::Findings.new) { |all, pair| all.with(*pair.split(".")) }
@@ -169,11 +198,30 @@ RSpec.describe Sandbag::Ask::NextTest do
     expect(tests("lever_feel.spongy").gain_bits(neutral)).to be_within(1e-12).of(0)
   end
 
-  it "says what each answer would mean, as the scoring then has it" do
+  it "says what each answer would change: the cause it raises most, from and to" do
     offer = tests("lever_feel.spongy", "lever_travel.long").best.first
     after = Sandbag::Ask::Diagnosis.new(Sandbag::Ask::Findings.new.with("lever_feel", "spongy").with("lever_travel", "long").with("pump_up", "rises_sinks"), {"side" => "brake", "abs" => "none"})
     expect(offer.answers.keys).to eq %w[same rises_holds rises_sinks never_builds]
-    expect(offer.answers["rises_sinks"]).to eq(cause: after.shares.max_by(&:last).first, share: after.shares.values.max)
+    before = Sandbag::Ask::Diagnosis.new(Sandbag::Ask::Findings.new.with("lever_feel", "spongy").with("lever_travel", "long"), {"side" => "brake", "abs" => "none"})
+    expect(offer.answers["rises_sinks"]).to eq(cause: "BY", from: before.shares["BY"], to: after.shares["BY"])
+  end
+
+  it "offers the three places to look for wet together, and once the lid is off what lies under it" do
+    walks = tests("level.slow_fall").best(40).map { |offer| offer.walk["id"] }
+    expect(walks.each_index.select { |index| walks[index] == "wet" }.each_cons(2).map { |one, two| two - one }).to eq [1, 1]
+    place = ->(offers) { offers.map { |offer| offer.finding["id"] }.index("port_jet") }
+    expect(place[tests("residual.builds", "bubbles.none").best(40)]).to be < place[tests("residual.builds", "boot_state.sound").best(40)]
+  end
+
+  it "puts first what must be looked at, then what the rider's words call for until enough is found" do
+    askable = Sandbag::Knowledge.table("findings").select { |row| %w[a b].include?(row["for"]) }
+    first = lambda do |*pairs, **more|
+      found = pairs.reduce(Sandbag::Ask::Findings.new) { |all, pair| all.with(*pair.split(".")) }
+      described_class.new(Sandbag::Ask::Diagnosis.new(found, {"side" => "brake", "abs" => "none"}), askable, **more).best(1).first.finding["id"]
+    end
+    expect(first["lever_feel.spongy", must: %w[hose_state], named: %w[level]]).to eq "hose_state"
+    expect(first["lever_feel.spongy", named: %w[boot_state level]]).to eq "boot_state"
+    expect(first["lever_feel.spongy", "lever_travel.long", "hold_sink.holds", named: %w[boot_state]]).not_to eq "boot_state"
   end
 
   it "prefers the quick look to the long one that tells as much" do

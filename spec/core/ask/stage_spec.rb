@@ -16,7 +16,47 @@ RSpec.describe Sandbag::Ask::Stage do
 
   it "proposes nothing before anything is found, and asks for the next best test" do
     expect(job.view("ask")).not_to have_key(:proposal)
-    expect(job.state.waits_for).to eq("a finding, or a route")
+    worked = job
+    expect(worked.state.waits_for).to eq "an answer: have you done this kind of job before?"
+    worked.answer_stops
+    expect(worked.state.waits_for).to eq("a finding, or a route")
+  end
+
+  it "recommends nothing on a falling level before the wet places were looked at, nor on a drag before free play and port" do
+    falling = job
+    ask = find(falling, level: "slow_fall", friction_state: "taper_knock", lever_travel: "long")
+    expect(ask.next_tests.first(3).map { |offer| offer.finding["id"] }).to eq %w[wet_lever wet_joint wet_slave]
+    dragging = find(job, residual: "builds", history: "parts_changed")
+    expect(dragging.proposal).to be_nil
+    expect(dragging.next_tests.first(2).map { |offer| offer.finding["id"] }).to eq %w[free_play port_jet]
+  end
+
+  it "asks first what the rider's words call for" do
+    {"Lever sinks at the lights" => "hold_sink", "drags when hot" => "residual", "it LEAKS somewhere" => "level", "Hebel komisch" => nil}.each do |text, first|
+      worked = job
+      worked.add("ask", "complaint", {"text" => text})
+      named = Sandbag::Ask::ComplaintWords.findings(text)
+      expect(named.first).to eq first
+      expect(worked.state.ask.next_tests.first.finding["id"]).to eq first if first
+    end
+  end
+
+  it "asks only what the circuit can answer" do
+    ids = ->(plain) { job(plain).state.ask.askable.map { |finding| finding["id"] } }
+    expect(ids[bicycle_plain]).not_to include("level", "port_jet", "brake_lamp", "fluid_water")
+    expect(ids[twin_disc_plain]).to include("level", "port_jet", "brake_lamp", "fluid_water")
+  end
+
+  it "takes answers of the intake for findings where they are, and says what was asked for and what the other circuit needs" do
+    worked = job
+    {"fluid_date" => "over_2", "rebuild_date" => "over_4", "job_request" => "flush", "other_circuit" => "due"}.each do |question, value|
+      worked.add("ask", "intake", {"question" => question, "value" => value})
+    end
+    expect(worked.state.ask.findings.values("history")).to eq %w[fluid_over_24m old_seals]
+    expect(worked.state.ask.entered.to_h).to be_empty
+    worked.add("ask", "route", {"route" => "reseal_mc"})
+    expect(worked.view("ask")).to include(against_request: a_string_starting_with("Asked for: flush"), offers: [a_string_including("other circuit")])
+    expect(refusal_at { worked.add("ask", "finding_cleared", {"finding" => "history"}) }).to eq ["data/finding"]
   end
 
   it "says likely until it is proven" do
@@ -72,7 +112,7 @@ RSpec.describe Sandbag::Ask::Stage do
   end
 
   describe "a red flag" do
-    {"R02" => {hose_state: "bulges"}, "R07" => {fluid_debris: "gel"}, "R09" => {friction_state: "contaminated"}, "R12" => {residual: "builds"}}.each do |flag, findings|
+    {"R01" => {level: "sudden_fall", pump_up: "never_builds"}, "R02" => {hose_state: "bulges"}, "R07" => {fluid_debris: "gel"}, "R09" => {friction_state: "contaminated"}, "R12" => {residual: "builds"}}.each do |flag, findings|
       it "#{flag} goes up by #{findings.to_a.flatten.join(" ").tr("_", " ")}" do
         expect(find(job, **findings).flags.map(&:id)).to eq [flag]
       end
@@ -85,7 +125,7 @@ RSpec.describe Sandbag::Ask::Stage do
       expect(find(job, return_action: "locked").flags.to_a).to be_empty
     end
 
-    Sandbag::Knowledge.table("red_flags").each do |flag|
+    Sandbag::Knowledge.table("red_flags").select { |flag| flag["reported"] }.each do |flag|
       it "#{flag["id"]} reported holds every other stage and every route but a referral, until a lead lifts it with a reason" do
         worked = job
         worked.add("ask", "flag", {"flag" => flag["id"]})
@@ -100,6 +140,10 @@ RSpec.describe Sandbag::Ask::Stage do
         expect(worked.state.ask.flags.first.lifting).to eq("lead" => "R. Tarn", "reason" => flag["lifts"])
         worked.strokes(1)
       end
+    end
+
+    it "comes up by what is found only, where something can be found" do
+      expect(refusal_at { job.add("ask", "flag", {"flag" => "R09"}) }).to eq ["data/flag"]
     end
 
     it "has to be lifted again when the danger is found again" do

@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+# Every route on every circuit that a template makes, worked by a careful mechanic from complaint to signature.
+RSpec.describe Sandbag::Job::Route do
+  templates = Sandbag::Knowledge.table("circuit_templates").map { |row| row["id"] }
+
+  # Sizes read off the casting, so that limits apply and the kit can be judged.
+  def proven(template)
+    circuit = Sandbag::Circuit::Template.sheet(template)
+    circuit = circuit.set("master", "bore", circuit.value("master", "bore"), "part_marking")
+    circuit.far_ends.reduce(circuit) do |now, part|
+      field = circuit.clutch? ? "bore" : "pistons"
+      now.change(part["id"], field, now.values(now.part(part["id"]))[field].value.then { |size| size.is_a?(Array) ? size.join(" ") : size }, "part_marking")
+    end
+  end
+
+  def worked(template, route)
+    job = JobInMemory.new(proven(template))
+    job.answer_stops
+    job.add("ask", "route", {"route" => route})
+    job.work_through
+  end
+
+  templates.each do |template|
+    kind = Sandbag::Circuit::Template.sheet(template).kind
+    described_class.all.select { |route| route.suits?(kind) && !route.stops? }.each do |route|
+      it "#{route.label} on #{template.tr("_", " ")} is signed, with work in each of its stages, every part back and what it changed proven" do
+        job = worked(template, route.id)
+        expect(job.state.close.signed?).to be true
+        expect(job.state.stages.values.map(&:done?)).to all(be true)
+        expect(job.entries.map(&:stage)).to include(*job.state.stages.keys)
+        expect(job.state.strip.tray.cells.empty?).to eq route.part.nil?
+        expect(job.state.build.reckoning.leftovers).to be_empty
+        proofs = route.tests + (route.opens? ? ["work"] : []) + (route.handles_fluid? ? ["bled"] : [])
+        expect(proofs).not_to be_empty
+        expect(job.state.close.gates.map(&:id)).to include(*proofs)
+      end
+    end
+  end
+
+  it "is offered only where the circuit can have it" do
+    clutch_only = described_class.find("clutch_work")
+    brake = JobInMemory.new(sheet(twin_disc_plain))
+    expect(brake.state.ask.routes).not_to include(clutch_only)
+    expect(refusal_at { brake.add("ask", "route", {"route" => "clutch_work"}) }).to eq ["data/route"]
+    expect(JobInMemory.new(sheet(clutch_plain)).state.ask.routes).to include(clutch_only)
+  end
+
+  it "leaves the foot cylinder as it is where a hand cylinder is added" do
+    job = JobInMemory.new(Sandbag::Circuit::Template.sheet("road_rear"))
+    job.answer_stops
+    job.add("ask", "route", {"route" => "add_mc"})
+    before = job.state.sheet.value("master", "bore")
+    added = job.state.choose.sizing_sheet
+    expect([added.kind.id, added.far_ends]).to eq ["brake_hand_added", job.fitted.far_ends]
+    job.add("choose", "cylinder", {"bore" => 12.7, "push_offset" => 20, "agreed" => "a control that was not there before"})
+    expect(job.state.sheet.value("master", "bore")).to eq before
+    expect(job.state.choose.chosen_cylinder["bore"]).to eq 12.7
+  end
+
+  it "compares new with old before the old comes off" do
+    job = JobInMemory.new(proven("road_front_single"))
+    job.answer_stops
+    job.laid_out(route: "renew_mc")
+    job.add("choose", "cylinder", {"bore" => 12.7, "push_offset" => 20, "agreed" => "the same as before"})
+    job.set_up
+    first = job.state.strip.step.id
+    expect(problems { job.add("strip", "step", {"step" => first}) }.first.message).to start_with "not yet: compare new with old"
+    job.compare_all
+    job.add("strip", "step", {"step" => first})
+    expect(job.state.strip.done_steps.map(&:id)).to eq [first]
+  end
+end
