@@ -3,5 +3,10 @@
 require_relative "app/boot"
 require "fileutils"
 
-FileUtils.mkdir_p(File.dirname(App::Settings.database))
-run App::Server.build(Store::All.new(Store::Database.open(App::Settings.database)))
+begin
+  FileUtils.mkdir_p(File.dirname(App::Settings.database))
+  database = Store::Opening.database(App::Settings.database)
+rescue Store::Opening::Fault => fault
+  abort fault.message
+end
+run App::Server.build(Store::All.new(database))

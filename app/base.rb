@@ -75,6 +75,15 @@ module App
         Store::Cursor.write(*yield(rows.last)) if rows.size == limit
       end
 
+      # A thing that is there already must be the one that is sent again.
+      # @return [Boolean] true
+      # Refuses, as a clash, one that differs.
+      def same!(what, known, sent)
+        odd = sent.keys.find { |name| known[name] != sent[name] }
+        raise Clash, "#{what} is there already, with another #{odd}" if odd
+        true
+      end
+
       def halt_problem(status, message, accepted = nil)
         halt status, {"content-type" => Problem::TYPE}, Problem.of(status, message, accepted: accepted)
       end
@@ -112,7 +121,7 @@ module App
       problem(404, [Sandbag::Refusal::Problem.new(pointer: "id", message: missing.message, accepted: "an id from a list")])
     end
 
-    error JobDesk::Clash do
+    error Clash do
       problem(409, [Sandbag::Refusal::Problem.new(pointer: "id", message: env["sinatra.error"].message, accepted: "an id not used before")])
     end
 

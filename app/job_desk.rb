@@ -3,9 +3,6 @@
 module App
   # Opens jobs, records entries, and shows a job as its journal tells it, or as its signature closed it.
   class JobDesk
-    # The id is in use for something else.
-    class Clash < StandardError; end
-
     # Another entry came in between, again and again.
     class Busy < StandardError; end
 
@@ -202,8 +199,17 @@ module App
 
     # A retry carries the same entry to the same job; anything else has borrowed an id.
     def same_entry?(known, job, given)
-      return if known.values_at(:job_id, :stage, :kind) == [job[:id], given[:stage], given[:kind]]
+      same = known.values_at(:job_id, :stage, :kind, :corrects) == [job[:id], *given.values_at(:stage, :kind, :corrects)]
+      return if same && says_the_same?(known[:data], given)
       raise Clash, "entry #{given[:id]} is used otherwise"
+    end
+
+    # What was completed when it was stored is not said again.
+    def says_the_same?(stored, given)
+      read = Sandbag::Job::EntryReader.read(Sandbag::Job::Entry.new(**given.slice(:id, :stage, :kind, :data, :at, :by, :corrects)))
+      read.data.all? { |name, value| stored[name] == value }
+    rescue Sandbag::Refusal
+      false
     end
 
     # The job keeps the circuit as it was and all that was decided; the machine's record takes what was changed.

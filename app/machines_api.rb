@@ -1,10 +1,13 @@
 # frozen_string_literal: true
 
+require "securerandom"
+
 module App
   # /api/machines
   class MachinesApi < Base
     # Jobs that come with a machine; older ones are listed by /api/jobs.
     JOBS = 20
+    LONGEST_ID = 60
 
     get "/" do
       asked = query_for("listMachines")
@@ -17,11 +20,13 @@ module App
 
     post "/" do
       body = body_for("addMachine")
-      machine = store.transaction do
-        store.machines.add(id: body["id"], name: body["name"], kind: body["kind"], note: body["note"] || "") unless store.machines.include?(body["id"])
-        view(body["id"])
+      wanted = {name: body["name"], kind: body["kind"], note: body["note"] || ""}
+      fresh = store.transaction do
+        next !same!("machine #{body["id"]}", store.machines.find(body["id"]), wanted) if store.machines.include?(body["id"])
+        store.machines.add(id: body["id"], **wanted)
+        true
       end
-      json 201, machine
+      json(fresh ? 201 : 200, view(body["id"]))
     end
 
     get "/:id" do |id|
@@ -42,24 +47,26 @@ module App
 
     post "/:id/copies" do |id|
       body = body_for("copyMachine")
-      machine = store.transaction do
+      fresh = store.transaction do
         original = store.machines.find(id)
-        copy(original, body["id"], body["name"]) unless store.machines.include?(body["id"])
-        view(body["id"])
+        next !same!("machine #{body["id"]}", store.machines.find(body["id"]), name: body["name"], kind: original[:kind]) if store.machines.include?(body["id"])
+        copy(original, body["id"], body["name"])
+        true
       end
-      json 201, machine
+      json(fresh ? 201 : 200, view(body["id"]))
     end
 
     post "/:id/circuits" do |id|
       body = body_for("addCircuit")
       sheet = shop.limit(Sandbag::Circuit::Template.sheet(body["template"]))
-      machine = store.transaction do
+      name = body["name"] || Sandbag::Knowledge.find("circuit_templates", body["template"])["label"]
+      fresh = store.transaction do
         store.machines.find(id)
-        name = body["name"] || Sandbag::Knowledge.find("circuit_templates", body["template"])["label"]
-        store.circuits.add(id: body["id"], machine_id: id, name: name, sheet: sheet.to_h) unless store.circuits.include?(body["id"])
-        view(id)
+        next !same_circuit!(body["id"], id, name, sheet) if store.circuits.include?(body["id"])
+        store.circuits.add(id: body["id"], machine_id: id, name: name, sheet: sheet.to_h)
+        true
       end
-      json 201, machine
+      json(fresh ? 201 : 200, view(id))
     end
 
     helpers do
@@ -75,8 +82,18 @@ module App
       def copy(original, id, name)
         store.machines.add(id: id, name: name, kind: original[:kind], note: original[:note])
         circuits_of(original[:id]).each_with_index do |circuit, index|
-          store.circuits.add(id: "#{id}.#{index + 1}", machine_id: id, name: circuit[:name], sheet: circuit[:sheet])
+          store.circuits.add(id: free_id("#{id}.#{index + 1}"), machine_id: id, name: circuit[:name], sheet: circuit[:sheet])
         end
+      end
+
+      # An id made of another may be taken, or too long.
+      def free_id(wanted)
+        (wanted.length > LONGEST_ID || store.circuits.include?(wanted)) ? SecureRandom.uuid : wanted
+      end
+
+      def same_circuit!(id, machine_id, name, sheet)
+        known = store.circuits.find(id)
+        same!("circuit #{id}", {**known.slice(:machine_id, :name), kind: known[:sheet]["kind"]}, machine_id: machine_id, name: name, kind: sheet.kind.id)
       end
 
       def circuits_of(machine_id)

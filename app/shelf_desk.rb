@@ -21,7 +21,7 @@ module App
     def add(given)
       @store.transaction do
         known = @store.stock_moves.find(given[:id])
-        next same?(known, given) if known
+        next same?(known, given, stock) if known
         @store.stock_moves.append(stock.admit(Sandbag::Shelf::Move.new(**given)).to_h)
         true
       end
@@ -48,9 +48,17 @@ module App
 
     private
 
-    def same?(known, given)
-      return false if known.values_at(:item, :kind) == given.values_at(:item, :kind)
-      raise JobDesk::Clash, "move #{given[:id]} is used otherwise"
+    # A retry says the same of the same thing; anything else has borrowed an id.
+    def same?(known, given, stock)
+      return false if known.values_at(:item, :kind) == given.values_at(:item, :kind) && says_the_same?(known[:data], given, stock)
+      raise Clash, "move #{given[:id]} is used otherwise"
+    end
+
+    def says_the_same?(stored, given, stock)
+      read = Sandbag::Shelf::MoveReader.read(Sandbag::Shelf::Move.new(**given), stock.find(given[:item]))
+      JSON.parse(JSON.generate(read.data)).all? { |name, value| stored[name] == value }
+    rescue Sandbag::Refusal
+      false
     end
   end
 end
