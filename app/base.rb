@@ -34,10 +34,17 @@ module App
       def body_for(operation_id)
         media = request.media_type
         halt_problem(415, "the body is #{media || "of no kind"}", "application/json") unless media == "application/json"
-        body = parse(request.body.read)
+        body = parse(text_of_body)
         problems = contract.problems(operation_id, body)
         raise Sandbag::Refusal.new(problems) if problems.any?
         body
+      end
+
+      # A body in chunks says nowhere how long it is.
+      def text_of_body
+        text = request.body.read(BodyLimit::BYTES + 1).to_s
+        halt_problem(413, "the body is over #{BodyLimit::BYTES / 1_048_576} MB", "up to #{BodyLimit::BYTES} bytes") if text.bytesize > BodyLimit::BYTES
+        text
       end
 
       def parse(text)
@@ -127,6 +134,10 @@ module App
 
     error JobDesk::Busy, Store::Busy do
       problem(503, [Sandbag::Refusal::Problem.new(pointer: "", message: env["sinatra.error"].message, accepted: "the same again in a moment")])
+    end
+
+    error Store::Full do
+      problem(507, [Sandbag::Refusal::Problem.new(pointer: "", message: env["sinatra.error"].message, accepted: "the same again, once there is room")])
     end
 
     not_found do

@@ -9,13 +9,14 @@ module App
     # @param content [Hash] of JobCardContent
     # @yieldparam photo [String] id of a photo; @yieldreturn [String, nil] its JPEG bytes
     def initialize(content, &jpeg)
-      @content = content
+      @content = Glyphs.in(content)
+      @whole = Glyphs.whole?(JSON.generate(content))
       @jpeg = jpeg
     end
 
     # @return [String] PDF bytes
     def render
-      @pdf = Paper.open("Job card, #{@content["title"]}", Time.iso8601(@content["opened_at"]))
+      @pdf = Paper.open("Job card, #{@content["title"]}", Time.iso8601(@content["opened_at"]), JSON.generate(@content))
       heading
       @content["sections"].each { |title, rows| section(title, rows) }
       pictures
@@ -58,6 +59,7 @@ module App
       @pdf.move_down 16
       @pdf.text "The machine's own service information and local rules come first. First ride slow, on clear ground. " \
         "Look at every joint and the level again after 24 h and after the first ride.", size: 9, color: Paper::PALE
+      @pdf.text "Characters that no font here has are printed as #{Glyphs::NONE}.", size: 9, color: Paper::PALE unless @whole
     end
   end
 end

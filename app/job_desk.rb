@@ -8,9 +8,11 @@ module App
 
     # An entry that was admitted, with all that is stored with it. Worked out before the write lock is taken; stored if the job
     # still stands where it stood.
-    Draft = Struct.new(:job, :circuit, :state, :entry, :after, :stock_position, keyword_init: true)
+    # times: when the server took it, and what a wrong clock said.
+    Draft = Struct.new(:job, :circuit, :state, :entry, :times, :after, :stock_position, keyword_init: true)
 
     ATTEMPTS = 8
+    TIMES = %i[received_at said_at].freeze
 
     # @param store [Store::All]; memory [Memory]
     # @param today [Date] for what ages on the shelf
@@ -32,6 +34,7 @@ module App
       end
     end
 
+    # @param given [Hash] an entry, and received_at and said_at
     # @return [Boolean] false when the entry was there already
     def write(job_id, given)
       ATTEMPTS.times do
@@ -147,11 +150,11 @@ module App
       circuit = @store.circuits.find(job[:circuit_id])
       state = state_of(job, circuit)
       position, stock = @memory.stock(@store)
-      entry = Sandbag::Job::Admission.new(state).admit(Sandbag::Job::Entry.new(**given, position: state.journal.position + 1))
+      entry = Sandbag::Job::Admission.new(state).admit(Sandbag::Job::Entry.new(**given.except(*TIMES), position: state.journal.position + 1))
       entry = completed(state, entry, stock)
       refuse_strange_photo(job[:id], entry)
       after = state.with(state.journal.with(entry))
-      Draft.new(job: job, circuit: circuit, state: state, entry: entry, after: after, stock_position: position)
+      Draft.new(job: job, circuit: circuit, state: state, entry: entry, times: given.slice(*TIMES), after: after, stock_position: position)
     end
 
     # What goes together is recorded with what wetted it, and what is pulled with the count that is promised: shop and shelf
@@ -169,7 +172,7 @@ module App
     end
 
     def keep(draft)
-      @store.journals.append(draft.job[:id], draft.entry.to_h)
+      @store.journals.append(draft.job[:id], {**draft.entry.to_h, **draft.times})
       move_stock(draft)
       Headlines.new(@store, @memory).write(draft.job[:id], draft.after, draft.circuit[:revision])
       close(draft) if draft.entry.kind == "signed"

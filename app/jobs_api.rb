@@ -38,14 +38,15 @@ module App
 
     post "/:id/entries" do |id|
       entry = body_for("addEntry").transform_keys(&:to_sym)
-      fresh = desk.write(id, {at: now, by: NOBODY, corrects: nil, **entry})
-      acknowledge(fresh ? 201 : 200, id, entry[:stage])
+      clock = DeviceClock.new(@clock.call, entry.delete(:sent))
+      fresh = desk.write(id, {by: NOBODY, corrects: nil, **entry, **clock.stamp(entry[:at])})
+      acknowledge(fresh ? 201 : 200, id, entry[:stage], clock.says)
     end
 
     post "/:id/photos" do |id|
       store.jobs.find(id)
       photo_id = query_for("addPhoto").fetch("photo")
-      photo = Photo.read(request.body.read, request.media_type)
+      photo = Photo.read(request.body.read(BodyLimit::PHOTO_BYTES + 1).to_s, request.media_type)
       store.transaction { store.photos.add(id: photo_id, job_id: id, at: now, **photo.to_h) }
       json 201, store.photos.find(photo_id).slice(:id, :width, :height)
     end
@@ -76,9 +77,9 @@ module App
       end
 
       # The entry is stored. Should what it led to fail to be shown, it is acknowledged all the same.
-      def acknowledge(status, id, stage)
+      def acknowledge(status, id, stage, clock)
         head = desk.head(id)
-        json status, {job: head, stage: (desk.stage(id, stage) if has?(head, stage))}.compact
+        json status, {job: head, stage: (desk.stage(id, stage) if has?(head, stage)), clock: clock}.compact
       rescue => fault
         log_fault(fault)
         json status, {}

@@ -15,10 +15,14 @@ module App
     ROW = {borders: [:bottom], border_color: RULE, border_width: 0.5, padding: [3, 6, 3, 0]}.freeze
 
     # @param title [String]; at [Time] printed into the file
+    # @param text [String] everything that will be printed: says which further fonts it takes
     # @return [Prawn::Document]
-    def self.open(title, at)
+    def self.open(title, at, text)
       Prawn::Document.new(page_size: "A4", margin: MARGIN, info: {Title: title, CreationDate: at}).tap do |pdf|
         pdf.font_families.update("Card" => {normal: "#{FONTS}/Regular.ttf", bold: "#{FONTS}/Bold.ttf"})
+        further = Glyphs.fonts_for(text).to_h { |path| [File.basename(path, ".ttf"), {normal: path, bold: path}] }
+        pdf.font_families.update(further)
+        pdf.fallback_fonts = further.keys
         pdf.font "Card", size: 10
         pdf.fill_color INK
       end

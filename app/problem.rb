@@ -7,7 +7,7 @@ module App
   module Problem
     TYPE = "application/problem+json"
     TITLES = {400 => "Not readable", 403 => "Not allowed from there", 404 => "Not found", 405 => "Not that way", 409 => "Already used otherwise",
-              413 => "Too large", 415 => "Not that kind", 422 => "Not acceptable", 503 => "Busy", 500 => "A fault of ours"}.freeze
+              413 => "Too large", 415 => "Not that kind", 422 => "Not acceptable", 503 => "Busy", 507 => "No room", 500 => "A fault of ours"}.freeze
 
     # @param problems [Array<Sandbag::Refusal::Problem>]
     def self.body(status, problems)

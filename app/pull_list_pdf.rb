@@ -10,16 +10,14 @@ module App
 
     # @param lines [Array<Hash>] of Sandbag::Choose::Supplies, as JSON has them
     def initialize(title:, job_id:, lines:, shop_name:, at:)
-      @title = title
+      @title, @lines, @shop_name = Glyphs.in([title, lines, shop_name])
       @job_id = job_id
-      @lines = lines
-      @shop_name = shop_name
       @at = at
     end
 
     # @return [String] PDF bytes
     def render
-      @pdf = Paper.open("Pull list, #{@title}", Time.iso8601(@at))
+      @pdf = Paper.open("Pull list, #{@title}", Time.iso8601(@at), JSON.generate([@title, @lines, @shop_name]))
       @pdf.text @shop_name, size: 9, color: Paper::PALE unless @shop_name.empty?
       @pdf.text "Pull list: #{@title}", size: 18, style: :bold
       @pdf.text "Job #{@job_id}, #{@at[0, 10]}. On the bench before the first screw is turned.", size: 9, color: Paper::PALE

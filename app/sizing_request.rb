@@ -3,13 +3,17 @@
 module App
   # What a sizing was asked, as it came over the wire, turned into what the core takes.
   class SizingRequest
+    # Changes of all candidates together: a comparison of what-ifs has a handful each.
+    MOST_CHANGES = 1_000
     FIELDS = {"bore" => "master", "push_offset" => "lever"}.freeze
 
     # @param sheet [Sandbag::Circuit::Sheet]
     # @param body [Hash] candidates, cylinders, school, band
+    # Refuses more changes than MOST_CHANGES.
     def initialize(sheet, body)
       @sheet = sheet
       @body = body
+      refuse_too_many
       @circuit = Sandbag::Circuit::Assembly.build(sheet)
     end
 
@@ -26,6 +30,12 @@ module App
     end
 
     private
+
+    def refuse_too_many
+      changes = (@body["candidates"] || []).sum { |candidate| (candidate["changes"] || []).size }
+      return if changes <= MOST_CHANGES
+      raise Sandbag::Refusal.at("candidates", "#{changes} changes are too many for one comparison", "up to #{MOST_CHANGES}")
+    end
 
     # Plain cylinders; the usual ones when nothing else was asked for.
     def sizes

@@ -25,8 +25,11 @@ module Store
     def transaction(&)
       @writer.synchronize { @database.transaction(mode: :immediate, &) }
     rescue Sequel::DatabaseError => fault
-      raise unless fault.wrapped_exception.is_a?(SQLite3::BusyException)
-      raise Busy, "the records are being written to by another program"
+      case fault.wrapped_exception
+      when SQLite3::BusyException then raise Busy, "the records are being written to by another program"
+      when SQLite3::FullException then raise Full, "the disc is full: nothing was stored"
+      else raise
+      end
     end
 
     # What is read now may yet be taken back.

@@ -10,7 +10,7 @@ module Store
     MEMORY = ":memory:"
     OWNER_ALONE = 0o600
     # One for each thread of the server: a read never waits for a writer.
-    CONNECTIONS = 6
+    CONNECTIONS = 18
 
     # @param path [String] file, made when absent
     # @return [Sequel::Database] with foreign keys on, WAL, and every commit on the disc before it is acknowledged

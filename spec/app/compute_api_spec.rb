@@ -24,6 +24,15 @@ RSpec.describe App::ComputeApi, :api do
     expect(ask(:post, "/compute/lever-fits", {sheet: twin_disc_plain, readings: []})["wanted"]).to include("N")
   end
 
+  it "refuses a comparison with more changes than anybody would look at" do
+    changes = Array.new(60) { |index| {part: "left_hose", field: "length", value: 700 + index} }
+    candidates = Array.new(300) { |index| {key: "k#{index}", changes: changes} }
+    answer = ask(:post, "/compute/sizings", {sheet: twin_disc_plain, candidates: candidates})
+    expect([last_response.status, pointers(answer)]).to eq [422, ["candidates"]]
+    ask(:post, "/compute/sizings", {sheet: twin_disc_plain, candidates: candidates.first(16)})
+    expect(last_response.status).to eq 200
+  end
+
   it "points into what was sent" do
     bad = twin_disc_plain.tap { |plain| plain["parts"].find { |part| part["id"] == "master" }["values"]["bore"]["value"] = "wide" }
     expect(pointers(ask(:post, "/compute/circuits", {sheet: bad}))).to eq ["sheet/parts/master/bore"]

@@ -28,3 +28,30 @@ RSpec.describe "A killed server" do
     expect(ipv6).to be_empty
   end
 end
+
+RSpec.describe "Two writers, killed fifty times" do
+  it "lose nothing that was acknowledged, double nothing, and leave the file whole" do
+    killed = KillRounds.new(sheet(twin_disc_plain).to_h, seed: Kernel.rand(2**31))
+    killed.rounds(50)
+    expect(killed.faults).to be_empty
+    expect(killed.acknowledged.size).to be > 200
+    expect(killed.acknowledged.uniq).to eq killed.acknowledged
+  end
+end
+
+RSpec.describe "A full disc", :api do
+  it "refuses what cannot be stored, keeps what was, and goes on when there is room" do
+    add_circuit("front", twin_disc_plain)
+    ask(:post, "/jobs", {id: "j", circuit_id: "front"})
+    entry("j", "ask", "note", {text: "kept"})
+    database = store.instance_variable_get(:@database)
+    database.run("PRAGMA max_page_count = #{database.get(Sequel.lit("(SELECT page_count FROM pragma_page_count)"))}")
+    refused = (1..60).map { |number| entry("j", "ask", "note", {text: "x" * 1_900}, id: "n#{number}").then { last_response.status } }
+    expect(refused.uniq).to match_array [201, 507]
+    expect(refused.last).to eq 507
+    database.run("PRAGMA max_page_count = 1000000")
+    expect(stage("j", "ask")["notes"].size).to eq 1 + refused.count(201)
+    entry("j", "ask", "note", {text: "room again"})
+    expect(last_response.status).to eq 201
+  end
+end

@@ -12,7 +12,7 @@ Dir["#{__dir__}/{properties,sheets,jobs}.rb"].each { |file| require file }
 # A bleed under random hands: some entries the server has, the rest still on their way.
 class ProjectionCase
   COUNTED = %i[current points reservoir total_strokes finished].freeze
-  KINDS = (%w[stroke] * 14 + %w[topped_up bubbles colour point point_done uncovered undo undo]).freeze
+  KINDS = (%w[stroke] * 14 + %w[topped_up] * 5 + %w[bubbles colour point point_done uncovered undo undo]).freeze
   COLOURS = Sandbag::Knowledge.table("fluid_colours").map { |colour| colour.fetch("id") }
 
   def initialize(plain, random)

@@ -17,6 +17,8 @@ export interface OutboxState {
   /** Texts in this browser's storage that are no entries. */
   damaged: number;
   forgets: boolean;
+  /** What the server says of this device's clock, where it is wrong. */
+  clock: string | undefined;
 }
 
 /**
@@ -33,6 +35,7 @@ export class Outbox {
   #order: number;
   #reachable = true;
   #unkept: string[] = [];
+  #clock: string | undefined;
 
   constructor(
     private readonly store: OutboxStore,
@@ -122,6 +125,7 @@ export class Outbox {
     try {
       const changed = await this.send(parcel);
       this.store.remove(parcel.entry.id);
+      this.#clock = changed.clock;
       this.onDelivered(parcel, changed);
       return true;
     } catch (fault) {
@@ -165,6 +169,7 @@ export class Outbox {
       unkept: this.#unkept,
       damaged: this.store.damaged,
       forgets: this.store.forgets,
+      clock: this.#clock,
     };
   }
 

@@ -24,7 +24,12 @@ export const queryClient = new QueryClient({
 });
 
 const send = ({ jobId, entry }: Parcel) =>
-  answer(client.POST("/jobs/{id}/entries", { params: { path: { id: jobId } }, body: entry }));
+  answer(
+    client.POST("/jobs/{id}/entries", {
+      params: { path: { id: jobId } },
+      body: { ...entry, sent: new Date().toISOString() },
+    }),
+  );
 
 /** What an entry changed takes its place at once; what else may have changed is asked when it is looked at. */
 function take({ jobId }: Parcel, { job, stage }: Changed): void {

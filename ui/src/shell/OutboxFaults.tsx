@@ -22,7 +22,7 @@ const Loud = styled.div`
 /** What went wrong with entries on their way, in so far as the page of their job does not say it. */
 export function OutboxFaults() {
   const outbox = useOutbox();
-  const { unkept, apart, damaged, forgets, waiting } = useOutboxState();
+  const { unkept, apart, damaged, forgets, waiting, clock } = useOutboxState();
   const { pathname } = useLocation();
   const elsewhere = apart.filter((parcel) => !pathname.startsWith(`/jobs/${parcel.jobId}/`));
   return (
@@ -36,6 +36,11 @@ export function OutboxFaults() {
             </span>
             <Button onPress={() => outbox.forgiveUnkept()}>Understood</Button>
           </Row>
+        </Notice>
+      ) : null}
+      {clock ? (
+        <Notice tone="warn" live>
+          {clock}
         </Notice>
       ) : null}
       {forgets && waiting.length > 0 ? (
