@@ -59,14 +59,10 @@ module Sandbag
         select { |flag| flag.up? && flag.liftable && flag.holds_work }.map(&:id)
       end
 
-      # Whether no flag that is up would hold the work of a route.
-      def let?(route)
-        route.stops? || none? { |flag| flag.up? && flag.row.key?("cures") && holds_work?(flag.row, route) }
-      end
-
-      # @return [Array<String>] labels of the routes on which the work may go on under the flags that are up
-      def ways_on
-        Job::Route.all.reject(&:stops?).select { |route| let?(route) }.map(&:label)
+      # @param route [Job::Route]
+      # @return [Flag, nil] the first red flag that is up and would hold the work of a route
+      def holding(route)
+        find { |flag| flag.up? && flag.row.key?("cures") && holds_work?(flag.row, route) } unless route.stops?
       end
 
       private
