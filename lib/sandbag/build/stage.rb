@@ -19,7 +19,7 @@ module Sandbag
 
       # Nothing came off, so nothing goes back.
       def here?
-        @strip.work.any?
+        @strip.work.any? || job.choose.far_end_wanted?
       end
 
       # @return [Array<Strip::Step>] the strip's steps with parts, last out first in

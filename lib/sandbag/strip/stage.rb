@@ -19,9 +19,9 @@ module Sandbag
         @tray = Tray.new(done_steps, @counts)
       end
 
-      # Something comes off, or fluid moves and machine and mechanic are protected from it.
+      # Something comes off, or will once it is said which far end, or fluid moves and machine and mechanic are protected from it.
       def here?
-        work.any? || job.route.protects?
+        work.any? || job.choose.far_end_wanted? || job.route.protects?
       end
 
       # @return [Step, nil] the next one
@@ -56,7 +56,7 @@ module Sandbag
       end
 
       def done?
-        setup.missing.empty? && step.nil?
+        setup.missing.empty? && step.nil? && !job.choose.far_end_wanted?
       end
 
       # Nothing is opened before bench and machine are ready.
@@ -66,6 +66,7 @@ module Sandbag
 
       def waits_for
         return if done?
+        return job.choose.waits_for if job.choose.far_end_wanted?
         return "new compared with old, under Measure" unless compared?
         return "still to fetch: #{Wording.inside(wanting.first.label)}" if wanting.any?
         return "set-up: #{Wording.inside(setup.missing.first["label"])}" if setup.missing.any?

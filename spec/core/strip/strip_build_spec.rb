@@ -154,6 +154,9 @@ RSpec.describe "Strip and Build" do
       job.answer_stops
       job.add("ask", "route", {"route" => "slave_work"})
       expect(job.state.waits_for).to eq "which caliper: Left caliper, Right caliper, or all"
+      expect(job.state.stages.keys).to include("strip", "build")
+      expect(job.state.strip).not_to be_done
+      expect(problems { job.add("bleed", "stroke") }.first.message).to start_with "not yet"
       expect(refusal_at { job.add("choose", "far_end", {"part" => "master"}) }).to eq ["data/part"]
       job.add("choose", "far_end", {"part" => "left_caliper"})
       quantities = ->(ids) { ids.map { |id| job.state.strip.work.part(id).quantity } }

@@ -33,7 +33,6 @@ export function FarEndPanel({ job, choose, isOpen }: Props) {
       ) : null}
       {ends.map((end) => (
         <Row key={end.id}>
-          <span>{end.label}</span>
           {choose.size_first && isOpen ? (
             <SizeField
               key={end.size.join(" ")}
@@ -42,7 +41,9 @@ export function FarEndPanel({ job, choose, isOpen }: Props) {
               onFinish={(typed) => add("size", { part: end.id, size: typed })}
             />
           ) : (
-            <b>{end.size.map(size).join(" · ")} mm</b>
+            <span>
+              {end.label}: <b>{end.size.map(size).join(" · ")} mm</b>
+            </span>
           )}
         </Row>
       ))}
