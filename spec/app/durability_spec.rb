@@ -55,3 +55,32 @@ RSpec.describe "A full disc", :api do
     expect(last_response.status).to eq 201
   end
 end
+
+RSpec.describe "While another program holds the write lock", :api do
+  around { |example| Dir.mktmpdir { |folder| @folder = folder and example.run } }
+
+  def store
+    stub_const("Store::Database::BUSY_TIMEOUT_MS", 200)
+    @store ||= Store::All.new(Store::Database.open("#{@folder}/records.db"))
+  end
+
+  it "reads go on, and a write says that it is busy and stores nothing" do
+    add_circuit("front", twin_disc_plain)
+    ask(:post, "/jobs", {id: "j", circuit_id: "front"})
+    other = Sequel.sqlite("#{@folder}/records.db")
+    other.transaction(mode: :immediate) do
+      other[:machines].insert(id: "x", name: "x", kind: "road", note: "")
+      %w[/jobs /jobs/j /jobs/j/stages/ask /machines /shelf /circuits/front].each do |path|
+        ask(:get, path)
+        expect([path, last_response.status]).to eq [path, 200]
+      end
+      entry("j", "ask", "note", {text: "too early"}, id: "n")
+      expect(last_response.status).to eq 503
+      raise Sequel::Rollback
+    end
+    entry("j", "ask", "note", {text: "now"}, id: "n")
+    expect(last_response.status).to eq 201
+  ensure
+    other&.disconnect
+  end
+end

@@ -39,4 +39,16 @@ RSpec.describe "Old records", :api do
     expect(Store::Document.load('{"kind":"brake_hand"}')).to eq("kind" => "brake_hand")
     expect { Store::Document.load('{"v":99}') }.to raise_error(Store::Document::TooNew, /version 99/)
   end
+
+  it "with an entry that cannot be read leave the Bench standing: that job is shown as damaged, the rest as they are" do
+    add_circuit("rear", bicycle_plain)
+    ask(:post, "/jobs", {id: "whole", circuit_id: "rear"})
+    entries = store.instance_variable_get(:@database)[:entries]
+    entries.insert(id: "n", job_id: "j", position: 1, stage: "ask", kind: "note", data: "{half a te", at: "2026-03-14T09:00:00Z", by: "R")
+    jobs = ask(:get, "/jobs")["items"].to_h { |job| [job["id"], job["damaged"]] }
+    expect(jobs).to eq("j" => true, "whole" => nil)
+    expect(ask(:get, "/machines/tourer")["jobs"].first).to include("damaged" => true)
+    entry("whole", "ask", "note", {text: "goes on"})
+    expect(last_response.status).to eq 201
+  end
 end

@@ -59,10 +59,10 @@ module Sandbag
         @fluid ? @fluid["stamped"] : @fitted.value("fluid", "stamped")
       end
 
-      # @return [Hash] row of bleed_methods.yml that the quantities are for
+      # @return [Hash] row of bleed_methods.yml that the quantities are for; one that was chosen and no longer suits counts no more
       def bleed_method
-        chosen = entries.said("method")
-        (chosen && Knowledge.find("bleed_methods", chosen["method"])) || Knowledge.table("bleed_methods").first
+        chosen = entries.said("method")&.fetch("method")
+        bleed_methods.find { |row| row["id"] == chosen } || bleed_methods.first
       end
 
       # @return [Array<Hash>] rows of bleed_methods.yml that suit this circuit: nothing is pushed backwards through an ABS unit

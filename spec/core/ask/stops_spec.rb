@@ -87,6 +87,11 @@ RSpec.describe "Stops" do
       expect(refusal_at { fitted.add("choose", "method", {"method" => "reverse_syringe"}) }).to eq ["data/method"]
       expect(fitted.state.choose.bleed_methods.map { |row| row["id"] }).not_to include("reverse_syringe")
       expect(fitted.state.choose.bleed_methods.map { |row| row["id"] }).to include("hold_cycle")
+      found_later = job(Sandbag::Circuit::Template.sheet("road_rear"))
+      answer(found_later, abs: "none")
+      found_later.add("choose", "method", {"method" => "reverse_syringe"})
+      answer(found_later, abs: "fitted")
+      expect(found_later.state.choose.bleed_method["id"]).to eq "hold_cycle"
     end
 
     it "stops when the lever does not hold after a bleed, and again after each failed hold" do
