@@ -6,7 +6,8 @@ require_relative "../spec/support/kill_rounds"
 require_relative "../spec/support/sheets"
 
 seed = Integer(ARGV.fetch(1, Random.new_seed % 2**31))
-killed = KillRounds.new(Object.new.extend(Sheets).twin_disc_plain, seed: seed)
+circuits = Object.new.extend(Sheets)
+killed = KillRounds.new(circuits.sheet(circuits.twin_disc_plain).to_h, seed: seed)
 killed.rounds(Integer(ARGV.fetch(0, 1_000)))
 puts "seed #{seed}: #{killed.acknowledged.size} acknowledged, #{killed.faults.size} faults", killed.faults
 exit 1 if killed.faults.any?

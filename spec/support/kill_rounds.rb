@@ -58,6 +58,7 @@ class KillRounds
     opened do |store, database|
       entries = store.journals.of_job("j")
       lost = @acknowledged - entries.map { |entry| entry[:id] }
+      @faults << "round #{round}: acknowledged twice" if @acknowledged.uniq.size != @acknowledged.size
       @faults << "round #{round}: lost #{lost.first(3).join(", ")}" if lost.any?
       @faults << "round #{round}: places are not 1 to #{entries.size}" unless entries.map { |entry| entry[:position] } == (1..entries.size).to_a
       whole = database.fetch("PRAGMA quick_check(1)").get(:quick_check)
