@@ -19,6 +19,8 @@ class KillRounds
       store.machines.add(id: "m", name: "m", kind: "road")
       store.circuits.add(id: "c", machine_id: "m", name: "Front", sheet: sheet)
       store.jobs.open(id: "j", circuit_id: "c", at: NOW)
+      # what the first entry loads is loaded for every writer
+      note(store, "first")
     end
   end
 
@@ -47,11 +49,15 @@ class KillRounds
     desk = App::JobDesk.new(store, App::Memory.new, Date.new(2026, 3, 14))
     (0..).each do |number|
       id = "#{name}-#{number}"
-      desk.write("j", {id: id, stage: "ask", kind: "note", data: {"text" => id}, at: NOW, by: name, corrects: nil})
+      note(store, id, desk)
       writer.write("#{id}\n")
     rescue App::JobDesk::Busy, Store::Busy
       next
     end
+  end
+
+  def note(store, id, desk = App::JobDesk.new(store, App::Memory.new, Date.new(2026, 3, 14)))
+    desk.write("j", {id: id, stage: "ask", kind: "note", data: {"text" => id}, at: NOW, by: "writer", corrects: nil})
   end
 
   def look(round)
