@@ -98,7 +98,7 @@ RSpec.describe "Asking", :browser do
     session.click_button "Foamy fluid to settle, 15 min"
     expect(session).to have_content("Foamy fluid to settle until")
     session.click_link "Bench"
-    expect(session).to have_content("180 min planned. Foamy fluid to settle until")
+    expect(session).to have_content("180 min planned").and have_content("Foamy fluid to settle until")
   end
 
   it "takes a note once, though Enter is followed by leaving the field" do

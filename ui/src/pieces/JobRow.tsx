@@ -12,10 +12,10 @@ const Item = styled.li`
   border-top: 1px solid ${(p) => p.theme.line};
   a {
     display: grid;
-    grid-template-columns: minmax(0, 1.25fr) 9.5rem minmax(0, 1.25fr);
-    gap: 0.3rem 1.5rem;
+    grid-template-columns: minmax(0, 1.3fr) 9.5rem minmax(0, 1.3fr);
+    gap: 0.3rem 1.1rem;
     align-items: center;
-    padding: 0.35rem 0.6rem;
+    padding: 0.3rem 0.6rem;
     color: inherit;
     text-decoration: none;
     border-radius: 0.4rem;
@@ -27,7 +27,8 @@ const Item = styled.li`
     display: block;
   }
   strong {
-    font-size: 1.15rem;
+    font-size: 1.1rem;
+    line-height: 1.15;
     display: block;
   }
   small {
@@ -36,11 +37,11 @@ const Item = styled.li`
   }
 `;
 
-/** What is longer than two lines is read in the job itself. */
-const Clamped = styled.span`
+/** What is longer is read in the job itself. */
+const Clamped = styled.span<{ $lines: number }>`
   display: -webkit-box;
   -webkit-box-orient: vertical;
-  -webkit-line-clamp: 2;
+  -webkit-line-clamp: ${(p) => p.$lines};
   overflow: hidden;
 `;
 
@@ -60,10 +61,10 @@ export function JobRow({ job }: { job: JobLine }) {
       <Link to={`/jobs/${job.id}/${job.current}`}>
         <div>
           <strong>
-            {job.machine.name}: {job.circuit.name}
+            <Clamped $lines={2}>{`${job.machine.name}: ${job.circuit.name}`}</Clamped>
           </strong>
           <small>
-            <Clamped>{job.complaint ?? "No complaint written down yet."}</Clamped>
+            <Clamped $lines={1}>{job.complaint ?? "No complaint written down yet."}</Clamped>
           </small>
         </div>
         <MiniSpine stages={job.stages} stopped={Boolean(job.stop)} />
@@ -83,7 +84,7 @@ export function JobRow({ job }: { job: JobLine }) {
           <div>
             <Mark kind="stop">Do not use</Mark>{" "}
             <small>
-              <Clamped>{job.stop}</Clamped>
+              <Clamped $lines={2}>{job.stop}</Clamped>
             </small>
           </div>
         ) : job.signed ? (
@@ -92,15 +93,13 @@ export function JobRow({ job }: { job: JobLine }) {
           </div>
         ) : (
           <Waits>
-            <small>{stageNames[job.current]} waits for</small>
-            <Clamped>{job.waits_for}</Clamped>
+            <small>
+              {`${stageNames[job.current]} waits for`}
+              {job.planned_minutes === undefined ? null : ` · ${job.planned_minutes} min planned`}
+            </small>
+            <Clamped $lines={2}>{job.waits_for}</Clamped>
             {job.do_not_use ? <small>Do not use: {job.do_not_use}</small> : null}
-            {job.planned_minutes !== undefined || job.wait ? (
-              <small>
-                {job.planned_minutes === undefined ? null : `${job.planned_minutes} min planned. `}
-                {job.wait ? waitSaid(job.wait, now) : null}
-              </small>
-            ) : null}
+            {job.wait ? <small>{waitSaid(job.wait, now)}</small> : null}
           </Waits>
         )}
       </Link>
