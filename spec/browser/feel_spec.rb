@@ -105,6 +105,17 @@ RSpec.describe "Without a server", :browser do
     start_a_second_job "Tarnbeck Scree 250, Clutch"
   end
 
+  it "shows a job as a job, although something else was opened by its address before" do
+    open_page "/jobs/job-kart/feel"
+    wait_until_kept "/", "/api/jobs/job-kart", "/api/jobs/job-kart/stages/feel"
+    session.visit("#{served.url}/api/knowledge")
+    expect(session).to have_content("lever_feel")
+    served.stop("KILL")
+    session.visit("#{served.url}/jobs/job-kart/feel")
+    expect(session).to have_css("h1", text: "Feel")
+    expect(session).to have_content("Hollin Drift twin-seat")
+  end
+
   it "counts in two tabs at once and loses none" do
     open_page "/jobs/job-tourer-front/bleed"
     before = shown("job-tourer-front", "bleed")["total_strokes"]
