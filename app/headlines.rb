@@ -44,8 +44,11 @@ module App
       damaged(row)
     end
 
+    # What cannot be kept now is worked out again next time.
     def keep(row, found)
       @store.transaction { @store.jobs.write_headline(row[:id], found, basis(row[:position].to_i, row[:circuit_revision])) }
+    rescue Store::Busy, Store::Full
+      nil
     end
 
     def damaged(row)

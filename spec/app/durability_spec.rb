@@ -75,6 +75,7 @@ RSpec.describe "While another program holds the write lock", :api do
         ask(:get, path)
         expect([path, last_response.status]).to eq [path, 200]
       end
+      expect(ask(:get, "/jobs")["items"]).to all(satisfy { |job| !job.key?("damaged") })
       entry("j", "ask", "note", {text: "too early"}, id: "n")
       expect(last_response.status).to eq 503
       raise Sequel::Rollback
