@@ -24,7 +24,7 @@ RSpec.describe Sandbag::Job::Route do
   templates.each do |template|
     kind = Sandbag::Circuit::Template.sheet(template).kind
     described_class.all.select { |route| route.suits?(kind) && !route.stops? }.each do |route|
-      it "#{route.label} on #{template.tr("_", " ")} is signed, with work in each of its stages, every part back and what it changed proven" do
+      it "#{route.label} on #{template.tr("_", " ")} is signed, with work in each of its stages, every part back and what it changed proven", :slow do
         job = worked(template, route.id)
         expect(job.state.close.signed?).to be true
         expect(job.state.stages.values.map(&:done?)).to all(be true)
