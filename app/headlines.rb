@@ -21,7 +21,6 @@ module App
     # Keeps a headline with what it rests on.
     def write(job_id, state, revision)
       @store.jobs.write_headline(job_id, state.headline, basis(state.journal.position, revision))
-      @store.jobs.put_away(job_id, state.ask.referral&.at)
     end
 
     private

@@ -53,7 +53,7 @@ module Demo
     end
 
     def gauged(sizes)
-      Sandbag::Knowledge.table("gauge_places").select { |row| state.measure.cylinder.construction.gauge.include?(row["id"]) }.each do |row|
+      state.measure.cylinder.construction.gauge_places.each do |row|
         gauge = (row["part"] == "bore") ? "bore_gauge" : "micrometer"
         @add.call("measure", "gauge", {"place" => row["id"], "value" => sizes.fetch(row["id"]) { sizes[row["part"]] }, "gauge" => gauge})
       end

@@ -66,16 +66,10 @@ module Store
       @jobs.exclude(closed_at: nil).where(record: nil).order(:opened_at).select_map(:id)
     end
 
-    # Keeps where the job stands.
-    # @param headline [Hash]; of [String] what it was worked out from
+    # Keeps where the job stands: among the open ones, or put away as referred.
+    # @param headline [Hash] with referred, and since when, of a job that is put away; of [String] what it was worked out from
     def write_headline(id, headline, of)
-      @jobs.where(id: id).update(headline: Document.dump(headline), headline_of: of)
-    end
-
-    # Puts the job away as referred, or back on the bench.
-    # @param at [String, nil] since when; nil brings it back
-    def put_away(id, at)
-      @jobs.where(id: id).update(referred_at: at)
+      @jobs.where(id: id).update(headline: Document.dump(headline), headline_of: of, referred_at: headline.dig(:referred, :at))
     end
 
     # Closes the job: the circuit as it stood, and everything that was decided.

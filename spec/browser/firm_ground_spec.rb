@@ -7,10 +7,6 @@ require_relative "cylinder_work"
 RSpec.describe "Firm ground", :browser do
   include CylinderWorkByHand
 
-  def pick(label, option)
-    session.find("[role=radiogroup]", text: /\A#{label}/).find("label", text: option, exact_text: true).click
-  end
-
   def choose_route(label)
     session.find("button", text: "none picked").click
     session.find("[role=option]", text: label, exact_text: true).click
@@ -20,11 +16,7 @@ RSpec.describe "Firm ground", :browser do
   # Strokes of every point, topped up whenever the reservoir asks.
   def bleed_every_point
     stage_now("bleed")["points"].each do |point|
-      point["strokes_to_go"].times do |count|
-        press "t" if figure("to-top-up").zero?
-        press :space
-        expect(session).to have_css("[data-figure='strokes']", text: (count + 1).to_s, exact_text: true)
-      end
+      count_strokes(point["strokes_to_go"])
       press "t", "c", "c", "c", "c"
       expect(session).to have_button("Point finished", disabled: false)
       press "f"

@@ -41,6 +41,20 @@ module AtTheBench
     session.find("g[role=button][aria-label^='#{name}']").send_keys(:enter)
   end
 
+  # Picks one of the options of a question that is on the page.
+  def pick(question, option)
+    session.find("[role=radiogroup]", text: /\A#{question}/).find("label", text: option, exact_text: true).click
+  end
+
+  # Strokes of one point by key, topped up whenever the reservoir asks.
+  def count_strokes(strokes)
+    strokes.times do |count|
+      press "t" if figure("to-top-up").zero?
+      press :space
+      expect(session).to have_css("[data-figure='strokes']", text: (count + 1).to_s, exact_text: true)
+    end
+  end
+
   # Until the page has each of these answers at hand, to be without a server.
   def wait_until_kept(*paths)
     script = "const done = arguments[1]; Promise.all(arguments[0].map(path => caches.match(path))).then(found => done(found.every(Boolean)))"

@@ -6,10 +6,6 @@ require_relative "cylinder_work"
 RSpec.describe "A whole job", :browser do
   include CylinderWorkByHand
 
-  def pick(label, option)
-    session.find("[role=radiogroup]", text: /\A#{label}/).find("label", text: option, exact_text: true).click
-  end
-
   it "goes from complaint to signed-off card, with one hand on the keys" do
     open_page "/"
     start_a_second_job "Corvane Ridgeline 900, Front brake"
@@ -121,11 +117,7 @@ RSpec.describe "A whole job", :browser do
   end
 
   def bleed_point(strokes)
-    strokes.times do |count|
-      press "t" if figure("to-top-up").zero?
-      press :space
-      expect(session).to have_css("[data-figure='strokes']", text: (count + 1).to_s)
-    end
+    count_strokes(strokes)
     expect(session).to have_no_content("on the bench before the first stroke")
     press "t", "c", "c", "c", "c"
     expect(session).to have_css("[role=radio][aria-checked=true], label[data-selected]", text: "As fresh")

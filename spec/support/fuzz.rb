@@ -11,8 +11,8 @@ class Fuzz
   ODD_NUMBERS = [0, -1, 1, 1e308, -1e308, 2**63, 0.1, 40, 6000, 1e-9].freeze
   DEEPEST = 6
 
-  # @attr method, path, body [String, nil]; fits [Boolean] nothing was put wrong on purpose
-  Request = Struct.new(:method, :path, :body, :query, :fits, keyword_init: true)
+  # @attr method, path, body [String, nil], query [String]
+  Request = Struct.new(:method, :path, :body, :query, keyword_init: true)
 
   # @param contract [App::Contract]; ids [Hash{String => Array<String>}] ids that are there, by where they stand in a path
   def initialize(contract, ids, seed:)
@@ -26,21 +26,15 @@ class Fuzz
   def request
     verb, path, operation = @operations.sample(random: @random)
     json = operation.dig("requestBody", "content", "application/json", "schema")
-    @spoilt = false
     body = json && value(json)
     body = broken(body) if json && chance(0.1)
-    Request.new(method: verb.upcase, path: filled(path), body: body && (body.is_a?(String) ? body : JSON.generate(body)), query: query(operation), fits: !@spoilt)
+    Request.new(method: verb.upcase, path: filled(path), body: body && (body.is_a?(String) ? body : JSON.generate(body)), query: query(operation))
   end
 
   private
 
   def chance(share)
     @random.rand < share
-  end
-
-  def spoil(thing)
-    @spoilt = true
-    thing
   end
 
   def filled(path)
@@ -59,7 +53,7 @@ class Fuzz
 
   def value(schema, depth = 0)
     schema = resolved(schema)
-    return spoil(wrong) if chance(0.04)
+    return wrong if chance(0.04)
     return schema["enum"].sample(random: @random) if schema["enum"]
     kind = Array(schema["type"] || "object").sample(random: @random)
     case kind
@@ -76,7 +70,7 @@ class Fuzz
     made = names.to_h { |name, each| [name, value(each, depth + 1)] }
     made = made.reject { |_, each| each.nil? } if chance(0.5)
     made["data"] = data if schema["properties"]&.key?("kind") && schema["properties"].key?("data")
-    made = spoil(made.merge("strange" => 1)) if chance(0.03)
+    made = made.merge("strange" => 1) if chance(0.03)
     made
   end
 
@@ -114,6 +108,6 @@ class Fuzz
   # A body that is no JSON any more.
   def broken(body)
     text = JSON.generate(body)
-    spoil([text[0, text.size / 2], "#{text}}", text.tr(":", ";"), "[#{text}", "\xFF#{text}".b, "[" * 60].sample(random: @random))
+    [text[0, text.size / 2], "#{text}}", text.tr(":", ";"), "[#{text}", "\xFF#{text}".b, "[" * 60].sample(random: @random)
   end
 end

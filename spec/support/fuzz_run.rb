@@ -46,13 +46,15 @@ class FuzzRun
     @faults << "stored though refused: #{said}" if answer.status >= 400 && rows != before
   end
 
+  def database
+    @store.instance_variable_get(:@database)
+  end
+
   def rows
-    database = @store.instance_variable_get(:@database)
     TABLES.map { |table| database[table].count }
   end
 
   def ids
-    database = @store.instance_variable_get(:@database)
     {"machines" => database[:machines].select_map(:id), "circuits" => database[:circuits].select_map(:id), "jobs" => database[:jobs].select_map(:id),
      "shelf" => database[:stock_moves].select_map(:item).uniq, "comparisons" => database[:comparisons].select_map(:id)}
   end

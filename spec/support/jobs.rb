@@ -168,7 +168,7 @@ module CylinderWork
 
   # Bore and piston at these sizes wherever the gauge is held.
   def gauge(bore:, piston:, gauge: "bore_gauge", **places)
-    Sandbag::Knowledge.table("gauge_places").select { |row| state.measure.cylinder.construction.gauge.include?(row["id"]) }.each do |row|
+    state.measure.cylinder.construction.gauge_places.each do |row|
       value = places.fetch(row["id"].tr(".", "_").to_sym) { (row["part"] == "bore") ? bore : piston }
       add("measure", "gauge", {"place" => row["id"], "value" => value, "gauge" => gauge})
     end

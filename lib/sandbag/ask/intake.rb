@@ -10,19 +10,14 @@ module Sandbag
         @answers = answers.freeze
         @sheet = sheet
         @machine_kind = machine_kind
+        @questions = concerning_this_circuit.freeze
+        @unanswered = @questions.select { |row| row["stops"] && value(row["id"]).nil? }.freeze
         freeze
       end
 
-      # @return [Array<Hash>] questions that concern this circuit, those that can stop the job first
-      def questions
-        side = @sheet.clutch? ? "c" : "b"
-        Knowledge.table("intake").select { |row| ["a", side].include?(row["for"]) && of_kind?(row) && asked?(row) }
-      end
-
-      # @return [Array<Hash>] questions that can stop the job and that neither the mechanic nor the record has answered
-      def unanswered
-        questions.select { |row| row["stops"] && value(row["id"]).nil? }
-      end
+      # @attr questions [Array<Hash>] those that concern this circuit, those that can stop the job first; unanswered [Array<Hash>]
+      #   those of them that can stop the job and that neither the mechanic nor the record has answered
+      attr_reader :questions, :unanswered
 
       # @return [String, nil] what was answered, else what somebody entered in the record; a default is not knowledge
       def value(id)
@@ -80,6 +75,11 @@ module Sandbag
       end
 
       private
+
+      def concerning_this_circuit
+        side = @sheet.clutch? ? "c" : "b"
+        Knowledge.table("intake").select { |row| ["a", side].include?(row["for"]) && of_kind?(row) && asked?(row) }
+      end
 
       def of_kind?(row)
         @machine_kind.nil? || row["kinds"].nil? || row["kinds"].include?(@machine_kind)

@@ -33,7 +33,7 @@ module Sandbag
       end
 
       def raised_at(row)
-        wanted = [row["when"], *row["when_any"]].compact.flat_map(&:to_a)
+        wanted = RedFlag.conditions(row).flat_map(&:to_a)
         [@ask.reverse_each.find { |entry| raises?(entry, row, wanted) }, *wanted.map { |key, _| @seen.entry(key) }].compact.map(&:position).max || 0
       end
 

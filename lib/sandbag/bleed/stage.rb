@@ -30,7 +30,8 @@ module Sandbag
 
       def waits_for
         return if done?
-        return unready if unready
+        first = unready
+        return first if first
         return "a top-up: the next stroke may uncover the port" if count.reservoir.spent?
         point = count.current
         point.done ? "the next point" : "#{point.label}: #{point.missing.first || "finish the point"}"
@@ -67,7 +68,8 @@ module Sandbag
       private
 
       def refuse_unready
-        raise Refusal.at("kind", "not yet: #{unready}", "that first") if unready
+        first = unready
+        raise Refusal.at("kind", "not yet: #{first}", "that first") if first
       end
 
       def refuse_uncovering

@@ -42,8 +42,7 @@ module Sandbag
       end
 
       def gauges
-        places = Knowledge.table("gauge_places").select { |row| @work.construction&.gauge&.include?(row["id"]) }
-        places.map { |row| row["gauge"] }.uniq
+        (@work.construction&.gauge_places || []).map { |place| place["gauge"] }.uniq
       end
 
       def builders

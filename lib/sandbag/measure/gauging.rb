@@ -11,8 +11,8 @@ module Sandbag
       # @param readings [Hash{String => Reading}] by place
       # @param limits [WearLimits]
       # @param piston [Boolean] the old piston is to be judged; a new one is not
-      # @param places [Array<String>] where this construction is gauged
-      def initialize(readings, limits, piston: true, places: Strip::Construction::GAUGED)
+      # @param places [Array<Hash>] rows of gauge_places.yml where this construction is gauged
+      def initialize(readings, limits, places:, piston: true)
         @readings = readings
         @limits = limits
         @piston = piston
@@ -26,7 +26,7 @@ module Sandbag
       end
 
       def wanted
-        Knowledge.table("gauge_places").select { |row| @places.include?(row["id"]) && (row["part"] == "bore" || @piston) }
+        @places.select { |row| row["part"] == "bore" || @piston }
       end
 
       # @return [Array<Judgement>] as far as the readings go

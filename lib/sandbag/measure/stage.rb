@@ -16,7 +16,7 @@ module Sandbag
         @cylinder = job.choose.cylinder
         @comparison = Comparison.new(entries.by("compared", "row"), job.route&.id, job.sheet.kind)
         @inspection = Inspection.new(entries.by("finding", "check").transform_values { |data| data["value"] }, @strip.tray)
-        @gauging = @cylinder && Gauging.new(readings, limits, piston: !fresh_parts.intersect?(PISTONS), places: @cylinder.construction.gauge)
+        @gauging = @cylinder && Gauging.new(readings, limits, piston: !fresh_parts.intersect?(PISTONS), places: @cylinder.construction.gauge_places)
       end
 
       # The cylinder is apart; else a new part is compared with the old.

@@ -50,6 +50,11 @@ module Sandbag
         freeze
       end
 
+      # @return [Array<Hash>] rows of gauge_places.yml where it is gauged, in order
+      def gauge_places
+        Knowledge.table("gauge_places").select { |place| gauge.include?(place["id"]) }
+      end
+
       # @return [Hash, nil]
       def step(id)
         steps.find { |step| step["id"] == id }

@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import type { JobLine } from "../server/api";
 import { MiniSpine } from "../drawings/MiniSpine";
+import { referralSaid } from "../words/referralSaid";
 import { stageNames } from "../words/stages";
 import { waitSaid } from "../words/waitSaid";
 import { whenSaid } from "../kit/format";
@@ -74,11 +75,7 @@ export function JobRow({ job }: { job: JobLine }) {
           </div>
         ) : job.referred ? (
           <div>
-            <Mark kind="stop">Referred</Mark>{" "}
-            <small>
-              {`${whenSaid(job.referred.at)}, by ${job.referred.name}`}
-              {job.referred.to ? `, to ${job.referred.to}` : ""}
-            </small>
+            <Mark kind="stop">Referred</Mark> <small>{referralSaid(job.referred)}</small>
           </div>
         ) : job.stop ? (
           <div>

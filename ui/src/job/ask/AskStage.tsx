@@ -50,7 +50,7 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
           <Split $left="1.35fr">
             <Column>
               <IntakePanel
-                job={job}
+                isOpen={isOpen}
                 intake={ask.intake}
                 onAnswer={(question, value) => add("intake", { question, value })}
               />
@@ -91,6 +91,7 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                 <RouteChoice
                   job={job}
                   ask={ask}
+                  isOpen={isOpen}
                   routes={tables.routes}
                   onChoose={(route) => add("route", { route })}
                 />

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import styled from "styled-components";
-import type { Ask, Job } from "../../server/api";
+import type { Ask } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
@@ -8,7 +8,7 @@ import { useHotkeys } from "../../kit/useHotkeys";
 import type { Hotkeys } from "../../kit/useHotkeys";
 
 interface Props {
-  job: Job;
+  isOpen: boolean;
   intake: Ask["intake"];
   onAnswer: (question: string, value: string) => void;
 }
@@ -35,7 +35,7 @@ const Answered = styled.ul`
 `;
 
 /** One question at a time, by touch or digit key; what the record knows is only confirmed. */
-export function IntakePanel({ job, intake: questions, onAnswer }: Props) {
+export function IntakePanel({ isOpen, intake: questions, onAnswer }: Props) {
   const [again, setAgain] = useState<string>();
   const [showsAnswers, setShowsAnswers] = useState(false);
   const open = questions.filter((row) => !row.confirmed);
@@ -50,7 +50,6 @@ export function IntakePanel({ job, intake: questions, onAnswer }: Props) {
   const keys: Hotkeys = Object.fromEntries(
     options.map(([value], index) => [String(index + 1), () => answer(value)]),
   );
-  const isOpen = !job.signed && !job.referred;
   useHotkeys(isOpen ? keys : {});
   return (
     <Panel>

@@ -2,10 +2,10 @@ import { useState } from "react";
 import type { Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
-import { whenSaid } from "../../kit/format";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { ReasonButton } from "../../kit/ReasonButton";
+import { referralSaid } from "../../words/referralSaid";
 
 interface Props {
   job: Job;
@@ -25,10 +25,7 @@ export function ReferralPanel({ job, onRefer, onReturn }: Props) {
         <p>
           <Mark kind="stop">Do not use</Mark>
         </p>
-        <p>
-          {`${whenSaid(referred.at)}, by ${referred.name}`}
-          {referred.to ? `, to ${referred.to}` : ""}.
-        </p>
+        <p>{referralSaid(referred)}.</p>
         <Row>
           <ReasonButton
             button="The machine is back"

@@ -10,6 +10,7 @@ import { stageNames } from "../../words/stages";
 interface Props {
   job: Job;
   ask: Ask;
+  isOpen: boolean;
   routes: Knowledge["routes"];
   onChoose: (route: string) => void;
 }
@@ -28,7 +29,7 @@ const Name = styled.p`
   letter-spacing: -0.02em;
 `;
 
-export function RouteChoice({ job, ask, routes, onChoose }: Props) {
+export function RouteChoice({ job, ask, isOpen, routes, onChoose }: Props) {
   const { proposal, route, reason, against_proposal, plan } = ask;
   const shown = routes.find((each) => each.id === (route ?? proposal?.route));
   return (
@@ -59,7 +60,7 @@ export function RouteChoice({ job, ask, routes, onChoose }: Props) {
           {`Choose: ${shown?.label ?? ""}`}
         </Button>
       ) : null}
-      {job.referred || job.signed ? null : (
+      {isOpen ? (
         <Picker
           label={route || proposal ? "Or another repair" : "Or pick a repair"}
           options={[
@@ -71,7 +72,7 @@ export function RouteChoice({ job, ask, routes, onChoose }: Props) {
           value="none"
           onChange={onChoose}
         />
-      )}
+      ) : null}
     </>
   );
 }
