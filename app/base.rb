@@ -43,7 +43,9 @@ module App
       # A body in chunks says nowhere how long it is.
       def text_of_body
         text = request.body.read(BodyLimit::BYTES + 1).to_s
-        halt_problem(413, "the body is over #{BodyLimit::BYTES / 1_048_576} MB", "up to #{BodyLimit::BYTES} bytes") if text.bytesize > BodyLimit::BYTES
+        if text.bytesize > BodyLimit::BYTES
+          halt_problem(413, "the body is over #{BodyLimit::BYTES / 1_048_576} MB", "up to #{BodyLimit::BYTES} bytes")
+        end
         text
       end
 
@@ -125,19 +127,49 @@ module App
 
     error Store::Missing do
       missing = env["sinatra.error"]
-      problem(404, [Sandbag::Refusal::Problem.new(pointer: "id", message: missing.message, accepted: "an id from a list")])
+      problem(
+        404,
+        [Sandbag::Refusal::Problem.new(pointer: "id", message: missing.message, accepted: "an id from a list")]
+      )
     end
 
     error Clash do
-      problem(409, [Sandbag::Refusal::Problem.new(pointer: "id", message: env["sinatra.error"].message, accepted: "an id not used before")])
+      problem(
+        409,
+        [
+          Sandbag::Refusal::Problem.new(
+            pointer: "id",
+            message: env["sinatra.error"].message,
+            accepted: "an id not used before"
+          )
+        ]
+      )
     end
 
     error JobDesk::Busy, Store::Busy do
-      problem(503, [Sandbag::Refusal::Problem.new(pointer: "", message: env["sinatra.error"].message, accepted: "the same again in a moment")])
+      problem(
+        503,
+        [
+          Sandbag::Refusal::Problem.new(
+            pointer: "",
+            message: env["sinatra.error"].message,
+            accepted: "the same again in a moment"
+          )
+        ]
+      )
     end
 
     error Store::Full do
-      problem(507, [Sandbag::Refusal::Problem.new(pointer: "", message: env["sinatra.error"].message, accepted: "the same again, once there is room")])
+      problem(
+        507,
+        [
+          Sandbag::Refusal::Problem.new(
+            pointer: "",
+            message: env["sinatra.error"].message,
+            accepted: "the same again, once there is room"
+          )
+        ]
+      )
     end
 
     not_found do

@@ -14,6 +14,7 @@ module App; end
 Zeitwerk::Loader.new.tap do |loader|
   loader.push_dir("#{ROOT}/store", namespace: Store)
   loader.push_dir("#{ROOT}/app", namespace: App)
-  loader.ignore("#{ROOT}/store/migrations", "#{ROOT}/store/backup.rb", "#{ROOT}/store/restore.rb", "#{ROOT}/app/boot.rb", "#{ROOT}/app/puma.rb", "#{ROOT}/app/fonts")
+  loader.ignore("#{ROOT}/store/migrations", "#{ROOT}/store/backup.rb", "#{ROOT}/store/restore.rb",
+    "#{ROOT}/app/boot.rb", "#{ROOT}/app/puma.rb", "#{ROOT}/app/fonts")
   loader.setup
 end

@@ -5,7 +5,8 @@ module App
   module CircuitView
     def self.of(row, today)
       sheet = Sandbag::Circuit::Sheet.stored(row[:sheet])
-      row.slice(:id, :machine_id, :name).merge(sheet: sheet.to_h, figures: Sandbag::Circuit::Summary.new(sheet, today: today).to_h)
+      row.slice(:id, :machine_id, :name).merge(sheet: sheet.to_h,
+        figures: Sandbag::Circuit::Summary.new(sheet, today: today).to_h)
     end
   end
 end

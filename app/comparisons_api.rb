@@ -8,9 +8,11 @@ module App
       saved = store.transaction do
         store.circuits.find(body["circuit_id"])
         store.jobs.find(body["job_id"]) if body["job_id"]
-        store.comparisons.add(id: body["id"], circuit_id: body["circuit_id"], job_id: body["job_id"], name: body["name"], at: now, body: body["body"])
+        store.comparisons.add(id: body["id"], circuit_id: body["circuit_id"], job_id: body["job_id"],
+          name: body["name"], at: now, body: body["body"])
       end
-      same!("comparison #{body["id"]}", saved.transform_keys(&:to_s).slice("circuit_id", "job_id", "name", "body"), body.slice("circuit_id", "job_id", "name", "body"))
+      same!("comparison #{body["id"]}", saved.transform_keys(&:to_s).slice("circuit_id", "job_id", "name", "body"),
+        body.slice("circuit_id", "job_id", "name", "body"))
       json 201, saved
     end
 

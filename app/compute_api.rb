@@ -35,13 +35,19 @@ module App
       body = body_for("computeLeverFit")
       sheet = sheet_of(body)
       circuit = Sandbag::Circuit::Assembly.build(sheet)
-      json 200, Sandbag::Feel::LeverReport.new(sheet, circuit, readings(body["readings"]).map { |reading| [reading, false] }).to_h
+      json 200,
+        Sandbag::Feel::LeverReport.new(
+          sheet,
+          circuit,
+          readings(body["readings"]).map { |reading| [reading, false] }
+        ).to_h
     end
 
     post "/instrument-readings" do
       body = body_for("computeInstrumentReading")
       rig = Sandbag::Rig::Circuit.new(sheet_of(body), today: today, seed: body["seed"])
-      instrument = Sandbag::Rig::Instrument.new(body["instrument"], seed: "#{body["seed"]}/#{body["place"]}/#{body["turn"]}")
+      instrument = Sandbag::Rig::Instrument.new(body["instrument"],
+        seed: "#{body["seed"]}/#{body["place"]}/#{body["turn"]}")
       json 200, instrument.read(rig.truth(body["instrument"], body["place"]))
     end
 
@@ -53,9 +59,12 @@ module App
       def readings(rows)
         rules = Sandbag::Knowledge.find("entry_kinds", "feel.reading")["data"]
         rows.each_with_index.map do |row, index|
-          force, travel = %w[force travel].map do |name|
-            Sandbag::Refusal.within("readings/#{index}/#{name}") { Sandbag::Circuit::QuantityReader.new(rules[name], name).read(row[name]) }
-          end
+          force, travel =
+            %w[force travel].map do |name|
+              Sandbag::Refusal.within("readings/#{index}/#{name}") do
+                Sandbag::Circuit::QuantityReader.new(rules[name], name).read(row[name])
+              end
+            end
           Sandbag::Feel::Reading.new(id: index.to_s, force_n: force, travel_mm: travel)
         end
       end

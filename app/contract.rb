@@ -43,9 +43,24 @@ module App
       known = operations.fetch(operation_id).query
       read = pairs.to_h { |name, text| [name, known.key?(name) ? value(known[name].type, text) : text] }
       strange = (read.keys - known.keys).map { |name| problem_of(name, "is not asked here", known.keys.join(", ")) }
-      twice = pairs.map(&:first).tally.select { |_, times| times > 1 }.keys.map { |name| problem_of(name, "is given twice", "once") }
-      missing = known.select { |name, parameter| parameter.required && !read.key?(name) }.keys.map { |name| problem_of(name, "is missing", nil) }
-      wrong = read.slice(*known.keys).flat_map { |name, given| faults(known[name].schema, given).map { |each| problem_of(name, each.message, each.accepted) } }
+      twice =
+        pairs
+          .map(&:first)
+          .tally
+          .select { |_, times| times > 1 }
+          .keys
+          .map { |name| problem_of(name, "is given twice", "once") }
+      missing =
+        known
+          .select { |name, parameter| parameter.required && !read.key?(name) }
+          .keys
+          .map { |name| problem_of(name, "is missing", nil) }
+      wrong =
+        read
+          .slice(*known.keys)
+          .flat_map do |name, given|
+            faults(known[name].schema, given).map { |each| problem_of(name, each.message, each.accepted) }
+          end
       [read, (strange + twice + missing + wrong).first(MOST_PROBLEMS)]
     end
 
@@ -79,9 +94,18 @@ module App
 
     def read_operation(verb, path, operation)
       pointer = "#/paths/#{escaped(path)}/#{verb}"
-      responses = operation["responses"].to_h { |status, response| [status, schema_at("#{pointer}/responses/#{status}", response)] }
-      Operation.new(method: verb, path: path, responses: responses, query: parameters(pointer, operation),
-        request: operation["requestBody"] && schema_at("#{pointer}/requestBody", operation["requestBody"]), quick: quick(operation))
+      responses =
+        operation["responses"].to_h do |status, response|
+          [status, schema_at("#{pointer}/responses/#{status}", response)]
+        end
+      Operation.new(
+        method: verb,
+        path: path,
+        responses: responses,
+        query: parameters(pointer, operation),
+        request: operation["requestBody"] && schema_at("#{pointer}/requestBody", operation["requestBody"]),
+        quick: quick(operation)
+      )
     end
 
     def quick(operation)
@@ -90,10 +114,22 @@ module App
     end
 
     def parameters(pointer, operation)
-      given = (operation["parameters"] || []).each_with_index.map { |holder, index| resolved(holder, "#{pointer}/parameters/#{index}") }
-      given.select { |parameter, _| parameter["in"] == "query" }.to_h do |parameter, place|
-        [parameter["name"], Parameter.new(schema: @openapi.ref("#{place}/schema"), type: parameter.dig("schema", "type"), required: parameter["required"])]
-      end
+      given =
+        (operation["parameters"] || []).each_with_index.map do |holder, index|
+          resolved(holder, "#{pointer}/parameters/#{index}")
+        end
+      given
+        .select { |parameter, _| parameter["in"] == "query" }
+        .to_h do |parameter, place|
+          [
+            parameter["name"],
+            Parameter.new(
+              schema: @openapi.ref("#{place}/schema"),
+              type: parameter.dig("schema", "type"),
+              required: parameter["required"]
+            )
+          ]
+        end
     end
 
     def schema_at(pointer, holder)

@@ -3,8 +3,8 @@
 require "time"
 
 module App
-  # When something happened, by a device whose clock may be wrong. Up to a day is taken as it is said; beyond that the server's own
-  # clock goes, and what the device said stands beside it.
+  # When something happened, by a device whose clock may be wrong. Up to a day is taken as it is said; beyond that the
+  # server's own clock goes, and what the device said stands beside it.
   class DeviceClock
     TRUSTED_SECONDS = 86_400
 
@@ -35,7 +35,8 @@ module App
     def says
       return unless wrong?
       days = (@off.abs / TRUSTED_SECONDS).round
-      "This device's clock is #{days} #{(days == 1) ? "day" : "days"} #{@off.positive? ? "ahead" : "behind"}. The times are put right here; set the clock."
+      "This device's clock is #{days} #{(days == 1) ? "day" : "days"} #{@off.positive? ? "ahead" : "behind"}. The " \
+        "times are put right here; set the clock."
     end
 
     private

@@ -3,7 +3,8 @@
 require "ttfunk"
 
 module App
-  # Which font has a glyph for what people write: the card's own type, else one of the open fonts bundled beside it, cut by script.
+  # Which font has a glyph for what people write: the card's own type, else one of the open fonts bundled beside it,
+  # cut by script.
   module Glyphs
     FOLDER = "#{__dir__}/fonts/fallback"
     OWN = "#{__dir__}/fonts/Regular.ttf"
@@ -50,11 +51,20 @@ module App
     end
 
     def self.others
-      @others ||= Dir["#{FOLDER}/*.ttf"].sort.each_with_object({}) { |path, found| points(path).each { |point| found[point] ||= path } }.freeze
+      @others ||=
+        Dir["#{FOLDER}/*.ttf"]
+          .sort
+          .each_with_object({}) { |path, found| points(path).each { |point| found[point] ||= path } }
+          .freeze
     end
 
     def self.points(path)
-      TTFunk::File.open(path).cmap.unicode.flat_map { |table| table.code_map.select { |_, glyph| glyph.positive? }.keys }.uniq
+      TTFunk::File
+        .open(path)
+        .cmap
+        .unicode
+        .flat_map { |table| table.code_map.select { |_, glyph| glyph.positive? }.keys }
+        .uniq
     end
     private_class_method :strange, :own, :others, :points
   end

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module App
-  # Jobs in a line each, for lists: read as they are kept, worked out again where something they rest on has changed. A job that
-  # cannot be read is shown as damaged, and the rest as they are.
+  # Jobs in a line each, for lists: read as they are kept, worked out again where something they rest on has changed.
+  # A job that cannot be read is shown as damaged, and the rest as they are.
   class Headlines
     SIGNED = "signed"
 
@@ -34,7 +34,9 @@ module App
     end
 
     def headline(row)
-      return row[:headline] if row[:headline] && (row[:closed_at] || row[:headline_of] == basis(row[:position].to_i, row[:circuit_revision]))
+      if row[:headline] && (row[:closed_at] || row[:headline_of] == basis(row[:position].to_i, row[:circuit_revision]))
+        return row[:headline]
+      end
       circuit = @store.circuits.find(row[:circuit_id])
       state = @memory.state(@store, row[:id], circuit, shop)
       state.headline.tap { |found| keep(row, found) }
@@ -45,19 +47,31 @@ module App
 
     # What cannot be kept now is worked out again next time.
     def keep(row, found)
-      @store.transaction { @store.jobs.write_headline(row[:id], found, basis(row[:position].to_i, row[:circuit_revision])) }
+      @store.transaction do
+        @store.jobs.write_headline(row[:id], found, basis(row[:position].to_i, row[:circuit_revision]))
+      end
     rescue Store::Busy, Store::Full
       nil
     end
 
     def damaged(row)
-      {current: "ask", waits_for: "repair: this record is damaged", signed: !row[:closed_at].nil?, damaged: true, stages: []}
+      {
+        current: "ask",
+        waits_for: "repair: this record is damaged",
+        signed: !row[:closed_at].nil?,
+        damaged: true,
+        stages: []
+      }
     end
 
     def planned(line)
       route = line[:route] && Sandbag::Job::Route.find(line[:route])
       return line unless route
-      {**line, route_label: route.label, planned_minutes: Sandbag::Ask::Estimate.new(route, line[:machine][:kind], 0, shop).minutes}
+      {
+        **line,
+        route_label: route.label,
+        planned_minutes: Sandbag::Ask::Estimate.new(route, line[:machine][:kind], 0, shop).minutes
+      }
     end
   end
 end

@@ -30,7 +30,8 @@ module App
       @pdf.text @content["shop"], size: 9, color: Paper::PALE unless @content["shop"].empty?
       @pdf.text @content["title"], size: 20, style: :bold
       @pdf.text @content["standing"], size: 11
-      @pdf.text "Job #{@content["job"]}, opened #{@content["opened_at"].to_s[0, 16].tr("T", " ")}", size: 9, color: Paper::PALE
+      @pdf.text "Job #{@content["job"]}, opened #{@content["opened_at"].to_s[0, 16].tr("T", " ")}", size: 9,
+        color: Paper::PALE
       @pdf.move_down 12
     end
 
@@ -58,8 +59,12 @@ module App
     def closing
       @pdf.move_down 16
       @pdf.text "The machine's own service information and local rules come first. First ride slow, on clear ground. " \
-        "Look at every joint and the level again after 24 h and after the first ride.", size: 9, color: Paper::PALE
-      @pdf.text "Characters that no font here has are printed as #{Glyphs::NONE}.", size: 9, color: Paper::PALE unless @whole
+                  "Look at every joint and the level again after 24 h and after the first ride.",
+        size: 9,
+        color: Paper::PALE
+      unless @whole
+        @pdf.text "Characters that no font here has are printed as #{Glyphs::NONE}.", size: 9, color: Paper::PALE
+      end
     end
   end
 end

@@ -16,11 +16,19 @@ module App
       @shop_name = shop_name
     end
 
-    # @return [Hash] shop, title, standing, opened, sections [[title, rows]], photos [what, photo], summary, by string keys
+    # @return [Hash] shop, title, standing, opened, sections [[title, rows]], photos [what, photo], summary, by string
+    #   keys
     def to_h
-      {"shop" => @shop_name, "title" => "#{@machine[:name]}: #{@circuit[:name]}", "standing" => standing, "job" => @job[:id], "opened_at" => @job[:opened_at],
-       "sections" => JobCardSections.of(@state, @stock),
-       "photos" => JobPhotos.of(@state.journal).map { |photo| photo.slice(:what, :photo).transform_keys(&:to_s) }, "summary" => summary}
+      {
+        "shop" => @shop_name,
+        "title" => "#{@machine[:name]}: #{@circuit[:name]}",
+        "standing" => standing,
+        "job" => @job[:id],
+        "opened_at" => @job[:opened_at],
+        "sections" => JobCardSections.of(@state, @stock),
+        "photos" => JobPhotos.of(@state.journal).map { |photo| photo.slice(:what, :photo).transform_keys(&:to_s) },
+        "summary" => summary
+      }
     end
 
     private
@@ -35,7 +43,12 @@ module App
     def summary
       fluid = @state.choose.fluid && Sandbag::Knowledge.find("fluids", @state.choose.fluid)["label"]
       verdict = (@state.feel.lift || @state.feel.report.verdict)&.to_h
-      {"route" => @state.route&.label, "complaint" => @state.ask.complaint, "fluid" => fluid, "lever" => verdict && verdict[:why]}.compact
+      {
+        "route" => @state.route&.label,
+        "complaint" => @state.ask.complaint,
+        "fluid" => fluid,
+        "lever" => verdict && verdict[:why]
+      }.compact
     end
   end
 end

@@ -6,24 +6,45 @@ module App
     def self.strip(strip)
       return [] unless strip && strip[:pieces].positive?
       waived = strip[:setup].select { |row| row[:reason] }.map { |row| ["Waived", "#{row[:label]}: #{row[:reason]}"] }
-      skipped = strip[:steps].select { |step| step[:reason] }.map { |step| ["Skipped", "#{step[:label]}: #{step[:reason]}"] }
-      tried = strip[:ladder].select { |rung| rung[:tried] }.map { |rung| ["Stuck piston", "#{rung[:label]}: #{rung[:freed] ? "it came" : "it did not come"}"] }
-      [["Construction", strip[:construction]], ["Out", "#{strip[:pieces]} pieces of #{strip[:tray].size} kinds"], *waived, *skipped, *tried]
+      skipped =
+        strip[:steps].select { |step| step[:reason] }.map { |step| ["Skipped", "#{step[:label]}: #{step[:reason]}"] }
+      tried =
+        strip[:ladder]
+          .select { |rung| rung[:tried] }
+          .map { |rung| ["Stuck piston", "#{rung[:label]}: #{rung[:freed] ? "it came" : "it did not come"}"] }
+      [
+        ["Construction", strip[:construction]],
+        ["Out", "#{strip[:pieces]} pieces of #{strip[:tray].size} kinds"],
+        *waived,
+        *skipped,
+        *tried
+      ]
     end
 
     def self.measure(measure)
       return [] unless measure
-      return measure[:comparison].filter_map { |row| [row[:label], [row[:value], row[:note]].compact.join(": ")] if row[:value] } unless measure[:apart]
+      unless measure[:apart]
+        return measure[:comparison].filter_map do |row|
+          [row[:label], [row[:value], row[:note]].compact.join(": ")] if row[:value]
+        end
+      end
       looks = measure[:inspection].filter_map { |look| [look[:label], look[:values][look[:value]]] if look[:value] }
-      figures = measure[:judgements].map { |judgement| [judgement[:label], "#{judgement[:why]} Limit: #{Sandbag::Wording.spelled(judgement[:source])}."] }
+      figures =
+        measure[:judgements].map do |judgement|
+          [judgement[:label], "#{judgement[:why]} Limit: #{Sandbag::Wording.spelled(judgement[:source])}."]
+        end
       eye = measure[:by_eye] ? [["Gauges", "judged by eye: an estimate"]] : []
-      [["Verdict", [measure[:verdict][:label], *measure[:verdict][:reasons]].join(". ").squeeze(".")], *figures, *eye, *looks]
+      [["Verdict", [measure[:verdict][:label], *measure[:verdict][:reasons]].join(". ").squeeze(".")], *figures,
+        *eye, *looks]
     end
 
     def self.build(build)
       return [] unless build && build[:steps].any?
       lubricant = Sandbag::Knowledge.find("lubricants", build[:lubricant])["label"]
-      checks = build[:checks].map { |check| [check[:label], {true => "passed", false => "FAILED"}.fetch(check[:pass], "not checked")] }
+      checks =
+        build[:checks].map do |check|
+          [check[:label], {true => "passed", false => "FAILED"}.fetch(check[:pass], "not checked")]
+        end
       tray = build[:zero] ? "at zero, #{build[:scrapped]} old pieces scrapped" : "NOT at zero"
       [["Lubricant", lubricant], ["Tray", tray], *checks]
     end

@@ -7,21 +7,31 @@ module App
     # @return [Array<Array(String, Array<Array(String, String)>)>]
     def self.of(state, stock)
       views = state.stages.transform_values(&:view)
-      ask, choose, strip, measure, build, bleed, feel, close = views.values_at(*%w[ask choose strip measure build bleed feel close])
+      ask, choose, strip, measure, build, bleed, feel,
+        close = views.values_at(*%w[ask choose strip measure build bleed feel close])
       [["Ask", ask(ask)], ["Choose", choose(choose) + pulled(choose, stock)], ["Strip", JobCardCylinder.strip(strip)],
         ["Measure", JobCardCylinder.measure(measure)], ["Build", JobCardCylinder.build(build)], ["Bleed", bleed(bleed)],
         ["Feel", feel(feel)], ["Release gates", gates(close)]]
     end
 
     def self.ask(ask)
-      findings = ask[:findings].map do |id, values|
-        finding = Sandbag::Knowledge.find("findings", id)
-        [finding["label"], finding["values"].values_at(*values).join(", ")]
-      end
-      flags = ask[:flags].map { |flag| ["Red flag", [flag[:label], flag[:lead] && "lifted by #{flag[:lead]}: #{flag[:reason]}"].compact.join("; ")] }
+      findings =
+        ask[:findings].map do |id, values|
+          finding = Sandbag::Knowledge.find("findings", id)
+          [finding["label"], finding["values"].values_at(*values).join(", ")]
+        end
+      flags =
+        ask[:flags].map do |flag|
+          ["Red flag", [flag[:label], flag[:lead] && "lifted by #{flag[:lead]}: #{flag[:reason]}"].compact.join("; ")]
+        end
       route = ask[:route] && Sandbag::Job::Route.find(ask[:route]).label
-      [(["Complaint", ask[:complaint]] if ask[:complaint]), *ask[:notes].map { |note| ["Note", note] }, *findings, *flags,
-        (["Route", [route, ask[:reason]].compact.join(": ")] if route)].compact
+      [
+        (["Complaint", ask[:complaint]] if ask[:complaint]),
+        *ask[:notes].map { |note| ["Note", note] },
+        *findings,
+        *flags,
+        (["Route", [route, ask[:reason]].compact.join(": ")] if route)
+      ].compact
     end
 
     def self.choose(choose)
@@ -35,7 +45,8 @@ module App
     end
 
     def self.cylinder_said(cylinder)
-      size = "#{Sandbag::Said.mm(cylinder["bore"], "g", bare: true)} × #{Sandbag::Said.mm(cylinder["push_offset"], "g")}"
+      size =
+        "#{Sandbag::Said.mm(cylinder["bore"], "g", bare: true)} × #{Sandbag::Said.mm(cylinder["push_offset"], "g")}"
       cylinder["agreed"] ? "#{size}, agreed: #{cylinder["agreed"]}" : size
     end
 
@@ -43,19 +54,30 @@ module App
     def self.pulled(choose, stock)
       return [] unless choose
       water = choose[:water] ? [["Water before", format("%.1f %%", choose[:water])]] : []
-      water + choose[:pulled].reject { |each| each[:line].start_with?("tool.") || (each[:item].nil? && each[:reason].nil?) }.map do |each|
-        item = stock.find(each[:item])
-        [PULLED.fetch(each[:line], "Part"), [item&.name, item&.fields&.dig("batch"), each[:reason]].compact.join("; ")]
-      end
+      water +
+        choose[:pulled]
+          .reject { |each| each[:line].start_with?("tool.") || (each[:item].nil? && each[:reason].nil?) }
+          .map do |each|
+            item = stock.find(each[:item])
+            [
+              PULLED.fetch(each[:line], "Part"),
+              [item&.name, item&.fields&.dig("batch"), each[:reason]].compact.join("; ")
+            ]
+          end
     end
     PULLED = {"kit" => "Kit", "cylinder" => "Cylinder in", "fluid" => "Fluid bottle", "washers" => "Washers"}.freeze
 
     def self.bleed(bleed)
       return [] unless bleed && bleed[:total_strokes].positive?
-      points = bleed[:points].map do |point|
-        done = point[:done] ? "" : ", not finished"
-        [point[:label], "#{point[:strokes]} strokes, #{Sandbag::Said.ml(point[:passed_ml])}, last #{point[:clean_strokes]} without a bubble#{done}"]
-      end
+      points =
+        bleed[:points].map do |point|
+          done = point[:done] ? "" : ", not finished"
+          [
+            point[:label],
+            "#{point[:strokes]} strokes, #{Sandbag::Said.ml(point[:passed_ml])}, last #{point[:clean_strokes]} " \
+              "without a bubble#{done}"
+          ]
+        end
       points + bleed[:restarts].map { |restart| ["Started over", restart[:why]] }
     end
 
@@ -72,8 +94,11 @@ module App
 
     def self.verdict_rows(verdict)
       said = Sandbag::Said
-      air = verdict[:air_error_ml] && "#{said.ml(verdict[:air_ml], 3, bare: true)} ± #{said.ml(verdict[:air_error_ml], 3)}"
-      stiff = verdict[:stiffness_ml_mpa] && format("%.3f mL/MPa, expected %.3f", verdict[:stiffness_ml_mpa], verdict[:expected_stiffness_ml_mpa])
+      air =
+        verdict[:air_error_ml] && "#{said.ml(verdict[:air_ml], 3, bare: true)} ± #{said.ml(verdict[:air_error_ml], 3)}"
+      stiff =
+        verdict[:stiffness_ml_mpa] &&
+        format("%.3f mL/MPa, expected %.3f", verdict[:stiffness_ml_mpa], verdict[:expected_stiffness_ml_mpa])
       [["Verdict", verdict[:why]], ["Trapped air", air], ["Stiffness", stiff]].select(&:last)
     end
 

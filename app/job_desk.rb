@@ -6,8 +6,8 @@ module App
     # Another entry came in between, again and again.
     class Busy < StandardError; end
 
-    # An entry that was admitted, with all that is stored with it. Worked out before the write lock is taken; stored if the job
-    # still stands where it stood.
+    # An entry that was admitted, with all that is stored with it. Worked out before the write lock is taken; stored
+    # if the job still stands where it stood.
     # times: when the server took it, and what a wrong clock said.
     Draft = Struct.new(:job, :circuit, :state, :entry, :times, :after, :stock_position, keyword_init: true)
 
@@ -113,11 +113,19 @@ module App
     def refuse_second(circuit_id)
       other = @store.jobs.open_on(circuit_id)
       return unless other
-      raise Sandbag::Refusal.at("circuit_id", "a job is open on this circuit: #{other}", "that job; or beside: true to open a second one beside it")
+      raise Sandbag::Refusal.at(
+        "circuit_id",
+        "a job is open on this circuit: #{other}",
+        "that job; or beside: true to open a second one beside it"
+      )
     end
 
     def head_of(job, circuit, state)
-      {**JobHead.of(job, circuit, @store.machines.find(circuit[:machine_id])), **state.headline, photos: JobPhotos.of(state.journal)}
+      {
+        **JobHead.of(job, circuit, @store.machines.find(circuit[:machine_id])),
+        **state.headline,
+        photos: JobPhotos.of(state.journal)
+      }
     end
 
     def card_of(job, circuit, state)
@@ -132,14 +140,21 @@ module App
     def stage_view(job, circuit, state, stage)
       found = state.stages.fetch(stage) { raise Store::Missing.new("stage of this job", stage) }
       return found.view unless stage == "ask"
-      {**found.view, costs: costs(state, @store.machines.find(circuit[:machine_id])[:kind]), history: JobHistory.of(@store, job)}
+      {
+        **found.view,
+        costs: costs(state, @store.machines.find(circuit[:machine_id])[:kind]),
+        history: JobHistory.of(@store, job)
+      }
     end
 
     # Minutes and money of the route in force, and kit against unit.
     def costs(state, machine_kind)
       need_ml = state.choose.need_ml
       estimate = state.route && Sandbag::Ask::Estimate.new(state.route, machine_kind, need_ml, shop).to_h
-      {estimate: estimate, kit_or_unit: Sandbag::Ask::Estimate.kit_or_unit(state.route, machine_kind, need_ml, shop)}.compact
+      {
+        estimate: estimate,
+        kit_or_unit: Sandbag::Ask::Estimate.kit_or_unit(state.route, machine_kind, need_ml, shop)
+      }.compact
     end
 
     # @return [Draft, nil] nil when the entry is there already
@@ -150,24 +165,38 @@ module App
       circuit = @store.circuits.find(job[:circuit_id])
       state = state_of(job, circuit)
       position, stock = @memory.stock(@store)
-      entry = Sandbag::Job::Admission.new(state).admit(Sandbag::Job::Entry.new(**given.except(*TIMES), position: state.journal.position + 1))
+      entry =
+        Sandbag::Job::Admission.new(state).admit(
+          Sandbag::Job::Entry.new(**given.except(*TIMES), position: state.journal.position + 1)
+        )
       entry = completed(state, entry, stock)
       refuse_strange_photo(job[:id], entry)
       after = state.with(state.journal.with(entry))
-      Draft.new(job: job, circuit: circuit, state: state, entry: entry, times: given.slice(*TIMES), after: after, stock_position: position)
+      Draft.new(
+        job: job,
+        circuit: circuit,
+        state: state,
+        entry: entry,
+        times: given.slice(*TIMES),
+        after: after,
+        stock_position: position
+      )
     end
 
-    # What goes together is recorded with what wetted it, and what is pulled with the count that is promised: shop and shelf
-    # may go over to something else later.
+    # What goes together is recorded with what wetted it, and what is pulled with the count that is promised: shop and
+    # shelf may go over to something else later.
     def completed(state, entry, stock)
-      return entry.with(data: {"lubricant" => state.build.lubricant, **entry.data}) if entry.stage == "build" && entry.kind == "step"
+      if entry.stage == "build" && entry.kind == "step"
+        return entry.with(data: {"lubricant" => state.build.lubricant, **entry.data})
+      end
       return entry unless pulls?(entry)
       Sandbag::Choose::Supplies.new(state.choose, stock, today: @today, shop_months: shop.fluid_months).admit(entry)
     end
 
     # Nothing has come in since the draft was worked out.
     def still?(draft)
-      @store.journals.position(draft.job[:id]) == draft.entry.position - 1 && @store.circuits.revision(draft.circuit[:id]) == draft.circuit[:revision] &&
+      @store.journals.position(draft.job[:id]) == draft.entry.position - 1 &&
+        @store.circuits.revision(draft.circuit[:id]) == draft.circuit[:revision] &&
         @store.stock_moves.position == draft.stock_position
     end
 
@@ -183,7 +212,9 @@ module App
     def move_stock(draft)
       entry = draft.entry
       if pulls?(entry)
-        @shelf.reserve(draft.job[:id], entry) if Sandbag::Choose::Supplies::RESERVED.include?(@shelf.stock.find(entry.data["item"]).kind)
+        if Sandbag::Choose::Supplies::RESERVED.include?(@shelf.stock.find(entry.data["item"]).kind)
+          @shelf.reserve(draft.job[:id], entry)
+        end
       elsif entry.undo?
         pulled = draft.state.journal.find(entry.corrects)
         @shelf.release(draft.job[:id], pulled, entry) if pulls?(pulled)
@@ -193,7 +224,11 @@ module App
     # A photo is taken up by the job it was sent to.
     def refuse_strange_photo(job_id, entry)
       return unless entry.kind == "photo" && @store.photos.find(entry.data["photo"])&.fetch(:job_id) != job_id
-      raise Sandbag::Refusal.at("data/photo", "no photo “#{entry.data["photo"]}” was sent to this job", "the id of one that was")
+      raise Sandbag::Refusal.at(
+        "data/photo",
+        "no photo “#{entry.data["photo"]}” was sent to this job",
+        "the id of one that was"
+      )
     end
 
     def pulls?(entry)
@@ -202,14 +237,18 @@ module App
 
     # A retry carries the same entry to the same job; anything else has borrowed an id.
     def same_entry?(known, job, given)
-      same = known.values_at(:job_id, :stage, :kind, :corrects) == [job[:id], *given.values_at(:stage, :kind, :corrects)]
+      same =
+        known.values_at(:job_id, :stage, :kind, :corrects) == [job[:id], *given.values_at(:stage, :kind, :corrects)]
       return if same && says_the_same?(known[:data], given)
       raise Clash, "entry #{given[:id]} is used otherwise"
     end
 
     # What was completed when it was stored is not said again.
     def says_the_same?(stored, given)
-      read = Sandbag::Job::EntryReader.read(Sandbag::Job::Entry.new(**given.slice(:id, :stage, :kind, :data, :at, :by, :corrects)))
+      read =
+        Sandbag::Job::EntryReader.read(
+          Sandbag::Job::Entry.new(**given.slice(:id, :stage, :kind, :data, :at, :by, :corrects))
+        )
       read.data.all? { |name, value| stored[name] == value }
     rescue Sandbag::Refusal
       false
@@ -220,7 +259,9 @@ module App
       id, circuit, state, entry = draft.job[:id], draft.circuit, draft.after, draft.entry
       @store.jobs.close(id, at: entry.at, sheet: circuit[:sheet])
       record(draft.job.merge(closed_at: entry.at), circuit, state)
-      supplies_of(state).stale.each { |pulled| @shelf.release(id, state.journal.find(pulled[:entry]), entry) if pulled[:item] }
+      supplies_of(state).stale.each do |pulled|
+        @shelf.release(id, state.journal.find(pulled[:entry]), entry) if pulled[:item]
+      end
       @shelf.use_up(id, entry)
       sheet = state.sheet
       sheet = sheet.set("fluid", "changed_on", entry.at[0, 10], "measured") if state.stages.key?("bleed")

@@ -6,8 +6,12 @@ module App
     # @param journal [Sandbag::Job::Journal]
     # @return [Array<Hash>] entry, photo, what, stage, at
     def self.of(journal)
-      journal.in_force.select { |entry| entry.kind == "photo" }
-        .map { |entry| {entry: entry.id, photo: entry.data["photo"], what: entry.data["what"], stage: entry.stage, at: entry.at} }
+      journal
+        .in_force
+        .select { |entry| entry.kind == "photo" }
+        .map do |entry|
+          {entry: entry.id, photo: entry.data["photo"], what: entry.data["what"], stage: entry.stage, at: entry.at}
+        end
     end
   end
 end

@@ -13,8 +13,18 @@ module App
       asked = query_for("listJobs")
       limit = asked.fetch("limit", PAGE)
       state = asked.fetch("state", "open")
-      rows = store.jobs.page(state: (state.to_sym unless state == ALL), limit: limit, after: asked["after"], machine_id: asked["machine"])
-      json 200, {items: Headlines.new(store, memory).of(rows), next: next_of(rows, limit) { |row| [row[:opened_at], row[:id]] }}.compact
+      rows =
+        store.jobs.page(
+          state: (state.to_sym unless state == ALL),
+          limit: limit,
+          after: asked["after"],
+          machine_id: asked["machine"]
+        )
+      json 200,
+        {
+          items: Headlines.new(store, memory).of(rows),
+          next: next_of(rows, limit) { |row| [row[:opened_at], row[:id]] }
+        }.compact
     end
 
     post "/" do
@@ -58,7 +68,8 @@ module App
     get "/:id/pull-list.pdf" do |id|
       card = desk.card(id)
       lines = plain(desk.supplies(id)).fetch("lines")
-      pdf "pull-list", PullListPdf.new(title: card["title"], job_id: id, lines: lines, shop_name: shop.name, at: now).render
+      pdf "pull-list",
+        PullListPdf.new(title: card["title"], job_id: id, lines: lines, shop_name: shop.name, at: now).render
     end
 
     get "/:id/buy-list.csv" do |id|

@@ -12,20 +12,32 @@ module App
     get "/" do
       asked = query_for("listMachines")
       limit = asked.fetch("limit", PAGE)
-      rows = store.machines.page(limit: limit, after: asked["after"], retired: asked["retired"] || false, find: asked["find"], kind: asked["kind"])
+      rows = store.machines.page(limit: limit, after: asked["after"], retired: asked["retired"] || false,
+        find: asked["find"], kind: asked["kind"])
       circuits = store.circuits.lines_of(rows.map { |row| row[:id] })
-      items = rows.map { |row| row.merge(circuits: circuits.fetch(row[:id], []).map { |circuit| circuit.except(:machine_id) }) }
-      json 200, {items: items, counts: store.machines.counts, next: next_of(rows, limit) { |row| [row[:name], row[:id]] }}.compact
+      items =
+        rows.map do |row|
+          row.merge(circuits: circuits.fetch(row[:id], []).map { |circuit| circuit.except(:machine_id) })
+        end
+      json 200,
+        {
+          items: items,
+          counts: store.machines.counts,
+          next: next_of(rows, limit) { |row| [row[:name], row[:id]] }
+        }.compact
     end
 
     post "/" do
       body = body_for("addMachine")
       wanted = {name: body["name"], kind: body["kind"], note: body["note"] || ""}
-      fresh = store.transaction do
-        next !same!("machine #{body["id"]}", store.machines.find(body["id"]), wanted) if store.machines.include?(body["id"])
-        store.machines.add(id: body["id"], **wanted)
-        true
-      end
+      fresh =
+        store.transaction do
+          if store.machines.include?(body["id"])
+            next !same!("machine #{body["id"]}", store.machines.find(body["id"]), wanted)
+          end
+          store.machines.add(id: body["id"], **wanted)
+          true
+        end
       json(fresh ? 201 : 200, view(body["id"]))
     end
 
@@ -47,12 +59,22 @@ module App
 
     post "/:id/copies" do |id|
       body = body_for("copyMachine")
-      fresh = store.transaction do
-        original = store.machines.find(id)
-        next !same!("machine #{body["id"]}", store.machines.find(body["id"]), name: body["name"], kind: original[:kind]) if store.machines.include?(body["id"])
-        copy(original, body["id"], body["name"])
-        true
-      end
+      fresh =
+        store.transaction do
+          original = store.machines.find(id)
+          if store.machines.include?(body["id"])
+            next(
+              !same!(
+                "machine #{body["id"]}",
+                store.machines.find(body["id"]),
+                name: body["name"],
+                kind: original[:kind]
+              )
+            )
+          end
+          copy(original, body["id"], body["name"])
+          true
+        end
       json(fresh ? 201 : 200, view(body["id"]))
     end
 
@@ -74,15 +96,19 @@ module App
         machine = store.machines.find(id)
         circuits = circuits_of(id)
         comparisons = circuits.flat_map { |circuit| store.comparisons.of_circuit(circuit[:id]) }
-        machine.merge(circuits: circuits.map { |circuit| CircuitView.of(circuit, today) }, jobs: Headlines.new(store, memory).of(store.jobs.page(limit: JOBS, machine_id: id)),
-          comparisons: comparisons.map { |comparison| comparison.except(:body) })
+        machine.merge(
+          circuits: circuits.map { |circuit| CircuitView.of(circuit, today) },
+          jobs: Headlines.new(store, memory).of(store.jobs.page(limit: JOBS, machine_id: id)),
+          comparisons: comparisons.map { |comparison| comparison.except(:body) }
+        )
       end
 
       # Circuits and their values, not their jobs: another machine has its own history.
       def copy(original, id, name)
         store.machines.add(id: id, name: name, kind: original[:kind], note: original[:note])
         circuits_of(original[:id]).each_with_index do |circuit, index|
-          store.circuits.add(id: free_id("#{id}.#{index + 1}"), machine_id: id, name: circuit[:name], sheet: circuit[:sheet])
+          store.circuits.add(id: free_id("#{id}.#{index + 1}"), machine_id: id, name: circuit[:name],
+            sheet: circuit[:sheet])
         end
       end
 
@@ -93,7 +119,8 @@ module App
 
       def same_circuit!(id, machine_id, name, sheet)
         known = store.circuits.find(id)
-        same!("circuit #{id}", {**known.slice(:machine_id, :name), kind: known[:sheet]["kind"]}, machine_id: machine_id, name: name, kind: sheet.kind.id)
+        same!("circuit #{id}", {**known.slice(:machine_id, :name), kind: known[:sheet]["kind"]}, machine_id: machine_id,
+          name: name, kind: sheet.kind.id)
       end
 
       def circuits_of(machine_id)

@@ -3,8 +3,8 @@
 require "monitor"
 
 module App
-  # What was folded from journals, kept at hand. Journals only grow, so that what was read of one stays true: a request reads
-  # what has come since, whoever wrote it. Forgetting costs time, never truth.
+  # What was folded from journals, kept at hand. Journals only grow, so that what was read of one stays true: a
+  # request reads what has come since, whoever wrote it. Forgetting costs time, never truth.
   class Memory
     MOST_JOBS = 200
 
@@ -49,7 +49,8 @@ module App
         key = key(journal.position, circuit, shop.lubricant, kind, shop.fluid_months)
         kept = @jobs[job_id]
         return kept.state if kept.key == key
-        state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]), lubricant: shop.lubricant, machine_kind: kind, fluid_months: shop.fluid_months)
+        state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]),
+          lubricant: shop.lubricant, machine_kind: kind, fluid_months: shop.fluid_months)
         keep(job_id, Kept.new(journal, key, state)).state
       end
     end
@@ -60,7 +61,14 @@ module App
       @lock.synchronize do
         known = @jobs[job_id]&.journal&.position.to_i
         return if known > state.journal.position
-        keep(job_id, Kept.new(state.journal, key(state.journal.position, circuit, state.lubricant, state.machine_kind, state.fluid_months), state))
+        keep(
+          job_id,
+          Kept.new(
+            state.journal,
+            key(state.journal.position, circuit, state.lubricant, state.machine_kind, state.fluid_months),
+            state
+          )
+        )
       end
     end
 

@@ -4,7 +4,12 @@ module App
   # The one page, for every address that is not the API's, with its scripts and styles as the build compressed them.
   class Page
     DIST = "#{ROOT}/ui/dist"
-    TYPES = {".js" => "text/javascript", ".css" => "text/css", ".svg" => "image/svg+xml", ".woff2" => "font/woff2"}.freeze
+    TYPES = {
+      ".js" => "text/javascript",
+      ".css" => "text/css",
+      ".svg" => "image/svg+xml",
+      ".woff2" => "font/woff2"
+    }.freeze
     FILES = %w[/sw.js /favicon.svg].freeze
     FOREVER = "public, max-age=31536000, immutable"
     # Not kept as read: a rebuilt front end is served at once.
@@ -31,7 +36,11 @@ module App
       files = built
       return missing unless files.include?(path)
       encoding, ending = ENCODINGS.find { |name, after| accepts?(env, name) && files.include?(path + after) }
-      headers = {"content-type" => TYPES.fetch(File.extname(path), "application/octet-stream"), "cache-control" => keep, "vary" => "accept-encoding"}
+      headers = {
+        "content-type" => TYPES.fetch(File.extname(path), "application/octet-stream"),
+        "cache-control" => keep,
+        "vary" => "accept-encoding"
+      }
       headers["content-encoding"] = encoding if encoding
       [200, headers, [File.binread("#{DIST}#{path}#{ending}")]]
     end
@@ -45,7 +54,10 @@ module App
     end
 
     def accepts?(env, encoding)
-      env["HTTP_ACCEPT_ENCODING"].to_s.split(",").any? { |each| each.strip.split(";").first == encoding && !each.match?(/q=0(\.0*)?\s*\z/) }
+      env["HTTP_ACCEPT_ENCODING"]
+        .to_s
+        .split(",")
+        .any? { |each| each.strip.split(";").first == encoding && !each.match?(/q=0(\.0*)?\s*\z/) }
     end
 
     def page(nonce)

@@ -3,8 +3,8 @@
 require "vips"
 
 module App
-  # A photo that was sent, read by what it is and not by what it says it is, and written anew: turned upright, no larger than
-  # a screen needs, nothing carried along. What is kept is always a plain JPEG.
+  # A photo that was sent, read by what it is and not by what it says it is, and written anew: turned upright, no
+  # larger than a screen needs, nothing carried along. What is kept is always a plain JPEG.
   class Photo
     MOST_BYTES = BodyLimit::PHOTO_BYTES
     MOST_PIXELS = 24_000_000
@@ -30,21 +30,26 @@ module App
       raise refusal("the photo is over 10 MB") if bytes.bytesize > MOST_BYTES
       magic, reader = KINDS[media_type]
       raise refusal("a photo is not sent as #{media_type || "nothing"}") unless magic
-      raise refusal("this is no #{media_type.delete_prefix("image/").upcase}, whatever it is called") unless bytes.b.start_with?(magic)
+      unless bytes.b.start_with?(magic)
+        raise refusal("this is no #{media_type.delete_prefix("image/").upcase}, whatever it is called")
+      end
       new(Vips::Image.public_send(reader, bytes, fail_on: :truncated))
     rescue Vips::Error
       raise refusal("the picture is broken or cut short")
     end
 
     def self.refusal(message)
-      Sandbag::Refusal.at("photo", message, "a whole PNG or JPEG of up to 10 MB and #{MOST_PIXELS / 1_000_000} megapixels")
+      Sandbag::Refusal.at("photo", message,
+        "a whole PNG or JPEG of up to 10 MB and #{MOST_PIXELS / 1_000_000} megapixels")
     end
 
     # @param image [Vips::Image] its head read, its pixels not yet
     def initialize(image)
       pixels = image.width * image.height
       raise Photo.refusal("the picture has #{(pixels / 1e6).round} megapixels") if pixels > MOST_PIXELS
-      raise Photo.refusal("the picture is #{image.width} × #{image.height}") if [image.width, image.height].max > MOST_SIDE
+      if [image.width, image.height].max > MOST_SIDE
+        raise Photo.refusal("the picture is #{image.width} × #{image.height}")
+      end
       written = write(image)
       @jpeg = written.jpegsave_buffer(Q: QUALITY, strip: true)
       @width = written.width

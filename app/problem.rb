@@ -6,12 +6,26 @@ module App
   # A refusal as the web hears it (RFC 9457).
   module Problem
     TYPE = "application/problem+json"
-    TITLES = {400 => "Not readable", 403 => "Not allowed from there", 404 => "Not found", 405 => "Not that way", 409 => "Already used otherwise",
-              413 => "Too large", 415 => "Not that kind", 422 => "Not acceptable", 503 => "Busy", 507 => "No room", 500 => "A fault of ours"}.freeze
+    TITLES = {
+      400 => "Not readable",
+      403 => "Not allowed from there",
+      404 => "Not found",
+      405 => "Not that way",
+      409 => "Already used otherwise",
+      413 => "Too large",
+      415 => "Not that kind",
+      422 => "Not acceptable",
+      503 => "Busy",
+      507 => "No room",
+      500 => "A fault of ours"
+    }.freeze
 
     # @param problems [Array<Sandbag::Refusal::Problem>]
     def self.body(status, problems)
-      errors = problems.map { |problem| {pointer: problem.pointer, message: problem.message, accepted: problem.accepted}.compact }
+      errors =
+        problems.map do |problem|
+          {pointer: problem.pointer, message: problem.message, accepted: problem.accepted}.compact
+        end
       JSON.generate(type: "about:blank", title: TITLES.fetch(status), status: status, errors: errors)
     end
 

@@ -20,7 +20,8 @@ module App
       @pdf = Paper.open("Pull list, #{@title}", Time.iso8601(@at), JSON.generate([@title, @lines, @shop_name]))
       @pdf.text @shop_name, size: 9, color: Paper::PALE unless @shop_name.empty?
       @pdf.text "Pull list: #{@title}", size: 18, style: :bold
-      @pdf.text "Job #{@job_id}, #{@at[0, 10]}. On the bench before the first screw is turned.", size: 9, color: Paper::PALE
+      @pdf.text "Job #{@job_id}, #{@at[0, 10]}. On the bench before the first screw is turned.", size: 9,
+        color: Paper::PALE
       @lines.group_by { |line| line["group"] }.each { |group, lines| section(group, lines) }
       Paper.finish(@pdf)
     end
@@ -30,10 +31,21 @@ module App
     def section(group, lines)
       @pdf.move_down 12
       @pdf.text group.capitalize, size: 12, style: :bold
-      rows = lines.map { |line| [line["done"] ? TICKED : OPEN, line["label"], line["detail"].to_s, amount(line), state(line)] }
-      @pdf.table(rows, width: @pdf.bounds.width, column_widths: {0 => 22, 1 => 150, 3 => 55, 4 => 130}, cell_style: ROW) do |table|
-        table.column(2).text_color = Paper::PALE
-      end
+      rows =
+        lines.map do |line|
+          [line["done"] ? TICKED : OPEN, line["label"], line["detail"].to_s, amount(line), state(line)]
+        end
+      @pdf.table(
+        rows,
+        width: @pdf.bounds.width,
+        column_widths: {
+          0 => 22,
+          1 => 150,
+          3 => 55,
+          4 => 130
+        },
+        cell_style: ROW
+      ) { |table| table.column(2).text_color = Paper::PALE }
     end
 
     def amount(line)
@@ -41,9 +53,15 @@ module App
     end
 
     def state(line)
-      return "pulled: #{line["pulled"].map { |each| each["name"] || each["reason"] || "on hand" }.join(", ")}" if line["pulled"].any?
+      if line["pulled"].any?
+        return "pulled: #{line["pulled"].map { |each| each["name"] || each["reason"] || "on hand" }.join(", ")}"
+      end
       return "SHORT #{format("%g", line["short"].ceil)} #{line["unit"]}".strip if line["short"].positive?
-      line["options"].reject { |option| option["wrong"] }.map { |option| [option["name"], option["place"]].compact.join(", ") }.first.to_s
+      line["options"]
+        .reject { |option| option["wrong"] }
+        .map { |option| [option["name"], option["place"]].compact.join(", ") }
+        .first
+        .to_s
     end
   end
 end

@@ -3,7 +3,8 @@
 require "uri"
 
 module App
-  # The query of an address as plain names and texts; nothing in it is nested. PlainTextAddress has seen to it that it is text.
+  # The query of an address as plain names and texts; nothing in it is nested. PlainTextAddress has seen to it that it
+  # is text.
   module Query
     LONGEST = 4000
 

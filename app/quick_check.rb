@@ -3,8 +3,8 @@
 require "json_schemer"
 
 module App
-  # A schema of the contract compiled to one yes or no. The schema library says what is wrong with a body, and is slow at
-  # saying that nothing is; this knows the keywords that the contract uses, and no others.
+  # A schema of the contract compiled to one yes or no. The schema library says what is wrong with a body, and is slow
+  # at saying that nothing is; this knows the keywords that the contract uses, and no others.
   class QuickCheck
     # A keyword that is not compiled here. A fault of the contract, not of a user.
     class Unknown < StandardError; end
@@ -52,24 +52,44 @@ module App
 
     def check(keyword, rule, schema)
       case keyword
-      when "type" then type(Array(rule))
-      when "enum" then ->(value) { rule.include?(value) }
-      when "const" then ->(value) { value == rule }
-      when "required" then on(Hash) { |value| rule.all? { |name| value.key?(name) } }
-      when "properties" then properties(rule)
-      when "items" then compile(rule).then { |each| on(Array) { |value| value.all?(&each) } }
-      when "format" then FORMATS.fetch(rule).then { |format| on(String) { |value| format.call(value, rule) } }
-      when "allOf" then rule.map { |each| compile(each) }.then { |all| ->(value) { all.all? { |each| each.call(value) } } }
-      when "minItems" then on(Array) { |value| value.size >= rule }
-      when "maxItems" then on(Array) { |value| value.size <= rule }
-      when "minProperties" then on(Hash) { |value| value.size >= rule }
-      when "maxProperties" then on(Hash) { |value| value.size <= rule }
-      when "minLength" then on(String) { |value| value.length >= rule }
-      when "maxLength" then on(String) { |value| value.length <= rule }
-      when "pattern" then Regexp.new(JSONSchemer::EcmaRegexp.ruby_equivalent(rule)).then { |pattern| on(String) { |value| value.match?(pattern) } }
-      when "minimum" then on(Numeric) { |value| value >= rule }
-      when "maximum" then on(Numeric) { |value| value <= rule }
-      else raise Unknown, "#{keyword} in #{schema}"
+      when "type"
+        type(Array(rule))
+      when "enum"
+        ->(value) { rule.include?(value) }
+      when "const"
+        ->(value) { value == rule }
+      when "required"
+        on(Hash) { |value| rule.all? { |name| value.key?(name) } }
+      when "properties"
+        properties(rule)
+      when "items"
+        compile(rule).then { |each| on(Array) { |value| value.all?(&each) } }
+      when "format"
+        FORMATS.fetch(rule).then { |format| on(String) { |value| format.call(value, rule) } }
+      when "allOf"
+        rule.map { |each| compile(each) }.then { |all| ->(value) { all.all? { |each| each.call(value) } } }
+      when "minItems"
+        on(Array) { |value| value.size >= rule }
+      when "maxItems"
+        on(Array) { |value| value.size <= rule }
+      when "minProperties"
+        on(Hash) { |value| value.size >= rule }
+      when "maxProperties"
+        on(Hash) { |value| value.size <= rule }
+      when "minLength"
+        on(String) { |value| value.length >= rule }
+      when "maxLength"
+        on(String) { |value| value.length <= rule }
+      when "pattern"
+        Regexp
+          .new(JSONSchemer::EcmaRegexp.ruby_equivalent(rule))
+          .then { |pattern| on(String) { |value| value.match?(pattern) } }
+      when "minimum"
+        on(Numeric) { |value| value >= rule }
+      when "maximum"
+        on(Numeric) { |value| value <= rule }
+      else
+        raise Unknown, "#{keyword} in #{schema}"
       end
     end
 

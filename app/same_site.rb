@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module App
-  # Writes only from our own page, or from a program that is no browser: a page elsewhere cannot make a mechanic's browser
-  # write here.
+  # Writes only from our own page, or from a program that is no browser: a page elsewhere cannot make a mechanic's
+  # browser write here.
   class SameSite
     SAFE = %w[GET HEAD OPTIONS].freeze
     OWN = [nil, "same-origin", "none"].freeze

@@ -21,8 +21,10 @@ module App
 
     def headers_for(nonce)
       {
-        "content-security-policy" => "default-src 'none'; script-src 'self'; style-src 'self' 'nonce-#{nonce}'; img-src 'self' data:; " \
-          "font-src 'self'; connect-src 'self'; worker-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'",
+        "content-security-policy" =>
+          "default-src 'none'; script-src 'self'; style-src 'self' 'nonce-#{nonce}'; img-src 'self' data:; " \
+            "font-src 'self'; connect-src 'self'; worker-src 'self'; manifest-src 'self'; base-uri 'none'; " \
+              "form-action 'none'; frame-ancestors 'none'",
         "x-content-type-options" => "nosniff",
         "referrer-policy" => "no-referrer",
         "cross-origin-opener-policy" => "same-origin",

@@ -19,7 +19,10 @@ module App
       Rack::Builder.app do
         use SecurityHeaders
         use Rack::Deflater, include: COMPRESSED, if: ->(_, _, headers, _) { !headers.key?("content-encoding") }
-        use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS, message: "This host is not served here.\n", logging: false
+        use Rack::Protection::HostAuthorization,
+          permitted_hosts: HOSTS,
+          message: "This host is not served here.\n",
+          logging: false
         use PlainTextAddress
         use BodyLimit
         use SameSite

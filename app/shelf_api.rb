@@ -12,7 +12,11 @@ module App
       limit = asked.fetch("limit", PAGE)
       moves = store.stock_moves.of_item(id, limit: limit, after: asked["after"])
       raise Store::Missing.new("thing on the shelf", id) if moves.empty? && asked["after"].nil?
-      json 200, {items: moves.map { |move| move.except(:position) }, next: next_of(moves, limit) { |move| [move[:position], move[:id]] }}.compact
+      json 200,
+        {
+          items: moves.map { |move| move.except(:position) },
+          next: next_of(moves, limit) { |move| [move[:position], move[:id]] }
+        }.compact
     end
 
     post "/moves" do

@@ -36,7 +36,19 @@ module App
     # Gives back what an entry that is taken back was promised.
     def release(job_id, pulled, entry)
       return unless stock.find(pulled.data["item"])&.promised(job_id)&.positive?
-      add({id: "#{entry.id}.#{pulled.id}", item: pulled.data["item"], kind: "released", data: {"job" => job_id, "count" => pulled.data["count"]}, at: entry.at, by: BY})
+      add(
+        {
+          id: "#{entry.id}.#{pulled.id}",
+          item: pulled.data["item"],
+          kind: "released",
+          data: {
+            "job" => job_id,
+            "count" => pulled.data["count"]
+          },
+          at: entry.at,
+          by: BY
+        }
+      )
     end
 
     # Takes off the shelf what a signed job was promised.
@@ -50,7 +62,9 @@ module App
 
     # A retry says the same of the same thing; anything else has borrowed an id.
     def same?(known, given, stock)
-      return false if known.values_at(:item, :kind) == given.values_at(:item, :kind) && says_the_same?(known[:data], given, stock)
+      if known.values_at(:item, :kind) == given.values_at(:item, :kind) && says_the_same?(known[:data], given, stock)
+        return false
+      end
       raise Clash, "move #{given[:id]} is used otherwise"
     end
 

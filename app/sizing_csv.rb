@@ -6,9 +6,33 @@ module App
   # A sizing as CSV, one line a cylinder, in the shop's units; each column of lengths names its unit.
   module SizingCsv
     # Columns in millimetres of the sizing's rows, by what they are called.
-    LENGTHS = {"bore" => "bore_mm", "push_offset" => "push_offset_mm", "travel" => "travel_mm", "stroke" => "stroke_mm", "lift" => "lift_mm"}.freeze
-    COLUMNS = %w[label bore push_offset fitted force_n travel stroke reserve_stroke_share reserve_travel_share lever_ratio force_ratio volume_ratio band
-      lift effort_change_percent travel_change_percent felt front].freeze
+    LENGTHS = {
+      "bore" => "bore_mm",
+      "push_offset" => "push_offset_mm",
+      "travel" => "travel_mm",
+      "stroke" => "stroke_mm",
+      "lift" => "lift_mm"
+    }.freeze
+    COLUMNS = %w[
+      label
+      bore
+      push_offset
+      fitted
+      force_n
+      travel
+      stroke
+      reserve_stroke_share
+      reserve_travel_share
+      lever_ratio
+      force_ratio
+      volume_ratio
+      band
+      lift
+      effort_change_percent
+      travel_change_percent
+      felt
+      front
+    ].freeze
     SENTENCES = %w[rejected warnings].freeze
 
     # @param sizing [Hash] of Sandbag::Choose::Sizing, as JSON has it
@@ -18,7 +42,11 @@ module App
       length = display["length"] || {unit: "mm", factor: 1}
       CSV.generate do |csv|
         csv << COLUMNS.map { |column| LENGTHS.key?(column) ? "#{column}_#{length[:unit]}" : column } + SENTENCES
-        sizing["rows"].each { |row| csv << CsvCell.safe(cells(row, length[:factor]) + row.values_at(*SENTENCES).map { |reasons| reasons.join("; ") }) }
+        sizing["rows"].each do |row|
+          csv << CsvCell.safe(
+            cells(row, length[:factor]) + row.values_at(*SENTENCES).map { |reasons| reasons.join("; ") }
+          )
+        end
       end
     end
 

@@ -34,7 +34,8 @@ module App
     def refuse_too_many
       changes = (@body["candidates"] || []).sum { |candidate| (candidate["changes"] || []).size }
       return if changes <= MOST_CHANGES
-      raise Sandbag::Refusal.at("candidates", "#{changes} changes are too many for one comparison", "up to #{MOST_CHANGES}")
+      raise Sandbag::Refusal.at("candidates", "#{changes} changes are too many for one comparison",
+        "up to #{MOST_CHANGES}")
     end
 
     # Plain cylinders; the usual ones when nothing else was asked for.
@@ -53,11 +54,20 @@ module App
     def option(candidate)
       changes = (candidate["changes"] || []).map { |change| change.values_at("part", "field", "value") }
       size = FIELDS.to_h { |name, part| [:"#{name}_mm", candidate[name] && read(name, part, candidate[name])] }
-      Sandbag::Choose::Option.new(@sheet, circuit: @circuit, changes: changes, label: candidate["label"], key: candidate["key"], **size)
+      Sandbag::Choose::Option.new(
+        @sheet,
+        circuit: @circuit,
+        changes: changes,
+        label: candidate["label"],
+        key: candidate["key"],
+        **size
+      )
     end
 
     def read(name, part, typed)
-      Sandbag::Refusal.within(name) { Sandbag::Circuit::Field.of(part, @sheet.kind.id).find { |each| each.name == name }.read(typed) }
+      Sandbag::Refusal.within(name) do
+        Sandbag::Circuit::Field.of(part, @sheet.kind.id).find { |each| each.name == name }.read(typed)
+      end
     end
   end
 end

@@ -56,16 +56,33 @@ class BigShop
   def copy(job, entries, id, circuit, index, **changes)
     opened_at = (Time.utc(2016) + index * 30_000).iso8601(3)
     @database[:jobs].insert(job.merge(id: id, circuit_id: circuit, opened_at: opened_at, **changes))
-    rows = entries.map { |entry| entry.merge(id: "#{id}/#{entry[:position]}", job_id: id, corrects: entry[:corrects] && "#{id}/#{entry[:corrects]}") }
+    rows =
+      entries.map do |entry|
+        entry.merge(
+          id: "#{id}/#{entry[:position]}",
+          job_id: id,
+          corrects: entry[:corrects] && "#{id}/#{entry[:corrects]}"
+        )
+      end
     @database[:entries].multi_insert(rows)
   end
 
   # A box of washers, counted over and over.
   def moves
-    added = @database[:stock_moves].where(kind: "added").all.find { |move| JSON.parse(move[:data])["kind"] == "washer" } || @database[:stock_moves].first
-    counted = Array.new(MOVES) do |index|
-      {id: "counted-#{index}", item: added[:item], kind: "counted", data: Store::Document.dump({"count" => 10 + index % 7}), at: added[:at], by: added[:by]}
-    end
+    added =
+      @database[:stock_moves].where(kind: "added").all.find { |move| JSON.parse(move[:data])["kind"] == "washer" } ||
+      @database[:stock_moves].first
+    counted =
+      Array.new(MOVES) do |index|
+        {
+          id: "counted-#{index}",
+          item: added[:item],
+          kind: "counted",
+          data: Store::Document.dump({"count" => 10 + index % 7}),
+          at: added[:at],
+          by: added[:by]
+        }
+      end
     @database[:stock_moves].multi_insert(counted)
   end
 end

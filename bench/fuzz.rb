@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Ten thousand requests made up from the contract against Fell Gate Garage: bench/fuzz.rb [COUNT [SEED]]. Ends with 1 on any fault.
+# Ten thousand requests made up from the contract against Fell Gate Garage: bench/fuzz.rb [COUNT [SEED]]. Ends with 1
+# on any fault.
 require_relative "../app/boot"
 require_relative "../demo/fell_gate"
 require_relative "../spec/support/fuzz"

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Two writers killed a thousand times: bench/kill.rb [ROUNDS [SEED]]. Ends with 1 when anything acknowledged is lost or doubled.
+# Two writers killed a thousand times: bench/kill.rb [ROUNDS [SEED]]. Ends with 1 when anything acknowledged is lost
+# or doubled.
 require_relative "../app/boot"
 require_relative "../spec/support/kill_rounds"
 require_relative "../spec/support/sheets"

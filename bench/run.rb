@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-# How fast Sandbag answers on this machine, and what it sends: bench/run.rb. A shop of 300 machines, 10,000 signed and 60 open
-# jobs and 10,000 shelf moves is grown first. Printed beside a bare Rack "hello" behind the same Puma; OVER marks a missed aim.
-# RUBYOPT=--yjit compares the two ways of running Ruby.
+# How fast Sandbag answers on this machine, and what it sends: bench/run.rb. A shop of 300 machines, 10,000 signed and
+# 60 open jobs and 10,000 shelf moves is grown first. Printed beside a bare Rack "hello" behind the same Puma; OVER
+# marks a missed aim. RUBYOPT=--yjit compares the two ways of running Ruby.
 require_relative "../app/boot"
 require_relative "../spec/support/served"
 require_relative "../spec/support/sheets"
@@ -59,26 +59,45 @@ def sums(watch)
   circuit = SHEETS.twin_disc
   sizes = (0...300).map { |index| {bore: 10 + (index % 30) * 0.4, push_offset: 16 + index / 30} }
   picked = [16, 17.46, 19].map { |bore| {bore: bore, push_offset: 18} }
-  readings = [5, 8, 12, 20, 35, 60, 90, 120].map do |force|
-    {force: force, travel: circuit.travel_mm(circuit.pressure_mpa(force), air_ml: 0.4)}
-  end
-  {"compute a circuit" => ["/compute/circuits", {sheet: plain}], "size the usual cylinders" => ["/compute/sizings", {sheet: plain}],
-   "lay three curves over one another" => ["/compute/lever-curves", {sheet: plain, candidates: picked}],
-   "explain a cylinder" => ["/compute/explanations", {sheet: plain, candidate: picked[0]}],
-   "plan a bleed" => ["/compute/bleed-plans", {sheet: plain}], "fit a lever" => ["/compute/lever-fits", {sheet: plain, readings: readings}]}
-    .each { |name, (path, body)| puts watch.measure(name, aim: COMPUTING, &post(path, body)) }
-  puts watch.measure("size 300 cylinders", aim: GRID, rounds: 50, &post("/compute/sizings", {sheet: plain, candidates: sizes}))
+  readings =
+    [5, 8, 12, 20, 35, 60, 90, 120].map do |force|
+      {force: force, travel: circuit.travel_mm(circuit.pressure_mpa(force), air_ml: 0.4)}
+    end
+  {
+    "compute a circuit" => ["/compute/circuits", {sheet: plain}],
+    "size the usual cylinders" => ["/compute/sizings", {sheet: plain}],
+    "lay three curves over one another" => ["/compute/lever-curves", {sheet: plain, candidates: picked}],
+    "explain a cylinder" => ["/compute/explanations", {sheet: plain, candidate: picked[0]}],
+    "plan a bleed" => ["/compute/bleed-plans", {sheet: plain}],
+    "fit a lever" => ["/compute/lever-fits", {sheet: plain, readings: readings}]
+  }.each { |name, (path, body)| puts watch.measure(name, aim: COMPUTING, &post(path, body)) }
+  puts watch.measure(
+    "size 300 cylinders",
+    aim: GRID,
+    rounds: 50,
+    &post("/compute/sizings", {sheet: plain, candidates: sizes})
+  )
 end
 
 def lists(watch)
-  {"open jobs" => "/api/jobs?state=open", "signed jobs" => "/api/jobs?state=closed", "machines" => "/api/machines?limit=50",
-   "machines found by typing" => "/api/machines?find=ridge&limit=6", "a machine" => "/api/machines/ridgeline",
-   "jobs of a machine" => "/api/jobs?state=all&limit=20&machine=ridgeline", "the shelf" => "/api/shelf",
-   "moves of a thing" => "/api/shelf/washers-10/moves", "the tables" => "/api/knowledge", "a job" => "/api/jobs/job-sledge",
-   "a signed job" => "/api/jobs/signed-500", "what Ask shows" => "/api/jobs/job-clutch/stages/ask",
-   "what Build shows" => "/api/jobs/job-cargo-rear/stages/build", "what Close shows" => "/api/jobs/job-kart/stages/close",
-   "the shelf against a job" => "/api/jobs/job-scooter/supplies", "the page" => "/"}
-    .each { |name, path| puts watch.measure(name, aim: LISTS, rounds: 60, &get(path)) }
+  {
+    "open jobs" => "/api/jobs?state=open",
+    "signed jobs" => "/api/jobs?state=closed",
+    "machines" => "/api/machines?limit=50",
+    "machines found by typing" => "/api/machines?find=ridge&limit=6",
+    "a machine" => "/api/machines/ridgeline",
+    "jobs of a machine" => "/api/jobs?state=all&limit=20&machine=ridgeline",
+    "the shelf" => "/api/shelf",
+    "moves of a thing" => "/api/shelf/washers-10/moves",
+    "the tables" => "/api/knowledge",
+    "a job" => "/api/jobs/job-sledge",
+    "a signed job" => "/api/jobs/signed-500",
+    "what Ask shows" => "/api/jobs/job-clutch/stages/ask",
+    "what Build shows" => "/api/jobs/job-cargo-rear/stages/build",
+    "what Close shows" => "/api/jobs/job-kart/stages/close",
+    "the shelf against a job" => "/api/jobs/job-scooter/supplies",
+    "the page" => "/"
+  }.each { |name, path| puts watch.measure(name, aim: LISTS, rounds: 60, &get(path)) }
 end
 
 def entries(watch)
@@ -94,7 +113,13 @@ def first_load(http)
   page = http.request(Net::HTTP::Get.new("/")).body
   files = page.scan(%r{/assets/[\w.-]+\.(?:js|css)}).uniq
   bytes = files.sum { |file| http.request(Net::HTTP::Get.new(file, "accept-encoding" => "br")).body.bytesize }
-  puts format("%-44s %.0f kB of script and style in %d files, aim %d", "first load", bytes / 1000.0, files.size, FIRST_LOAD_KB)
+  puts format(
+    "%-44s %.0f kB of script and style in %d files, aim %d",
+    "first load",
+    bytes / 1000.0,
+    files.size,
+    FIRST_LOAD_KB
+  )
 end
 
 hello

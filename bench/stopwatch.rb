@@ -7,13 +7,22 @@ class Stopwatch
   ROUNDS = 200
   WARM_UP = 15
 
-  # @attr name [String]; median [Float] ms; most [Float] ms that 95 % stay under; bytes [Integer] over the wire; aim [Float, nil] ms
-  Line = Struct.new(:name, :median, :most, :bytes, :aim) do
-    def to_s
-      verdict = aim && ((median <= aim) ? "within #{aim}" : "OVER #{aim}")
-      format("%-44s median %7.2f ms   95 %% under %7.2f ms   %8.1f kB   %s", name, median, most, bytes / 1000.0, verdict).rstrip
+  # @attr name [String]; median [Float] ms; most [Float] ms that 95 % stay under; bytes [Integer] over the wire; aim
+  #   [Float, nil] ms
+  Line =
+    Struct.new(:name, :median, :most, :bytes, :aim) do
+      def to_s
+        verdict = aim && ((median <= aim) ? "within #{aim}" : "OVER #{aim}")
+        format(
+          "%-44s median %7.2f ms   95 %% under %7.2f ms   %8.1f kB   %s",
+          name,
+          median,
+          most,
+          bytes / 1000.0,
+          verdict
+        ).rstrip
+      end
     end
-  end
 
   def initialize(http)
     @http = http

@@ -33,9 +33,12 @@ module Demo
     def add_machine(machine)
       @store.machines.add(id: machine["id"], name: machine["name"], kind: machine["kind"], note: machine["note"])
       machine["circuits"].each do |circuit|
-        parts = circuit["parts"].map do |part|
-          part.merge("values" => part["values"].transform_values { |value, source| {"value" => value, "source" => source} })
-        end
+        parts =
+          circuit["parts"].map do |part|
+            part.merge(
+              "values" => part["values"].transform_values { |value, source| {"value" => value, "source" => source} }
+            )
+          end
         sheet = Sandbag::Circuit::Sheet.new("kind" => circuit["kind"], "parts" => parts)
         @store.circuits.add(id: circuit["id"], machine_id: machine["id"], name: circuit["name"], sheet: sheet.to_h)
       end
@@ -43,14 +46,20 @@ module Demo
 
     def add_to_shelf(thing)
       fields = thing["use_by_days"] ? thing["fields"].merge("use_by" => day(thing["use_by_days"])) : thing["fields"]
-      move(thing, "added", thing.slice("kind", "name", "place", "count").merge("price_minor" => thing["price"], "fields" => fields))
+      move(
+        thing,
+        "added",
+        thing.slice("kind", "name", "place", "count").merge("price_minor" => thing["price"], "fields" => fields)
+      )
       return unless thing["opened_days"]
       move(thing, "opened", {"on" => day(thing["opened_days"])})
       move(thing, "measured", {"ml" => thing["left"]})
     end
 
     def move(thing, kind, data)
-      App::ShelfDesk.new(@store, @memory).add({id: "#{thing["id"]}.#{kind}", item: thing["id"], kind: kind, data: data, at: @now.utc.iso8601(3), by: BY})
+      App::ShelfDesk.new(@store, @memory).add(
+        {id: "#{thing["id"]}.#{kind}", item: thing["id"], kind: kind, data: data, at: @now.utc.iso8601(3), by: BY}
+      )
     end
 
     def day(days)
@@ -61,19 +70,41 @@ module Demo
       opened = @now - job["hours_ago"] * 3600
       @desk.open(job["id"], job["circuit"], opened.utc.iso8601(3))
       index = -1
-      add = lambda do |stage, kind, data|
-        index += 1
-        @desk.write(job["id"], {id: "#{job["id"]}-#{index}", stage: stage, kind: kind, data: data, at: (opened + 30 * index).utc.iso8601(3), by: BY, corrects: nil})
-      end
+      add =
+        lambda do |stage, kind, data|
+          index += 1
+          @desk.write(
+            job["id"],
+            {
+              id: "#{job["id"]}-#{index}",
+              stage: stage,
+              kind: kind,
+              data: data,
+              at: (opened + 30 * index).utc.iso8601(3),
+              by: BY,
+              corrects: nil
+            }
+          )
+        end
       job["entries"].each do |entry|
         next add.call(*entry) if entry.is_a?(Array)
-        next WorkedBench.new(-> { @desk.state_of(@store.jobs.find(job["id"])) }, add).work(entry) if WorkedBench.knows?(entry)
+        if WorkedBench.knows?(entry)
+          next WorkedBench.new(-> { @desk.state_of(@store.jobs.find(job["id"])) }, add).work(entry)
+        end
         spelled_out(entry, job["circuit"]).each { |each| add.call(*each) }
       end
     end
 
     def spelled_out(entry, circuit_id)
-      return [["ask", "wait", {"wait" => "parts_on_order", "until" => (@now + entry["parts_in_days"] * 86_400).utc.iso8601}]] if entry["parts_in_days"]
+      if entry["parts_in_days"]
+        return [
+          [
+            "ask",
+            "wait",
+            {"wait" => "parts_on_order", "until" => (@now + entry["parts_in_days"] * 86_400).utc.iso8601}
+          ]
+        ]
+      end
       sheet = Sandbag::Circuit::Sheet.new(@store.circuits.find(circuit_id)[:sheet])
       circuit = Sandbag::Circuit::Assembly.build(sheet)
       forces(sheet, circuit).zip(RULER_MM).map do |force, slip|

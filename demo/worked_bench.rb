@@ -25,11 +25,23 @@ module Demo
     # @param odd [Hash{String => String}] question => answer, where it is not the usual one
     def answered(odd)
       while (row = state.ask.intake.unanswered.first)
-        @add.call("ask", "intake", {"question" => row["id"], "value" => odd.fetch(row["id"]) { USUAL.fetch(row["id"]) }})
+        @add.call(
+          "ask",
+          "intake",
+          {"question" => row["id"], "value" => odd.fetch(row["id"]) { USUAL.fetch(row["id"]) }}
+        )
       end
     end
-    USUAL = {"at_ease" => "yes", "abs" => "none", "abs_tool" => "no", "linked" => "none", "service_info" => "yes", "sole_brake" => "no", "fluid_marked" => "dot4",
-             "fluid_found" => "dot4"}.freeze
+    USUAL = {
+      "at_ease" => "yes",
+      "abs" => "none",
+      "abs_tool" => "no",
+      "linked" => "none",
+      "service_info" => "yes",
+      "sole_brake" => "no",
+      "fluid_marked" => "dot4",
+      "fluid_found" => "dot4"
+    }.freeze
 
     def laid_out(_)
       state.choose.wanting.each { |line| @add.call("choose", "pulled", {"line" => line.id, "reason" => REASON}) }
@@ -55,13 +67,20 @@ module Demo
     def gauged(sizes)
       state.measure.cylinder.construction.gauge_places.each do |row|
         gauge = (row["part"] == "bore") ? "bore_gauge" : "micrometer"
-        @add.call("measure", "gauge", {"place" => row["id"], "value" => sizes.fetch(row["id"]) { sizes[row["part"]] }, "gauge" => gauge})
+        @add.call(
+          "measure",
+          "gauge",
+          {"place" => row["id"], "value" => sizes.fetch(row["id"]) { sizes[row["part"]] }, "gauge" => gauge}
+        )
       end
     end
 
     def built(until_step)
       while (step = state.build.step) && step.id != until_step
-        step.takes.select(&:feature).each { |part| @add.call("build", "facing", {"part" => part.id, "faces" => part.faces}) }
+        step
+          .takes
+          .select(&:feature)
+          .each { |part| @add.call("build", "facing", {"part" => part.id, "faces" => part.faces}) }
         @add.call("build", "step", {"step" => step.id})
       end
     end

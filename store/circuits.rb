@@ -22,8 +22,12 @@ module Store
 
     # @return [Hash{String => Array<Hash>}] id, machine_id, name and kind by machine, in the order they were added
     def lines_of(machine_ids)
-      @circuits.where(machine_id: machine_ids).order(Sequel.lit("rowid"))
-        .select(:id, :machine_id, :name, Sequel.lit("json_extract(sheet, '$.kind')").as(:kind)).all.group_by { |row| row[:machine_id] }
+      @circuits
+        .where(machine_id: machine_ids)
+        .order(Sequel.lit("rowid"))
+        .select(:id, :machine_id, :name, Sequel.lit("json_extract(sheet, '$.kind')").as(:kind))
+        .all
+        .group_by { |row| row[:machine_id] }
     end
 
     def write_sheet(id, sheet)

@@ -9,7 +9,8 @@ module Store
 
     # @return [Hash] the comparison; the one already there when the id was used before
     def add(id:, circuit_id:, job_id:, name:, at:, body:)
-      @comparisons.insert_conflict(target: :id).insert(id: id, circuit_id: circuit_id, job_id: job_id, name: name, at: at, body: Document.dump(body))
+      @comparisons.insert_conflict(target: :id).insert(id: id, circuit_id: circuit_id, job_id: job_id, name: name,
+        at: at, body: Document.dump(body))
       find(id)
     end
 

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Store
-  # Jobs. What happened in them is in their journals; here stands on which circuit, when opened and closed, where the job
-  # stands, and, once it is signed, everything the signature closed.
+  # Jobs. What happened in them is in their journals; here stands on which circuit, when opened and closed, where the
+  # job stands, and, once it is signed, everything the signature closed.
   class Jobs
     # Everything but the record, which only the job's own page needs.
     LINE = %i[id circuit_id opened_at closed_at headline headline_of].freeze
@@ -48,12 +48,22 @@ module Store
       rows = rows.where(STATES.fetch(state)) if state
       rows = rows.where(machine_id: machine_id) if machine_id
       rows = rows.where(older_than(*Cursor.read(after))) if after
-      rows.order(Sequel.desc(:opened_at), Sequel.desc(Sequel[:jobs][:id])).limit(limit).select(*columns).map { |row| read(row) }
+      rows
+        .order(Sequel.desc(:opened_at), Sequel.desc(Sequel[:jobs][:id]))
+        .limit(limit)
+        .select(*columns)
+        .map { |row| read(row) }
     end
 
     # @return [Array<Hash>] signed jobs of a circuit, newest first
     def signed_on(circuit_id, limit:)
-      @jobs.where(circuit_id: circuit_id).exclude(closed_at: nil).order(Sequel.desc(:opened_at)).limit(limit).select(*LINE).map { |row| read(row) }
+      @jobs
+        .where(circuit_id: circuit_id)
+        .exclude(closed_at: nil)
+        .order(Sequel.desc(:opened_at))
+        .limit(limit)
+        .select(*LINE)
+        .map { |row| read(row) }
     end
 
     # @return [String, nil] id of the newest job that is open on a circuit
@@ -67,9 +77,14 @@ module Store
     end
 
     # Keeps where the job stands: among the open ones, or put away as referred.
-    # @param headline [Hash] with referred, and since when, of a job that is put away; of [String] what it was worked out from
+    # @param headline [Hash] with referred, and since when, of a job that is put away; of [String] what it was worked
+    #   out from
     def write_headline(id, headline, of)
-      @jobs.where(id: id).update(headline: Document.dump(headline), headline_of: of, referred_at: headline.dig(:referred, :at))
+      @jobs.where(id: id).update(
+        headline: Document.dump(headline),
+        headline_of: of,
+        referred_at: headline.dig(:referred, :at)
+      )
     end
 
     # Closes the job: the circuit as it stood, and everything that was decided.
@@ -85,14 +100,21 @@ module Store
 
     def columns
       LINE.map { |name| Sequel[:jobs][name] } +
-        [Sequel[:circuits][:name].as(:circuit_name), Sequel[:circuits][:revision].as(:circuit_revision), Sequel[:circuits][:machine_id].as(:machine_id),
+        [
+          Sequel[:circuits][:name].as(:circuit_name),
+          Sequel[:circuits][:revision].as(:circuit_revision),
+          Sequel[:circuits][:machine_id].as(:machine_id),
           Sequel.lit("json_extract(circuits.sheet, '$.kind')").as(:circuit_kind),
           Sequel[:machines][:name].as(:machine_name), Sequel[:machines][:kind].as(:machine_kind),
-          @database[:entries].where(job_id: Sequel[:jobs][:id]).select { max(position) }.as(:position)]
+          @database[:entries].where(job_id: Sequel[:jobs][:id]).select { max(position) }.as(:position)
+        ]
     end
 
     def older_than(opened_at, id)
-      Sequel.|(Sequel[:jobs][:opened_at] < opened_at, Sequel.&({Sequel[:jobs][:opened_at] => opened_at}, Sequel[:jobs][:id] < id))
+      Sequel.|(
+        Sequel[:jobs][:opened_at] < opened_at,
+        Sequel.&({Sequel[:jobs][:opened_at] => opened_at}, Sequel[:jobs][:id] < id)
+      )
     end
 
     def read(row)

@@ -26,7 +26,8 @@ module Store
 
     # @param entry [Hash] with its position; received_at and said_at where they are known
     def append(job_id, entry)
-      row = entry.slice(:id, :stage, :kind, :at, :by, :corrects, :position, :received_at, :said_at).merge(job_id: job_id)
+      row =
+        entry.slice(:id, :stage, :kind, :at, :by, :corrects, :position, :received_at, :said_at).merge(job_id: job_id)
       @entries.insert(row.merge(data: Document.dump(entry[:data])))
     end
 

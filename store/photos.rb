@@ -9,7 +9,8 @@ module Store
 
     # Keeps the first under an id.
     def add(id:, job_id:, at:, width:, height:, jpeg:)
-      @photos.insert_conflict(target: :id).insert(id: id, job_id: job_id, at: at, width: width, height: height, jpeg: Sequel.blob(jpeg))
+      @photos.insert_conflict(target: :id).insert(id: id, job_id: job_id, at: at, width: width, height: height,
+        jpeg: Sequel.blob(jpeg))
     end
 
     # @return [Hash, nil] without the picture itself

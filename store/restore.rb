@@ -11,7 +11,10 @@ abort "There is no copy at #{from}." unless File.file?(from)
 abort "#{from} is the records themselves." if File.identical?(from, to)
 
 begin
-  found = Sequel.sqlite(from, readonly: true) { |copy| copy.get(Sequel.lit("(SELECT integrity_check FROM pragma_integrity_check)")) }
+  found =
+    Sequel.sqlite(from, readonly: true) do |copy|
+      copy.get(Sequel.lit("(SELECT integrity_check FROM pragma_integrity_check)"))
+    end
 rescue Sequel::DatabaseError => fault
   found = fault.message
 end

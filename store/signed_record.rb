@@ -13,14 +13,30 @@ module Store
     def self.filled_stage(id, view)
       case id
       when "ask"
-        {"offers" => [], "routes" => [view["route"]].compact, **view,
-         "intake" => view["intake"].map { |row| {"stops" => false, **row} },
-         "flags" => view["flags"].map { |flag| {"holds_work" => true, "cured" => false, **flag} }}
-      when "bleed" then {**view, "reservoir" => {"spent" => false, **view["reservoir"]}, "ladder" => view["ladder"].map { |rung| {"spent" => false, **rung} }}
-      when "choose" then {"adds" => false, **view}
-      when "strip", "build" then view["section"] ? {**view, "section" => {"reservoir" => true, **view["section"]}} : view
-      when "close" then {"cures" => [], **view}
-      else view
+        {
+          "offers" => [],
+          "routes" => [view["route"]].compact,
+          **view,
+          "intake" => view["intake"].map { |row| {"stops" => false, **row} },
+          "flags" => view["flags"].map { |flag| {"holds_work" => true, "cured" => false, **flag} }
+        }
+      when "bleed"
+        {
+          **view,
+          "reservoir" => {
+            "spent" => false,
+            **view["reservoir"]
+          },
+          "ladder" => view["ladder"].map { |rung| {"spent" => false, **rung} }
+        }
+      when "choose"
+        {"adds" => false, **view}
+      when "strip", "build"
+        view["section"] ? {**view, "section" => {"reservoir" => true, **view["section"]}} : view
+      when "close"
+        {"cures" => [], **view}
+      else
+        view
       end
     end
     private_class_method :filled_stage

@@ -22,7 +22,11 @@ module Store
     # @return [Array<Hash>] of one thing, newest first, with their places in the journal
     def of_item(item, limit:, after: nil)
       older = after ? @moves.where { position < Cursor.read(after).first.to_i } : @moves
-      older.where(item: item).order(Sequel.desc(:position)).limit(limit).map { |row| {position: row[:position], **read(row)} }
+      older
+        .where(item: item)
+        .order(Sequel.desc(:position))
+        .limit(limit)
+        .map { |row| {position: row[:position], **read(row)} }
     end
 
     # @return [Hash, nil]

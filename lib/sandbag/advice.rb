@@ -6,7 +6,10 @@ module Sandbag
     # @param stage [String]; circuit [Circuit::Sheet]
     # @return [Array<String>] cautions that concern this circuit, in the table's order
     def self.cautions(stage, circuit)
-      Knowledge.table("cautions").select { |row| row["stages"].include?(stage) && concerns?(row["needs"], circuit) }.map { |row| row["text"] }
+      Knowledge
+        .table("cautions")
+        .select { |row| row["stages"].include?(stage) && concerns?(row["needs"], circuit) }
+        .map { |row| row["text"] }
     end
 
     # @param at [String] where it is said

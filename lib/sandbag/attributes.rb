@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Sandbag
-  # Names the attributes of a value object that is built from them by keyword: readers, `attributes`, and `with`, a copy with
-  # some of them changed.
+  # Names the attributes of a value object that is built from them by keyword: readers, `attributes`, and `with`, a
+  # copy with some of them changed.
   #
   #   class Entry
   #     extend Attributes

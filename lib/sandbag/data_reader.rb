@@ -11,7 +11,9 @@ module Sandbag
     def self.read(rules, given)
       names = rules.keys.map { |name| name.delete_suffix("?") }
       unknown = given.keys - names
-      raise Refusal.at(unknown.first, "not part of this entry", names.empty? ? "nothing" : names.join(", ")) if unknown.any?
+      if unknown.any?
+        raise Refusal.at(unknown.first, "not part of this entry", names.empty? ? "nothing" : names.join(", "))
+      end
       rules.each_with_object({}) do |(name, rule), read|
         plain = name.delete_suffix("?")
         next if name.end_with?("?") && given[plain].nil?

@@ -9,7 +9,8 @@ module Sandbag
     ACCEPTED = "a day such as 1 Dec 2026, 1.12.2026 or 2026-12-01; the day comes before the month"
     SPLIT = %r{[\s./-]+}
 
-    # @param typed [String] 2026-12-01, 1.12.2026, 1/12/2026, 1 Dec 2026, 1 December 2026; without a year where `after` is given
+    # @param typed [String] 2026-12-01, 1.12.2026, 1/12/2026, 1 Dec 2026, 1 December 2026; without a year where
+    #   `after` is given
     # @param after [Date, nil] a day without a year is the next such day from this one on
     # @return [Date, nil] nil for what is no day
     def self.read(typed, after: nil)
@@ -29,7 +30,9 @@ module Sandbag
     end
 
     def self.date(year, month, day)
-      Date.new(year.to_i, month, day.to_i) if year.to_s.match?(/\A\d{4}\z/) && month && Date.valid_date?(year.to_i, month, day.to_i)
+      if year.to_s.match?(/\A\d{4}\z/) && month && Date.valid_date?(year.to_i, month, day.to_i)
+        Date.new(year.to_i, month, day.to_i)
+      end
     end
 
     def self.next_one(month, day, after)

@@ -5,8 +5,13 @@ module Sandbag
   module KnowledgeReferences
     CELL = /\A(?:\.|(?:\+\+|\+|--|-)[bc]?(?: (?:\+\+|\+|--|-)[bc])?)\z/
     # Conditions may name facts of the circuit, and what other stages saw, too.
-    FACTS = {"side" => %w[brake clutch], "opens" => %w[nothing master below], "abs_stated" => %w[contradicted], "hold_after_bleed" => %w[failed],
-             "rubber_seen" => %w[swollen]}.freeze
+    FACTS = {
+      "side" => %w[brake clutch],
+      "opens" => %w[nothing master below],
+      "abs_stated" => %w[contradicted],
+      "hold_after_bleed" => %w[failed],
+      "rubber_seen" => %w[swollen]
+    }.freeze
     HOLDS = %w[work release].freeze
     # A finding nobody has looked for yet, where a condition has to say so.
     NOT_LOOKED = "unknown"
@@ -35,7 +40,8 @@ module Sandbag
     def self.intake(row)
       odd = [row["finds"], row["asks_for"], row["offers"]].compact.flat_map(&:keys) - row["values"].keys
       return "reads unknown answer #{odd.join(", ")}" if odd.any?
-      (row["finds"] || {}).values.filter_map { |finding, value| conditions({finding => [value]}) }.first || ids("routes", (row["asks_for"] || {}).values.flatten)
+      (row["finds"] || {}).values.filter_map { |finding, value| conditions({finding => [value]}) }.first ||
+        ids("routes", (row["asks_for"] || {}).values.flatten)
     end
 
     # @return [String, nil] what is wrong with a red flag
@@ -57,8 +63,8 @@ module Sandbag
 
     # @return [String, nil] what is wrong with a route
     def self.route(row)
-      ids("step_minutes", row["steps"]) || ids("prices", row["things"]) || ids("tools", row["tools"] || []) || ids("circuit_kinds", [*row["kinds"], *row["adds"]]) ||
-        ids("gates", row["tests"] || []) || plan(row["plan"])
+      ids("step_minutes", row["steps"]) || ids("prices", row["things"]) || ids("tools", row["tools"] || []) ||
+        ids("circuit_kinds", [*row["kinds"], *row["adds"]]) || ids("gates", row["tests"] || []) || plan(row["plan"])
     end
 
     def self.plan(stages)

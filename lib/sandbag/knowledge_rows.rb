@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Sandbag
-  # A list of rows in a YAML file, each with an `id`, checked against what a row must hold. Keeps the line of every row, so
-  # that a fault can be found.
+  # A list of rows in a YAML file, each with an `id`, checked against what a row must hold. Keeps the line of every
+  # row, so that a fault can be found.
   class KnowledgeRows
     # @param path [String] for faults; node [Psych::Nodes::Node] of the list
     # @param columns [Hash{String => Class, Array<Class>}] what each row must hold; a name ending in ? may be absent

@@ -26,7 +26,10 @@ module Sandbag
         unknown = given.keys - self.class.measure_names
         raise ArgumentError, "#{self.class} has no #{unknown.join(", ")}" if unknown.any?
         self.class.measure_names.each do |name|
-          instance_variable_set(:"@#{name}", Measures.finite(name, given.fetch(name) { self.class.measure_defaults[name] }))
+          instance_variable_set(
+            :"@#{name}",
+            Measures.finite(name, given.fetch(name) { self.class.measure_defaults[name] })
+          )
         end
         freeze
       end

@@ -29,7 +29,8 @@ module Sandbag
     # The same refusal as seen from one level further out.
     def under(prefix)
       Refusal.new(problems.map do |problem|
-        Problem.new(pointer: [prefix, problem.pointer].reject(&:empty?).join("/"), message: problem.message, accepted: problem.accepted)
+        Problem.new(pointer: [prefix, problem.pointer].reject(&:empty?).join("/"), message: problem.message,
+          accepted: problem.accepted)
       end)
     end
   end

@@ -3,8 +3,8 @@
 require "zlib"
 
 module Sandbag
-  # Stand-ins for outside devices: small simulated instruments that read one simulated circuit, behind the interface a real
-  # one would have: `read` gives value, unit, uncertainty and the instrument's name.
+  # Stand-ins for outside devices: small simulated instruments that read one simulated circuit, behind the interface a
+  # real one would have: `read` gives value, unit, uncertainty and the instrument's name.
   module Rig
     # @param seed [String]
     # @return [Random] the same for the same seed, on every machine

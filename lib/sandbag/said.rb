@@ -1,13 +1,14 @@
 # frozen_string_literal: true
 
 module Sandbag
-  # Figures inside sentences. A sentence of the core carries each figure with its dimension instead of rendered millimetres;
-  # whoever shows the sentence has the figures written in the units of the shop, so that a shop that reads inches reads them in
-  # every sentence, on the card and in a file.
+  # Figures inside sentences. A sentence of the core carries each figure with its dimension instead of rendered
+  # millimetres; whoever shows the sentence has the figures written in the units of the shop, so that a shop that
+  # reads inches reads them in every sentence, on the card and in a file.
   #
   #   "needs #{Said.mm(12.3)} of stroke"  →  Said.in(sentence, shop.display)  →  "needs 0.484 in of stroke"
   module Said
-    # Two characters that nobody types hold a figure: dimension, value, decimals in the core's unit, and whether the unit is left out.
+    # Two characters that nobody types hold a figure: dimension, value, decimals in the core's unit, and whether the
+    # unit is left out.
     OPEN = "\u{E000}"
     CLOSE = "\u{E001}"
     FIGURE = /#{OPEN}([a-z_]+);([-+.\de]+);(\d|g);(u|b)#{CLOSE}/

@@ -35,24 +35,41 @@ module Sandbag
 
     attr_reader :name, :units, :school, :limits, :fluid_months, :lubricant, :hourly_rate_minor, :currency, :prices
 
-    # @param plain [Hash] name, units, school, band, limits, fluid interval, lubricant, currency, hourly rate, prices; what is missing stands at its default
-    # Refuses, by field path, units that are not offered, unknown schools and lubricants, an empty band, and limits out of range.
+    # @param plain [Hash] name, units, school, band, limits, fluid interval, lubricant, currency, hourly rate, prices;
+    #   what is missing stands at its default
+    # Refuses, by field path, units that are not offered, unknown schools and lubricants, an empty band, and limits
+    # out of range.
     def initialize(plain = {})
       @name = read_name(plain["name"] || "")
-      @units = UNITS.to_h { |dimension, offered| [dimension, read_unit(dimension, offered, plain.dig("units", dimension))] }.freeze
+      @units =
+        UNITS
+          .to_h { |dimension, offered| [dimension, read_unit(dimension, offered, plain.dig("units", dimension))] }
+          .freeze
       @school = Choose::School.new(id: plain["school"] || Choose::School::IDS.first, band: read_band(plain["band"]))
       @limits = LIMITS.to_h { |name, default| [name, read_limit(name, plain.dig("limits", name) || default)] }.freeze
       @fluid_months = read_fluid_months(plain["fluid_months"] || FLUID_MONTHS)
       @lubricant = read_lubricant(plain["lubricant"] || LUBRICANT)
       @currency = read_currency(plain["currency"] || CURRENCY)
-      @hourly_rate_minor = Refusal.within("hourly_rate_minor") { Money.parse(plain["hourly_rate_minor"] || HOURLY_RATE_MINOR) }
-      @prices = Knowledge.table("prices").to_h { |row| [row["id"], read_price(row, plain.dig("prices", row["id"]))] }.freeze
+      @hourly_rate_minor =
+        Refusal.within("hourly_rate_minor") { Money.parse(plain["hourly_rate_minor"] || HOURLY_RATE_MINOR) }
+      @prices =
+        Knowledge.table("prices").to_h { |row| [row["id"], read_price(row, plain.dig("prices", row["id"]))] }.freeze
       freeze
     end
 
     def to_h
-      {"name" => name, "units" => units, "school" => school.id, "band" => school.band, "limits" => limits, "fluid_months" => fluid_months, "lubricant" => lubricant, "currency" => currency,
-       "hourly_rate_minor" => hourly_rate_minor, "prices" => prices}
+      {
+        "name" => name,
+        "units" => units,
+        "school" => school.id,
+        "band" => school.band,
+        "limits" => limits,
+        "fluid_months" => fluid_months,
+        "lubricant" => lubricant,
+        "currency" => currency,
+        "hourly_rate_minor" => hourly_rate_minor,
+        "prices" => prices
+      }
     end
 
     # @return [Array<Hash>] rows of lubricants.yml that may wet a cup at all
@@ -64,7 +81,14 @@ module Sandbag
     def display
       followed = units.merge("metres" => (units["length"] == "in") ? "in" : "m")
       followed.to_h do |dimension, unit|
-        [dimension, {unit: unit, factor: Units.convert(1, dimension.to_sym, unit), extra_decimals: UNITS.dig(dimension, unit) || 0}]
+        [
+          dimension,
+          {
+            unit: unit,
+            factor: Units.convert(1, dimension.to_sym, unit),
+            extra_decimals: UNITS.dig(dimension, unit) || 0
+          }
+        ]
       end
     end
 
@@ -91,11 +115,15 @@ module Sandbag
     def read_band(band)
       return Choose::School::DEFAULT_BAND if band.nil?
       rule = {"type" => "measure", "dimension" => "number", "min" => 0, "max" => 1000}
-      band.each_with_index.map { |edge, index| Refusal.within("band/#{index}") { Circuit::QuantityReader.new(rule, "the band").read(edge) } }
+      band.each_with_index.map do |edge, index|
+        Refusal.within("band/#{index}") { Circuit::QuantityReader.new(rule, "the band").read(edge) }
+      end
     end
 
     def read_fluid_months(typed)
-      Refusal.within("fluid_months") { Circuit::QuantityReader.new(FLUID_MONTHS_RULE, "the interval").read(typed).round }
+      Refusal.within("fluid_months") do
+        Circuit::QuantityReader.new(FLUID_MONTHS_RULE, "the interval").read(typed).round
+      end
     end
 
     def read_lubricant(id)
@@ -114,7 +142,9 @@ module Sandbag
     end
 
     def read_limit(name, typed)
-      Refusal.within("limits/#{name}") { Circuit::QuantityReader.new(LIMIT_RULES.fetch(name), name.tr("_", " ")).read(typed) }
+      Refusal.within("limits/#{name}") do
+        Circuit::QuantityReader.new(LIMIT_RULES.fetch(name), name.tr("_", " ")).read(typed)
+      end
     end
   end
 end

@@ -11,34 +11,106 @@ module Sandbag
 
     # dimension => {spelling => factor to the core's unit}; the first spelling is the core's unit.
     DIMENSIONS = {
-      length: {"mm" => 1, "cm" => 10, "m" => 1000, "in" => INCH_MM, "inch" => INCH_MM, "\"" => INCH_MM},
-      metres: {"m" => 1, "mm" => Rational(1, 1000), "cm" => Rational(1, 100), "in" => INCH_MM / 1000, "\"" => INCH_MM / 1000},
-      area: {"mm²" => 1, "mm2" => 1, "cm2" => 100, "cm²" => 100},
-      angle: {"°" => 1, "deg" => 1},
-      volume: {"mL" => 1, "ml" => 1, "cc" => 1, "cm3" => 1, "l" => 1000, "fl oz" => FLUID_OUNCE_ML},
-      force: {"N" => 1, "n" => 1, "kgf" => Rational(980_665, 100_000), "kg" => Rational(980_665, 100_000), "lbf" => POUND_N, "lb" => POUND_N},
-      pressure: {"MPa" => 1, "mpa" => 1, "bar" => Rational(1, 10), "kpa" => Rational(1, 1000), "psi" => PSI_MPA},
-      torque: {"N·m" => 1, "nm" => 1, "n·m" => 1, "n-m" => 1, "lb-ft" => POUND_N * INCH_MM * 12 / 1000, "ft-lb" => POUND_N * INCH_MM * 12 / 1000,
-               "lbf·ft" => POUND_N * INCH_MM * 12 / 1000, "in-lb" => POUND_N * INCH_MM / 1000, "lb-in" => POUND_N * INCH_MM / 1000,
-               "lbf·in" => POUND_N * INCH_MM / 1000},
-      mass: {"kg" => 1, "g" => Rational(1, 1000), "lb" => Rational(45_359_237, 100_000_000)},
-      acceleration: {"m/s²" => 1, "m/s2" => 1, "g" => Rational(980_665, 100_000)},
-      expansion: {"mL/(m·MPa)" => 1},
-      stiffness: {"mL/MPa" => 1},
-      percent: {"%" => 1},
-      time: {"s" => 1, "min" => 60},
-      number: {"" => 1}
+      length: {
+        "mm" => 1,
+        "cm" => 10,
+        "m" => 1000,
+        "in" => INCH_MM,
+        "inch" => INCH_MM,
+        "\"" => INCH_MM
+      },
+      metres: {
+        "m" => 1,
+        "mm" => Rational(1, 1000),
+        "cm" => Rational(1, 100),
+        "in" => INCH_MM / 1000,
+        "\"" => INCH_MM / 1000
+      },
+      area: {
+        "mm²" => 1,
+        "mm2" => 1,
+        "cm2" => 100,
+        "cm²" => 100
+      },
+      angle: {
+        "°" => 1,
+        "deg" => 1
+      },
+      volume: {
+        "mL" => 1,
+        "ml" => 1,
+        "cc" => 1,
+        "cm3" => 1,
+        "l" => 1000,
+        "fl oz" => FLUID_OUNCE_ML
+      },
+      force: {
+        "N" => 1,
+        "n" => 1,
+        "kgf" => Rational(980_665, 100_000),
+        "kg" => Rational(980_665, 100_000),
+        "lbf" => POUND_N,
+        "lb" => POUND_N
+      },
+      pressure: {
+        "MPa" => 1,
+        "mpa" => 1,
+        "bar" => Rational(1, 10),
+        "kpa" => Rational(1, 1000),
+        "psi" => PSI_MPA
+      },
+      torque: {
+        "N·m" => 1,
+        "nm" => 1,
+        "n·m" => 1,
+        "n-m" => 1,
+        "lb-ft" => POUND_N * INCH_MM * 12 / 1000,
+        "ft-lb" => POUND_N * INCH_MM * 12 / 1000,
+        "lbf·ft" => POUND_N * INCH_MM * 12 / 1000,
+        "in-lb" => POUND_N * INCH_MM / 1000,
+        "lb-in" => POUND_N * INCH_MM / 1000,
+        "lbf·in" => POUND_N * INCH_MM / 1000
+      },
+      mass: {
+        "kg" => 1,
+        "g" => Rational(1, 1000),
+        "lb" => Rational(45_359_237, 100_000_000)
+      },
+      acceleration: {
+        "m/s²" => 1,
+        "m/s2" => 1,
+        "g" => Rational(980_665, 100_000)
+      },
+      expansion: {
+        "mL/(m·MPa)" => 1
+      },
+      stiffness: {
+        "mL/MPa" => 1
+      },
+      percent: {
+        "%" => 1
+      },
+      time: {
+        "s" => 1,
+        "min" => 60
+      },
+      number: {
+        "" => 1
+      }
     }.freeze
 
     DECIMAL = /\d+(?:[.,]\d+)?|[.,]\d+/
-    TYPED = /\A(?<sign>[+-]?)\s*(?:(?<whole>\d+)[\s-]+(?=\d+\/))?(?:(?<top>\d+)\/(?<bottom>\d+)|(?<decimal>#{DECIMAL}))\s*(?<unit>.*)\z/
+    WHOLE = %r{(?:(?<whole>\d+)[\s-]+(?=\d+/))?}
+    FIGURE = %r{(?<top>\d+)/(?<bottom>\d+)|(?<decimal>#{DECIMAL})}
+    TYPED = /\A(?<sign>[+-]?)\s*#{WHOLE}(?:#{FIGURE})\s*(?<unit>.*)\z/
     LONGEST = 40
 
-    # @param typed [String, Numeric] what was typed; a bare number is in the core's unit, a bare fraction of a length in inches
+    # @param typed [String, Numeric] what was typed; a bare number is in the core's unit, a bare fraction of a length
+    #   in inches
     # @param dimension [Symbol] a key of DIMENSIONS
     # @return [Float] in the core's unit
-    # Refuses text that is no number, two decimal marks, a comma that may stand before thousands, a zero denominator, an unknown
-    # unit, and what is not finite.
+    # Refuses text that is no number, two decimal marks, a comma that may stand before thousands, a zero denominator,
+    # an unknown unit, and what is not finite.
     def self.parse(typed, dimension)
       readings = readings(typed, dimension)
       readings.one? ? readings.first : raise(doubtful(typed))
@@ -52,14 +124,20 @@ module Sandbag
     def self.readings(typed, dimension)
       return [finite(typed, dimension)] unless typed.is_a?(String)
       match = TYPED.match(typed.strip) if typed.length <= LONGEST
-      raise Refusal.at("", "“#{typed[0, LONGEST]}” is not a number", accepted(dimension)) unless match && match[:bottom].to_s !~ /\A0+\z/
+      unless match && match[:bottom].to_s !~ /\A0+\z/
+        raise Refusal.at("", "“#{typed[0, LONGEST]}” is not a number", accepted(dimension))
+      end
       decimal = (magnitude(match) * factor(match, dimension)).to_f
       THOUSANDS.match?(typed.strip) ? [decimal, decimal * 1000] : [decimal]
     end
 
     # @return [Refusal] that asks which number was meant
     def self.doubtful(typed)
-      Refusal.at("", "“#{typed}” may be #{typed.tr(",", ".")} or #{typed.delete(",")}", "#{typed.tr(",", ".")}, or #{typed.delete(",")}")
+      Refusal.at(
+        "",
+        "“#{typed}” may be #{typed.tr(",", ".")} or #{typed.delete(",")}",
+        "#{typed.tr(",", ".")}, or #{typed.delete(",")}"
+      )
     end
 
     # @return [Float] a value in the core's unit expressed in another of its dimension

@@ -1,31 +1,45 @@
 # frozen_string_literal: true
 
 RSpec.describe "Red flags through the API", :api do
-  Sandbag::Knowledge.table("red_flags").select { |flag| flag["reported"] }.each do |flag|
-    it "#{flag["id"]} stops the job, is not lifted without lead and reason, and is then on the card" do
-      add_circuit("front", twin_disc_plain)
-      ask(:post, "/jobs", {id: "j", circuit_id: "front"})
-      ready("j")
-      expect(entry("j", "ask", "flag", {"flag" => flag["id"]}).dig("job", "stop")).to start_with(flag["label"])
-      expect(pointers(entry("j", "bleed", "stroke"))).to eq ["stage"]
-      expect(pointers(entry("j", "ask", "lifted", {"flag" => flag["id"], "reason" => "x"}))).to eq ["data/lead"]
-      expect(entry("j", "ask", "lifted", {"flag" => flag["id"], "lead" => "R. Tarn", "reason" => "put right"})["job"]).not_to have_key("stop")
-      expect(entry("j", "bleed", "stroke").dig("stage", "bleed", "total_strokes")).to eq 1
+  Sandbag::Knowledge
+    .table("red_flags")
+    .select { |flag| flag["reported"] }
+    .each do |flag|
+      it "#{flag["id"]} stops the job, is not lifted without lead and reason, and is then on the card" do
+        add_circuit("front", twin_disc_plain)
+        ask(:post, "/jobs", {id: "j", circuit_id: "front"})
+        ready("j")
+        expect(entry("j", "ask", "flag", {"flag" => flag["id"]}).dig("job", "stop")).to start_with(flag["label"])
+        expect(pointers(entry("j", "bleed", "stroke"))).to eq ["stage"]
+        expect(pointers(entry("j", "ask", "lifted", {"flag" => flag["id"], "reason" => "x"}))).to eq ["data/lead"]
+        expect(
+          entry("j", "ask", "lifted", {"flag" => flag["id"], "lead" => "R. Tarn", "reason" => "put right"})["job"]
+        ).not_to have_key("stop")
+        expect(entry("j", "bleed", "stroke").dig("stage", "bleed", "total_strokes")).to eq 1
+      end
     end
-  end
 
   it "refuses contradictory, empty, unknown and misspelt findings, and stores none" do
     add_circuit("front", twin_disc_plain)
     ask(:post, "/jobs", {id: "j", circuit_id: "front"})
-    [{"finding" => "lever_feel", "value" => ""}, {"finding" => "lever_feal", "value" => "spongy"}, {"finding" => "lever_feel", "value" => "spungy"},
-      {"finding" => "slave_lift", "value" => "short"}, {"finding" => "abs_state", "value" => "clear"}, {}, {"finding" => ["lever_feel"], "value" => "firm"}].each do |data|
+    [
+      {"finding" => "lever_feel", "value" => ""},
+      {"finding" => "lever_feal", "value" => "spongy"},
+      {"finding" => "lever_feel", "value" => "spungy"},
+      {"finding" => "slave_lift", "value" => "short"},
+      {"finding" => "abs_state", "value" => "clear"},
+      {},
+      {"finding" => ["lever_feel"], "value" => "firm"}
+    ].each do |data|
       found = entry("j", "ask", "finding", data)
       expect(last_response.status).to eq(422), data.to_s
       expect(found["errors"].first["accepted"]).not_to be_nil
     end
     expect(ask(:get, "/jobs/j/entries")["items"]).to be_empty
     entry("j", "ask", "finding", {"finding" => "lever_feel", "value" => "spongy"})
-    expect(entry("j", "ask", "finding", {"finding" => "lever_feel", "value" => "firm"}).dig("stage", "ask", "findings")).to eq("lever_feel" => ["firm"])
+    expect(
+      entry("j", "ask", "finding", {"finding" => "lever_feel", "value" => "firm"}).dig("stage", "ask", "findings")
+    ).to eq("lever_feel" => ["firm"])
   end
 
   it "records no fluid change for a job that moved no fluid" do
@@ -53,11 +67,20 @@ RSpec.describe "Red flags through the API", :api do
     entry("first", "close", "signed", {"name" => "R. Tarn"}, at: "2026-03-14T10:00:00Z")
     ask(:post, "/jobs", {id: "second", circuit_id: "front"})
     found = stage("second", "ask")
-    expect(found["history"].first).to include("id" => "first", "route" => "Bleed", "fluid" => "DOT 4 glycol", "lever" => a_string_including("clear of air"))
+    expect(found["history"].first).to include("id" => "first", "route" => "Bleed", "fluid" => "DOT 4 glycol",
+      "lever" => a_string_including("clear of air"))
     expect(found["costs"]).to include("kit_or_unit").and not_include("estimate")
     entry("second", "ask", "wait", {"wait" => "parts_on_order", "until" => "2026-03-20T08:00:00Z"})
-    expect(entry("second", "ask", "route", {"route" => "flush"}).dig("stage", "ask", "costs", "estimate", "minutes")).to eq 70
-    expect(ask(:get, "/jobs")["items"].first).to include("planned_minutes" => 70, "wait" => {"label" => "Parts on order", "until" => "2026-03-20T08:00:00Z"})
+    expect(
+      entry("second", "ask", "route", {"route" => "flush"}).dig("stage", "ask", "costs", "estimate", "minutes")
+    ).to eq 70
+    expect(ask(:get, "/jobs")["items"].first).to include(
+      "planned_minutes" => 70,
+      "wait" => {
+        "label" => "Parts on order",
+        "until" => "2026-03-20T08:00:00Z"
+      }
+    )
     ask(:put, "/shop", {hourly_rate_minor: "90"})
     expect(stage("second", "ask").dig("costs", "estimate", "lines", 0, "minor")).to eq 10_500
   end

@@ -10,12 +10,22 @@ RSpec.describe "Bad input", :api do
 
   after { expect(ask(:get, "/jobs/job")).to eq @before }
 
-  values = ["abc", -1, 1e308, -1e308, "", "NaN", "1e400", [], [1, [2]], {}, nil, true, "9" * 300, "😀", "1; DROP TABLE entries"]
+  values = ["abc", -1, 1e308, -1e308, "", "NaN", "1e400", [], [1, [2]], {}, nil, true, "9" * 300,
+    "😀", "1; DROP TABLE entries"]
   writes = {
-    "/jobs/job/entries" => ->(value) { {id: "x1", stage: "feel", kind: "reading", data: {force: value, travel: value}} },
+    "/jobs/job/entries" => ->(value) do
+      {id: "x1", stage: "feel", kind: "reading", data: {force: value, travel: value}}
+    end,
     "/compute/lever-fits" => ->(value) { {sheet: {}, readings: value} },
     "/compute/sizings" => ->(value) { {sheet: value} },
-    "/compute/circuits" => ->(value) { {sheet: {kind: "brake_hand", parts: [{id: "master", part: "master", values: {bore: {value: value, source: "measured"}}}]}} },
+    "/compute/circuits" => ->(value) do
+      {
+        sheet: {
+          kind: "brake_hand",
+          parts: [{id: "master", part: "master", values: {bore: {value: value, source: "measured"}}}]
+        }
+      }
+    end,
     "/compute/bleed-plans" => ->(value) { {sheet: value, opened: value} },
     "/jobs" => ->(value) { {id: value, circuit_id: value} }
   }
@@ -53,7 +63,8 @@ RSpec.describe "Bad input", :api do
     it "has an answer to anything that happens to a thing nobody has: #{row["id"]}" do
       names = row["data"].keys.map { |name| name.delete_suffix("?") }
       values.first(12).each do |value|
-        ask(:post, "/shelf/moves", {id: "odd", item: "thing", kind: row["id"], data: names.to_h { |name| [name, value] }})
+        ask(:post, "/shelf/moves",
+          {id: "odd", item: "thing", kind: row["id"], data: names.to_h { |name| [name, value] }})
         expect(last_response.status).to eq(422), "#{value.inspect} got #{last_response.status}"
       end
       expect(ask(:get, "/shelf")["items"]).to be_empty
@@ -68,7 +79,8 @@ RSpec.describe "Bad input", :api do
   end
 
   it "is refused when a number is too large for any number: 1e400" do
-    found = ask(:post, "/jobs/job/entries", raw: '{"id":"x","stage":"feel","kind":"reading","data":{"force":1e400,"travel":3}}')
+    found = ask(:post, "/jobs/job/entries",
+      raw: '{"id":"x","stage":"feel","kind":"reading","data":{"force":1e400,"travel":3}}')
     expect(last_response.status).to eq 422
     expect(pointers(found)).to eq ["data/force"]
   end
@@ -94,7 +106,15 @@ RSpec.describe "Bad input", :api do
 
   it "is refused in an address that is no text" do
     header "Host", "127.0.0.1"
-    %w[/api/jobs/%ff /api/jobs/%00 /api/circuits/%fe /api/shelf/%00/moves /api/jobs?state=%ff /api/machines?find=%00 /jobs/%ff].each do |address|
+    %w[
+      /api/jobs/%ff
+      /api/jobs/%00
+      /api/circuits/%fe
+      /api/shelf/%00/moves
+      /api/jobs?state=%ff
+      /api/machines?find=%00
+      /jobs/%ff
+    ].each do |address|
       get address
       expect([address, last_response.status]).to eq [address, 400]
     end
@@ -103,7 +123,13 @@ RSpec.describe "Bad input", :api do
   end
 
   it "is told that an id is unknown" do
-    [[:get, "/jobs/none"], [:get, "/jobs/none/entries"], [:get, "/machines/none"], [:get, "/circuits/none"], [:get, "/jobs/..%2f..%2fetc"]].each do |method, path|
+    [
+      [:get, "/jobs/none"],
+      [:get, "/jobs/none/entries"],
+      [:get, "/machines/none"],
+      [:get, "/circuits/none"],
+      [:get, "/jobs/..%2f..%2fetc"]
+    ].each do |method, path|
       ask(method, path)
       expect(last_response.status).to eq(404), path
     end

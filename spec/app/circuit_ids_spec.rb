@@ -8,7 +8,10 @@ RSpec.describe "Part ids", :api do
   end
 
   def with_ids(plain, ids)
-    parts = plain["parts"].map { |part| part.merge("id" => ids.fetch(part["id"]), "from" => ids.fetch(part["from"], part["from"])).compact }
+    parts =
+      plain["parts"].map do |part|
+        part.merge("id" => ids.fetch(part["id"]), "from" => ids.fetch(part["from"], part["from"])).compact
+      end
     plain.merge("parts" => parts)
   end
 
@@ -18,9 +21,21 @@ RSpec.describe "Part ids", :api do
   end
 
   def computed(plain)
-    readings = [[20, 12.5], [60, 13.9], [120, 15.4], [180, 16.9]].map { |force, travel| {force: force, travel: travel} }
-    {"/compute/circuits" => {}, "/compute/sizings" => {}, "/compute/bleed-plans" => {opened: true}, "/compute/lever-fits" => {readings: readings},
-     "/compute/lever-curves" => {candidates: [{bore: 14, push_offset: 20}]}}.map do |path, more|
+    readings =
+      [[20, 12.5], [60, 13.9], [120, 15.4], [180, 16.9]].map { |force, travel| {force: force, travel: travel} }
+    {
+      "/compute/circuits" => {},
+      "/compute/sizings" => {},
+      "/compute/bleed-plans" => {
+        opened: true
+      },
+      "/compute/lever-fits" => {
+        readings: readings
+      },
+      "/compute/lever-curves" => {
+        candidates: [{bore: 14, push_offset: 20}]
+      }
+    }.map do |path, more|
       answer = ask(:post, path, {sheet: plain, **more})
       expect(last_response.status).to eq 200
       answer
@@ -44,10 +59,22 @@ RSpec.describe "Part ids", :api do
       answer = ask(:put, "/circuits/front", {name: "Front brake", sheet: with_ids(twin_disc_plain, ids)})
       expect(last_response.status).to eq 200
       expect(answer["sheet"]["parts"].map { |part| part["id"] }).to match_array ids.values
-      {"fluid" => ["volume", 61], "master" => ["bore", 16], "lever" => ["push_offset", 19], "reservoir" => ["usable", 20]}.each do |part, (field, value)|
-        changed = ask(:patch, "/circuits/front", {changes: [{part: ids[part], field: field, value: value, source: "measured"}]})
+      {
+        "fluid" => ["volume", 61],
+        "master" => ["bore", 16],
+        "lever" => ["push_offset", 19],
+        "reservoir" => ["usable", 20]
+      }.each do |part, (field, value)|
+        changed =
+          ask(
+            :patch,
+            "/circuits/front",
+            {changes: [{part: ids[part], field: field, value: value, source: "measured"}]}
+          )
         expect(last_response.status).to eq 200
-        expect(changed["sheet"]["parts"].find { |each| each["id"] == ids[part] }["values"][field]).to include("value" => value)
+        expect(changed["sheet"]["parts"].find { |each| each["id"] == ids[part] }["values"][field]).to include(
+          "value" => value
+        )
       end
     end
   end

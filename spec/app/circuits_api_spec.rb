@@ -10,7 +10,8 @@ RSpec.describe App::CircuitsApi, :api do
   it "shows every value with its source and what follows" do
     found = ask(:get, "/machines/tourer")["circuits"].first
     master = found.dig("figures", "parts").find { |part| part["id"] == "master" }["values"]
-    expect(master.find { |value| value["field"] == "bore" }).to include("value" => 19.0, "source" => "measured", "unit" => "mm")
+    expect(master.find { |value| value["field"] == "bore" }).to include("value" => 19.0, "source" => "measured",
+      "unit" => "mm")
     expect(found.dig("figures", "reference", "force_n")).to be_within(0.05).of(104.5)
   end
 
@@ -23,7 +24,13 @@ RSpec.describe App::CircuitsApi, :api do
 
   it "refuses by name and keeps what was there" do
     before = ask(:get, "/circuits/front")
-    [["master", "bore", "41"], ["master", "bore", "long"], ["master", "bore", nil.to_s * 2 + "1e400"], ["left_caliper", "pistons", "34 30 30"], ["master", "stroke", 0.2]].each do |part, field, value|
+    [
+      %w[master bore 41],
+      %w[master bore long],
+      ["master", "bore", nil.to_s * 2 + "1e400"],
+      ["left_caliper", "pistons", "34 30 30"],
+      ["master", "stroke", 0.2]
+    ].each do |part, field, value|
       expect(pointers(change(part, field, value))).to eq ["parts/#{part}/#{field}"]
       expect(last_response.status).to eq 422
     end
@@ -37,14 +44,18 @@ RSpec.describe App::CircuitsApi, :api do
       expect(pointers(change("fluid", "changed_on", day))).to eq ["parts/fluid/changed_on"]
     end
     ahead = ask(:get, "/circuits/front")
-    ahead["sheet"]["parts"].find { |part| part["id"] == "fluid" }["values"]["changed_on"] = {"value" => (today + 1).iso8601, "source" => "measured"}
+    ahead["sheet"]["parts"].find { |part| part["id"] == "fluid" }["values"]["changed_on"] = {
+      "value" => (today + 1).iso8601,
+      "source" => "measured"
+    }
     answer = ask(:put, "/circuits/front", {name: "Front", sheet: ahead["sheet"]})
     expect([last_response.status, pointers(answer)]).to eq [422, ["parts/fluid/changed_on"]]
     expect(sheet(ask(:get, "/circuits/front")["sheet"]).value("fluid", "changed_on")).to eq "2026-03-14"
   end
 
   it "takes all changes of a request or none" do
-    ask(:patch, "/circuits/front", {changes: [{part: "master", field: "bore", value: 16}, {part: "master", field: "bore", value: "no"}]})
+    ask(:patch, "/circuits/front",
+      {changes: [{part: "master", field: "bore", value: 16}, {part: "master", field: "bore", value: "no"}]})
     expect(sheet(ask(:get, "/circuits/front")["sheet"]).value("master", "bore")).to eq 19.0
   end
 

@@ -13,7 +13,8 @@ RSpec.describe App::DeviceClock do
 
   it "puts times right by as much as the clock is off, and says so" do
     ahead = described_class.new(now, "2099-03-14T09:26:00Z")
-    expect(ahead.stamp("2099-03-14T09:16:00Z")).to eq(at: "2026-03-14T09:16:00.000Z", received_at: "2026-03-14T09:26:00.000Z", said_at: "2099-03-14T09:16:00Z")
+    expect(ahead.stamp("2099-03-14T09:16:00Z")).to eq(at: "2026-03-14T09:16:00.000Z",
+      received_at: "2026-03-14T09:26:00.000Z", said_at: "2099-03-14T09:16:00Z")
     expect(ahead.says).to match(/26\d{3} days ahead/)
     behind = described_class.new(now, "2026-03-12T09:26:00Z")
     expect(behind.stamp("2026-03-12T09:25:00Z")).to include(at: "2026-03-14T09:25:00.000Z")
@@ -36,10 +37,19 @@ RSpec.describe "A wrong clock", :api do
     worked.felt
     worked.confirm(*worked.state.close.gates.reject(&:computed?).map(&:id))
     worked.entries.each { |given| entry("j", given.stage, given.kind, given.data, id: given.id) }
-    answer = entry("j", "close", "signed", {"name" => "R. Tarn"}, at: "2099-01-01T10:00:00Z", sent: "2099-01-01T10:00:05Z")
+    answer = entry("j", "close", "signed", {"name" => "R. Tarn"}, at: "2099-01-01T10:00:00Z",
+      sent: "2099-01-01T10:00:05Z")
     expect(answer).to include("clock" => a_string_including("days ahead"))
-    expect(ask(:get, "/circuits/front")["sheet"]["parts"].find { |part| part["part"] == "fluid" }["values"]["changed_on"]["value"]).to eq "2026-03-14"
-    expect(ask(:get, "/jobs/j/entries")["items"].last).to include("said_at" => "2099-01-01T10:00:00Z", "received_at" => "2026-03-14T09:26:00.000Z", "at" => "2026-03-14T09:25:55.000Z")
+    expect(
+      ask(:get, "/circuits/front")["sheet"]["parts"].find { |part| part["part"] == "fluid" }["values"]["changed_on"][
+        "value"
+      ]
+    ).to eq "2026-03-14"
+    expect(ask(:get, "/jobs/j/entries")["items"].last).to include(
+      "said_at" => "2099-01-01T10:00:00Z",
+      "received_at" => "2026-03-14T09:26:00.000Z",
+      "at" => "2026-03-14T09:25:55.000Z"
+    )
     ask(:patch, "/circuits/front", {changes: [{part: "fluid", field: "changed_on", value: "2026-03-13"}]})
     expect(last_response.status).to eq 200
   end

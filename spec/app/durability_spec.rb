@@ -24,9 +24,18 @@ RSpec.describe "A killed server" do
   end
 
   it "serves on this machine's own address only" do
-    listening = File.readlines("/proc/net/tcp").map { |line| line.split[1] }.select { |address| address&.end_with?(format(":%04X", served.port)) }
+    listening =
+      File
+        .readlines("/proc/net/tcp")
+        .map { |line| line.split[1] }
+        .select { |address| address&.end_with?(format(":%04X", served.port)) }
     expect(listening.uniq).to eq [format("0100007F:%04X", served.port)]
-    ipv6 = File.exist?("/proc/net/tcp6") ? File.readlines("/proc/net/tcp6").grep(/:#{format("%04X", served.port)} 0{32}/) : []
+    ipv6 =
+      if File.exist?("/proc/net/tcp6")
+        File.readlines("/proc/net/tcp6").grep(/:#{format("%04X", served.port)} 0{32}/)
+      else
+        []
+      end
     expect(ipv6).to be_empty
   end
 end
@@ -47,7 +56,10 @@ RSpec.describe "A full disc", :api do
     entry("j", "ask", "note", {text: "kept"})
     database = store.instance_variable_get(:@database)
     database.run("PRAGMA max_page_count = #{database.get(Sequel.lit("(SELECT page_count FROM pragma_page_count)"))}")
-    refused = (1..60).map { |number| entry("j", "ask", "note", {text: "x" * 1_900}, id: "n#{number}").then { last_response.status } }
+    refused =
+      (1..60).map do |number|
+        entry("j", "ask", "note", {text: "x" * 1_900}, id: "n#{number}").then { last_response.status }
+      end
     expect(refused.uniq).to match_array [201, 507]
     expect(refused.last).to eq 507
     database.run("PRAGMA max_page_count = 1000000")

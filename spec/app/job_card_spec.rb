@@ -20,10 +20,12 @@ RSpec.describe App::JobCardSections do
     job.bled
     job.read_lever(air_ml: 0.02)
     job.add("feel", "hold", {"creep" => 0.4})
-    expect(section("Ask")).to include("Complaint" => "soft after the winter", "Note" => "bar end scraped", "Lever feel" => "Spongy")
+    expect(section("Ask")).to include("Complaint" => "soft after the winter", "Note" => "bar end scraped",
+      "Lever feel" => "Spongy")
     expect(section("Choose")).to include("Fluid in" => "DOT 4 glycol", "Fluid to have" => "152 mL")
     expect(section("Bleed")["Right caliper"]).to match(/\A10 strokes, 37 mL, last 10 without a bubble\z/)
-    expect(section("Feel")).to include("Static hold" => "0.4 mm in 60 s, limit 2.0", "Verdict" => a_string_including("clear of air"))
+    expect(section("Feel")).to include("Static hold" => "0.4 mm in 60 s, limit 2.0",
+      "Verdict" => a_string_including("clear of air"))
     expect(section("Release gates")).to include("Bleeding finished" => "yes", "No leak" => "NO")
   end
 
@@ -59,7 +61,8 @@ RSpec.describe App::JobCardSections do
     kit.add("choose", "pulled", {"line" => "fluid", "item" => "bottle", "count" => 80})
     kit.add("choose", "pulled", {"line" => "kit", "reason" => "bought, lips compared"})
     rows = told(kit, stock_of(added_bottle))["Choose"]
-    expect(rows).to include(["Water before", "2.4 %"], ["Fluid bottle", "Bottle bottle"], ["Kit", "bought, lips compared"])
+    expect(rows).to include(["Water before", "2.4 %"], ["Fluid bottle", "Bottle bottle"],
+      ["Kit", "bought, lips compared"])
   end
 
   it "tells of the cylinder: what came out, what it measured, how it went together" do
@@ -68,7 +71,8 @@ RSpec.describe App::JobCardSections do
     job.build_all
     sections = told(job)
     expect(sections["Strip"].to_h).to include("Out" => a_string_including("pieces"))
-    expect(sections["Measure"].to_h).to include("Verdict" => a_string_starting_with("Reuse"), "Largest bore" => a_string_including("Limit: default"))
+    expect(sections["Measure"].to_h).to include("Verdict" => a_string_starting_with("Reuse"),
+      "Largest bore" => a_string_including("Limit: default"))
     expect(sections["Build"].to_h).to include("Tray" => a_string_including("at zero"), "Free return" => "passed")
   end
 end

@@ -32,7 +32,9 @@ RSpec.describe App::JobsApi, :api do
     expect(entry("job", "build", "step", {step: step}).dig("stage", "build", "lubricant")).to eq "rubber_grease"
     ask(:put, "/shop", {lubricant: "own_fluid"})
     expect(stage("job", "build").dig("lubricant")).to eq "rubber_grease"
-    expect(entry("job", "build", "lubricant", {lubricant: "assembly_paste"}).dig("stage", "build", "lubricant")).to eq "assembly_paste"
+    expect(
+      entry("job", "build", "lubricant", {lubricant: "assembly_paste"}).dig("stage", "build", "lubricant")
+    ).to eq "assembly_paste"
   end
 
   it "stores a retried entry once" do
@@ -55,7 +57,8 @@ RSpec.describe App::JobsApi, :api do
 
   it "keeps the mechanic's time and name" do
     entry("job", "ask", "note", {text: "squeaks"}, at: "2026-03-14T08:00:00Z", by: "R. Tarn")
-    expect(ask(:get, "/jobs/job/entries")["items"].first).to include("at" => "2026-03-14T08:00:00Z", "by" => "R. Tarn", "position" => 1)
+    expect(ask(:get, "/jobs/job/entries")["items"].first).to include("at" => "2026-03-14T08:00:00Z", "by" => "R. Tarn",
+      "position" => 1)
   end
 
   it "undoes by a correcting entry" do
@@ -71,7 +74,8 @@ RSpec.describe App::JobsApi, :api do
     found = entry("job", "choose", "fluid", {"fluid" => "mineral", "stamped" => "dot4"})
     expect(last_response.status).to eq 422
     expect(last_response.media_type).to eq "application/problem+json"
-    expect(found["errors"].first).to include("pointer" => "data/fluid", "accepted" => "DOT 4 glycol, ISO class 6 glycol, DOT 5.1 glycol, ISO class 7 glycol")
+    expect(found["errors"].first).to include("pointer" => "data/fluid",
+      "accepted" => "DOT 4 glycol, ISO class 6 glycol, DOT 5.1 glycol, ISO class 7 glycol")
     expect(ask(:get, "/jobs/job/entries")["items"]).to be_empty
   end
 
@@ -97,7 +101,8 @@ RSpec.describe App::JobsApi, :api do
 
     it "moves from the open to the closed list" do
       expect(ask(:get, "/jobs")["items"]).to be_empty
-      expect(ask(:get, "/jobs?state=closed")["items"].first).to include("id" => "job", "signed" => true, "closed_at" => "2026-03-14T10:00:00Z")
+      expect(ask(:get, "/jobs?state=closed")["items"].first).to include("id" => "job", "signed" => true,
+        "closed_at" => "2026-03-14T10:00:00Z")
     end
 
     it "writes what was changed into the machine's record" do

@@ -9,7 +9,9 @@ RSpec.describe "A body that is too large" do
   # @return [String] the status line
   def sent(path, type, bytes)
     TCPSocket.open("127.0.0.1", served.port) do |socket|
-      socket.write("POST #{path} HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: #{type}\r\nTransfer-Encoding: chunked\r\n\r\n")
+      socket.write(
+        "POST #{path} HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: #{type}\r\nTransfer-Encoding: chunked\r\n\r\n"
+      )
       chunk = "x" * 65_536
       (bytes / chunk.bytesize + 1).times { socket.write("#{chunk.bytesize.to_s(16)}\r\n#{chunk}\r\n") }
       socket.write("0\r\n\r\n")
@@ -25,9 +27,12 @@ RSpec.describe "A body that is too large" do
   end
 
   it "does not stall the others: clients that ask and never read" do
-    idle = Array.new(10) do
-      TCPSocket.new("127.0.0.1", served.port).tap { |socket| 30.times { socket.write("GET /api/knowledge HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n") } }
-    end
+    idle =
+      Array.new(10) do
+        TCPSocket
+          .new("127.0.0.1", served.port)
+          .tap { |socket| 30.times { socket.write("GET /api/knowledge HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n") } }
+      end
     started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     expect(Net::HTTP.get_response(URI("#{served.url}/api/shop")).code).to eq "200"
     expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - started).to be < 5

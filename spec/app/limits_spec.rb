@@ -11,8 +11,33 @@ RSpec.describe "At the limits", :api do
 
   def computed(plain)
     readings = [6, 20, 60, 120].map { |force| {force: force, travel: 3 + force / 20.0} }
-    bodies = {"circuits" => {sheet: plain}, "sizings" => {sheet: plain, cylinders: "usual"}, "lever-curves" => {sheet: plain, candidates: [{key: "a", bore: 14, push_offset: 20}]},
-              "explanations" => {sheet: plain, candidate: {bore: 14, push_offset: 20}}, "bleed-plans" => {sheet: plain}, "lever-fits" => {sheet: plain, readings: readings}}
+    bodies = {
+      "circuits" => {
+        sheet: plain
+      },
+      "sizings" => {
+        sheet: plain,
+        cylinders: "usual"
+      },
+      "lever-curves" => {
+        sheet: plain,
+        candidates: [{key: "a", bore: 14, push_offset: 20}]
+      },
+      "explanations" => {
+        sheet: plain,
+        candidate: {
+          bore: 14,
+          push_offset: 20
+        }
+      },
+      "bleed-plans" => {
+        sheet: plain
+      },
+      "lever-fits" => {
+        sheet: plain,
+        readings: readings
+      }
+    }
     bodies.map { |path, body| [path, ask(:post, "/compute/#{path}", body), last_response.status] }
   end
 
@@ -29,14 +54,26 @@ RSpec.describe "At the limits", :api do
     it "finds only finite numbers or a refusal on a #{name.to_s.delete_suffix("_plain").tr("_", " ")}" do
       plain = public_send(name)
       kind = plain["kind"]
-      rows = Sandbag::Knowledge.table("circuit_fields").select { |row| row["type"] == "measure" && (row["only"].nil? || row["only"].include?(kind)) }
-      measured = plain["parts"].flat_map { |part| rows.select { |row| row["part"] == part["part"] }.map { |row| [part["id"], row] } }
+      rows =
+        Sandbag::Knowledge
+          .table("circuit_fields")
+          .select { |row| row["type"] == "measure" && (row["only"].nil? || row["only"].include?(kind)) }
+      measured =
+        plain["parts"].flat_map do |part|
+          rows.select { |row| row["part"] == part["part"] }.map { |row| [part["id"], row] }
+        end
       (measured.zip + Array.new(60) { measured.sample(3, random: Random.new(Kernel.rand(2**31))) }).each do |changes|
         values = changes.map { |id, row| [id, row["field"], edges(row).sample(random: Random.new(Kernel.rand(2**31)))] }
-        parts = plain["parts"].map do |part|
-          own = values.select { |id, _, _| id == part["id"] }
-          part.merge("values" => part["values"].merge(own.to_h { |_, field, value| [field, {"value" => value, "source" => "measured"}] }))
-        end
+        parts =
+          plain["parts"].map do |part|
+            own = values.select { |id, _, _| id == part["id"] }
+            part.merge(
+              "values" =>
+                part["values"].merge(
+                  own.to_h { |_, field, value| [field, {"value" => value, "source" => "measured"}] }
+                )
+            )
+          end
         computed(plain.merge("parts" => parts)).each do |path, answer, status|
           expect(status).to(eq(200).or(eq(422)), "#{path} answers #{status} to #{values}")
           expect(numbers(answer)).to all(be_finite), "#{path} to #{values}"
@@ -48,8 +85,14 @@ RSpec.describe "At the limits", :api do
   it "takes a shop at its limits, and shows every job by it" do
     add_circuit("front", twin_disc_plain)
     ask(:post, "/jobs", {id: "j", circuit_id: "front"})
-    [{hourly_rate_minor: "0", prices: Sandbag::Knowledge.table("prices").to_h { |row| [row["id"], "0"] }}, {hourly_rate_minor: "9999999"}, {limits: {safe_gap: 0}}, {limits: {safe_gap: 100}},
-      {limits: {effort_hand: 1500}}, {fluid_months: 12}].each do |settings|
+    [
+      {hourly_rate_minor: "0", prices: Sandbag::Knowledge.table("prices").to_h { |row| [row["id"], "0"] }},
+      {hourly_rate_minor: "9999999"},
+      {limits: {safe_gap: 0}},
+      {limits: {safe_gap: 100}},
+      {limits: {effort_hand: 1500}},
+      {fluid_months: 12}
+    ].each do |settings|
       ask(:put, "/shop", settings)
       next if last_response.status == 422
       expect(ask(:get, "/jobs/j/stages/ask")["ask"]["costs"]).to be_a(Hash)

@@ -14,7 +14,8 @@ RSpec.describe App::MachinesApi, :api do
 
   it "edits and retires it, and brings it back" do
     add_machine
-    expect(ask(:patch, "/machines/m", {name: "Ridgeline 900", note: "tourer"})).to include("name" => "Ridgeline 900", "note" => "tourer")
+    expect(ask(:patch, "/machines/m", {name: "Ridgeline 900", note: "tourer"})).to include("name" => "Ridgeline 900",
+      "note" => "tourer")
     expect(ask(:patch, "/machines/m", {retired: true})["retired_at"]).to start_with("2026-03-14")
     expect(ask(:get, "/machines")["items"]).to be_empty
     expect(ask(:get, "/machines?retired=true")["items"].size).to eq 1
@@ -78,7 +79,9 @@ RSpec.describe App::ShopApi, :api do
     expect(offered["lubricants"].map { |each| each["id"] }).to eq %w[own_fluid rubber_grease assembly_paste]
     expect(offered["lubricant"]).to eq "own_fluid"
     expect(ask(:put, "/shop", {lubricant: "rubber_grease"})["lubricant"]).to eq "rubber_grease"
-    %w[copper_paste silicone_grease butter].each { |id| expect(pointers(ask(:put, "/shop", {lubricant: id}))).to eq ["lubricant"] }
+    %w[copper_paste silicone_grease butter].each do |id|
+      expect(pointers(ask(:put, "/shop", {lubricant: id}))).to eq ["lubricant"]
+    end
     expect(ask(:get, "/shop")["lubricant"]).to eq "rubber_grease"
   end
 
@@ -105,12 +108,18 @@ RSpec.describe App::ComparisonsApi, :api do
   it "keeps a comparison with its circuit and job, and gives back what was asked" do
     add_circuit("front", twin_disc_plain, machine: "m")
     ask(:post, "/jobs", {id: "j", circuit_id: "front"})
-    body = {sheet: ask(:get, "/circuits/front")["sheet"], candidates: [{key: "a", bore: "5/8", push_offset: 18}], cylinders: "none"}
+    body = {
+      sheet: ask(:get, "/circuits/front")["sheet"],
+      candidates: [{key: "a", bore: "5/8", push_offset: 18}],
+      cylinders: "none"
+    }
     ask(:post, "/comparisons", {id: "k", circuit_id: "front", job_id: "j", name: "lighter", body: body})
     expect(last_response.status).to eq 201
     expect(ask(:get, "/comparisons/k")["body"]).to eq JSON.parse(JSON.generate(body))
     expect(ask(:get, "/machines/m")["comparisons"].map { |each| each["name"] }).to eq ["lighter"]
-    expect(ask(:post, "/compute/sizings", ask(:get, "/comparisons/k")["body"])["rows"].map { |row| row["key"] }).to eq %w[19x20 a]
+    expect(
+      ask(:post, "/compute/sizings", ask(:get, "/comparisons/k")["body"])["rows"].map { |row| row["key"] }
+    ).to eq %w[19x20 a]
     ask(:post, "/comparisons", {id: "l", circuit_id: "none", name: "x", body: body})
     expect(last_response.status).to eq 404
   end
@@ -118,7 +127,8 @@ end
 
 RSpec.describe App::ComputeApi, :api do
   it "sizes the whole grid, by either school, and as CSV" do
-    all = ask(:post, "/compute/sizings", {sheet: twin_disc_plain, cylinders: "all", school: "ratio_band", band: [28, 32]})
+    all =
+      ask(:post, "/compute/sizings", {sheet: twin_disc_plain, cylinders: "all", school: "ratio_band", band: [28, 32]})
     expect(all["rows"].size).to be > 100
     expect(all["rows"][1]["volume_ratio"]).to be_within(3).of(30)
     header "Accept", "text/csv"
@@ -133,11 +143,20 @@ RSpec.describe App::ComputeApi, :api do
     what_if = {key: "w", label: "rubber", changes: [{part: "left_hose", field: "kind", value: "rubber"}]}
     found = ask(:post, "/compute/sizings", {sheet: twin_disc_plain, candidates: [what_if]})["rows"]
     expect(found.map { |row| row["label"] }).to eq [nil, "rubber"]
-    curves = ask(:post, "/compute/lever-curves", {sheet: twin_disc_plain, candidates: [what_if, {bore: 16, push_offset: 18}]})["curves"]
+    curves =
+      ask(
+        :post,
+        "/compute/lever-curves",
+        {sheet: twin_disc_plain, candidates: [what_if, {bore: 16, push_offset: 18}]}
+      )[
+        "curves"
+      ]
     expect(curves.map { |curve| curve["key"] }).to eq %w[w 16x18]
     items = ask(:post, "/compute/explanations", {sheet: twin_disc_plain, candidate: what_if})["items"]
     expect(items.map { |item| item["id"] }).to include("force", "travel", "volume_ratio")
     bad = what_if.merge(changes: [{part: "left_hose", field: "kind", value: "glass"}])
-    expect(pointers(ask(:post, "/compute/sizings", {sheet: twin_disc_plain, candidates: [bad]}))).to eq ["candidates/0/parts/left_hose/kind"]
+    expect(pointers(ask(:post, "/compute/sizings", {sheet: twin_disc_plain, candidates: [bad]}))).to eq [
+      "candidates/0/parts/left_hose/kind"
+    ]
   end
 end

@@ -9,12 +9,28 @@ RSpec.describe "Old records", :api do
     add_circuit("front", twin_disc_plain, machine: "tourer")
     ask(:post, "/jobs", {id: "j", circuit_id: "front"})
     row = store.circuits.find("front")
-    parts = row[:sheet]["parts"].map { |part| (part["id"] == "left_hose") ? part.merge("values" => part["values"].merge("length" => {"value" => over, "source" => "measured"})) : part }
+    parts =
+      row[:sheet]["parts"].map do |part|
+        if part["id"] == "left_hose"
+          part.merge("values" => part["values"].merge("length" => {"value" => over, "source" => "measured"}))
+        else
+          part
+        end
+      end
     store.circuits.write_sheet("front", row[:sheet].merge("parts" => parts))
   end
 
   it "leave machine, job and lists readable" do
-    ["/machines", "/machines/tourer", "/circuits/front", "/jobs?state=open", "/jobs/j", "/jobs/j/stages/ask", "/jobs/j/stages/choose", "/jobs/j/supplies"].each do |path|
+    %w[
+      /machines
+      /machines/tourer
+      /circuits/front
+      /jobs?state=open
+      /jobs/j
+      /jobs/j/stages/ask
+      /jobs/j/stages/choose
+      /jobs/j/supplies
+    ].each do |path|
       ask(:get, path)
       expect([path, last_response.status]).to eq [path, 200]
     end
@@ -24,7 +40,9 @@ RSpec.describe "Old records", :api do
     hose = ask(:get, "/circuits/front")["figures"]["parts"].find { |part| part["id"] == "left_hose" }
     length = hose["values"].find { |value| value["field"] == "length" }
     expect(length).to include("value" => over, "beyond" => a_string_including("to"))
-    expect(hose["values"].reject { |value| value["field"] == "length" }).to all(satisfy { |value| !value.key?("beyond") })
+    expect(hose["values"].reject { |value| value["field"] == "length" }).to all(
+      satisfy { |value| !value.key?("beyond") }
+    )
   end
 
   it "let another value be changed, and refuse the same one typed again" do
@@ -35,7 +53,8 @@ RSpec.describe "Old records", :api do
   end
 
   it "are written with their version, and read without one or not at all from a newer Sandbag" do
-    expect(JSON.parse(Store::Document.dump({"kind" => "brake_hand"}))).to eq("v" => Store::Document::VERSION, "kind" => "brake_hand")
+    expect(JSON.parse(Store::Document.dump({"kind" => "brake_hand"}))).to eq("v" => Store::Document::VERSION,
+      "kind" => "brake_hand")
     expect(Store::Document.load('{"kind":"brake_hand"}')).to eq("kind" => "brake_hand")
     expect { Store::Document.load('{"v":99}') }.to raise_error(Store::Document::TooNew, /version 99/)
   end
@@ -44,7 +63,8 @@ RSpec.describe "Old records", :api do
     add_circuit("rear", bicycle_plain)
     ask(:post, "/jobs", {id: "whole", circuit_id: "rear"})
     entries = store.instance_variable_get(:@database)[:entries]
-    entries.insert(id: "n", job_id: "j", position: 1, stage: "ask", kind: "note", data: "{half a te", at: "2026-03-14T09:00:00Z", by: "R")
+    entries.insert(id: "n", job_id: "j", position: 1, stage: "ask", kind: "note", data: "{half a te",
+      at: "2026-03-14T09:00:00Z", by: "R")
     jobs = ask(:get, "/jobs")["items"].to_h { |job| [job["id"], job["damaged"]] }
     expect(jobs).to eq("j" => true, "whole" => nil)
     expect(ask(:get, "/machines/tourer")["jobs"].first).to include("damaged" => true)

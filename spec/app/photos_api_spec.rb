@@ -25,7 +25,8 @@ RSpec.describe App::PhotosApi, :api do
     expect(send_photo(picture.pngsave_buffer)).to eq("id" => "p1", "width" => 60, "height" => 40)
     expect(send_photo(picture.jpegsave_buffer, type: "image/jpeg", id: "p2")).to include("width" => 60)
     get "/api/photos/p1"
-    expect(last_response.headers.slice("content-type", "x-content-type-options")).to eq("content-type" => "image/jpeg", "x-content-type-options" => "nosniff")
+    expect(last_response.headers.slice("content-type", "x-content-type-options")).to eq("content-type" => "image/jpeg",
+      "x-content-type-options" => "nosniff")
     expect(last_response.headers["content-security-policy"]).to include("default-src 'none'")
     kept = Vips::Image.jpegload_buffer(last_response.body)
     expect(kept.getpoint(5, 5).first).to be_within(8).of(200)
@@ -49,7 +50,8 @@ RSpec.describe App::PhotosApi, :api do
     answer = entry("other", "strip", "photo", {photo: "p1", what: "clamp"})
     expect([last_response.status, pointers(answer)]).to eq [422, ["data/photo"]]
     entry("job", "strip", "photo", {photo: "p1", what: "clamp split"}, id: "e1")
-    expect(ask(:get, "/jobs/job")["photos"].first).to include("photo" => "p1", "what" => "clamp split", "stage" => "strip")
+    expect(ask(:get, "/jobs/job")["photos"].first).to include("photo" => "p1", "what" => "clamp split",
+      "stage" => "strip")
     entry("job", "strip", "undo", {}, corrects: "e1")
     expect(ask(:get, "/jobs/job")["photos"]).to be_empty
   end
@@ -95,7 +97,8 @@ RSpec.describe App::PhotosApi, :api do
     send_photo("x", type: "image/png")
     header "Host", "127.0.0.1"
     header "Content-Type", "image/png"
-    custom_request("POST", "/api/jobs/job/photos?photo=p9", {}, {:input => "x", "CONTENT_LENGTH" => (10 * 1_048_576 + 1).to_s})
+    custom_request("POST", "/api/jobs/job/photos?photo=p9", {},
+      {:input => "x", "CONTENT_LENGTH" => (10 * 1_048_576 + 1).to_s})
     expect(last_response.status).to eq 413
     expect(refused("")).to match [422, a_string_including("no PNG")]
     expect(refused(picture.pngsave_buffer, id: "")).to match [422, a_string_including("1 to 60")]

@@ -7,11 +7,38 @@ RSpec.describe App::QuickCheck do
   let(:random) { Random.new(Kernel.rand(2**32)) }
 
   def bodies
-    {"computeCircuit" => {sheet: twin_disc_plain}, "computeSizing" => {sheet: clutch_plain, candidates: [{bore: 14, push_offset: "18"}]},
-     "computeLeverFit" => {sheet: bicycle_plain, readings: [{force: 5, travel: "9,5"}]},
-     "addEntry" => {id: "e1", stage: "bleed", kind: "stroke", data: {}, at: "2026-03-14T09:00:00Z"},
-     "openJob" => {id: "j", circuit_id: "c", beside: true}, "changeShop" => {name: "Shop", prices: {hourly: "45.50"}, band: [20, "30"]}}
-      .select { |id, _| contract.operations.key?(id) }.transform_values { |body| JSON.parse(JSON.generate(body)) }
+    {
+      "computeCircuit" => {
+        sheet: twin_disc_plain
+      },
+      "computeSizing" => {
+        sheet: clutch_plain,
+        candidates: [{bore: 14, push_offset: "18"}]
+      },
+      "computeLeverFit" => {
+        sheet: bicycle_plain,
+        readings: [{force: 5, travel: "9,5"}]
+      },
+      "addEntry" => {
+        id: "e1",
+        stage: "bleed",
+        kind: "stroke",
+        data: {},
+        at: "2026-03-14T09:00:00Z"
+      },
+      "openJob" => {
+        id: "j",
+        circuit_id: "c",
+        beside: true
+      },
+      "changeShop" => {
+        name: "Shop",
+        prices: {
+          hourly: "45.50"
+        },
+        band: [20, "30"]
+      }
+    }.select { |id, _| contract.operations.key?(id) }.transform_values { |body| JSON.parse(JSON.generate(body)) }
   end
 
   let(:strange_values) { [nil, true, -1, 0.5, 7, "", "x" * 500, "12 mm", [], {}, [[]], {"a" => {}}, Float::MAX] }
@@ -51,6 +78,9 @@ RSpec.describe App::QuickCheck do
   end
 
   it "refuses a keyword that it does not know, rather than pass it over" do
-    expect { described_class.new({}).compile({"type" => "object", "dependentRequired" => {}}) }.to raise_error(App::QuickCheck::Unknown, /dependentRequired/)
+    expect { described_class.new({}).compile({"type" => "object", "dependentRequired" => {}}) }.to raise_error(
+      App::QuickCheck::Unknown,
+      /dependentRequired/
+    )
   end
 end

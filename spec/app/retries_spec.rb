@@ -18,7 +18,11 @@ RSpec.describe "A retry", :api do
     expect(statuses("/machines", {id: "m", name: "One", kind: "road"}, name: "Two")).to eq [201, 200, 409]
     expect(ask(:get, "/machines/m")["name"]).to eq "One"
     expect(statuses("/machines/tourer/copies", {id: "copy", name: "Copy"}, name: "Other")).to eq [201, 200, 409]
-    expect(statuses("/machines/m/circuits", {id: "c", template: "road_rear"}, template: "road_front_single")).to eq [201, 200, 409]
+    expect(statuses("/machines/m/circuits", {id: "c", template: "road_rear"}, template: "road_front_single")).to eq [
+      201,
+      200,
+      409
+    ]
     expect(ask(:get, "/machines/m")["circuits"].size).to eq 1
     expect(statuses("/machines/tourer/circuits", {id: "c", template: "road_rear"})).to eq [409, 409, 409]
   end
@@ -40,7 +44,8 @@ RSpec.describe "A retry", :api do
   end
 
   it "of a move and of a comparison does the same" do
-    box = {id: "in", item: "w", kind: "added", data: {kind: "washer", name: "Washers", count: 4, fields: {bore: 10, metal: "copper"}}}
+    box = {id: "in", item: "w", kind: "added",
+           data: {kind: "washer", name: "Washers", count: 4, fields: {bore: 10, metal: "copper"}}}
     expect(statuses("/shelf/moves", box, data: box[:data].merge(count: 40))).to eq [201, 200, 409]
     expect(ask(:get, "/shelf")["items"].first["amount"]).to eq 4
     comparison = {id: "k", circuit_id: "front", name: "Two masters", body: {sheet: twin_disc_plain, cylinders: "none"}}

@@ -6,7 +6,22 @@ RSpec.describe App::ShelfApi, :api do
   include ShelfThings
 
   def shelve(item, **data)
-    ask(:post, "/shelf/moves", {id: "#{item}-in", item: item, kind: "added", data: {kind: "kit", name: "Kit #{item}", count: 1, fields: kit_fields, **data}})
+    ask(
+      :post,
+      "/shelf/moves",
+      {
+        id: "#{item}-in",
+        item: item,
+        kind: "added",
+        data: {
+          kind: "kit",
+          name: "Kit #{item}",
+          count: 1,
+          fields: kit_fields,
+          **data
+        }
+      }
+    )
   end
 
   def ready_job(id, circuit)
@@ -17,7 +32,13 @@ RSpec.describe App::ShelfApi, :api do
 
   def circuit(id)
     add_circuit(id, clutch_plain)
-    %w[bore spring].zip([14, "fitted"]) { |field, value| ask(:patch, "/circuits/#{id}", {changes: [{part: "master", field: field, value: value, source: "part_marking"}]}) }
+    %w[bore spring].zip([14, "fitted"]) do |field, value|
+      ask(
+        :patch,
+        "/circuits/#{id}",
+        {changes: [{part: "master", field: field, value: value, source: "part_marking"}]}
+      )
+    end
   end
 
   it "puts a thing on the shelf once, however often it is sent, and keeps its moves" do
@@ -25,12 +46,16 @@ RSpec.describe App::ShelfApi, :api do
     expect(last_response.status).to eq 201
     shelve("a")
     expect(last_response.status).to eq 200
-    expect(ask(:get, "/shelf")["items"].map { |item| item.slice("id", "amount", "free") }).to eq [{"id" => "a", "amount" => 1.0, "free" => 1.0}]
+    expect(ask(:get, "/shelf")["items"].map { |item| item.slice("id", "amount", "free") }).to eq [
+      {"id" => "a", "amount" => 1.0, "free" => 1.0}
+    ]
     ask(:post, "/shelf/moves", {id: "more", item: "a", kind: "received", data: {count: "2"}})
     expect(ask(:get, "/shelf/a/moves")["items"].map { |each| each["kind"] }).to eq %w[received added]
     newest = ask(:get, "/shelf/a/moves?limit=1")
     expect(newest["items"].map { |each| each["kind"] }).to eq %w[received]
-    expect(ask(:get, "/shelf/a/moves?limit=1&after=#{CGI.escape(newest["next"])}")["items"].map { |each| each["kind"] }).to eq %w[added]
+    expect(
+      ask(:get, "/shelf/a/moves?limit=1&after=#{CGI.escape(newest["next"])}")["items"].map { |each| each["kind"] }
+    ).to eq %w[added]
     ask(:get, "/shelf/nothing/moves")
     expect(last_response.status).to eq 404
   end
@@ -43,12 +68,19 @@ RSpec.describe App::ShelfApi, :api do
   end
 
   {
-    "nothing" => [{}, ""], "a move nobody makes" => [{id: "x", item: "a", kind: "eaten", data: {}}, "kind"],
+    "nothing" => [{}, ""],
+    "a move nobody makes" => [{id: "x", item: "a", kind: "eaten", data: {}}, "kind"],
     "less than no pieces" => [{id: "x", item: "a", kind: "counted", data: {count: -1}}, "data/count"],
     "a count that is no number" => [{id: "x", item: "a", kind: "counted", data: {count: "many"}}, "data/count"],
     "a thing that is not there" => [{id: "x", item: "ghost", kind: "counted", data: {count: 1}}, "item"],
-    "a script for a name" => [{id: "x", item: "z", kind: "added", data: {kind: "kit", name: "x" * 200, fields: {}}}, "data/name"],
-    "a kind of thing nobody keeps" => [{id: "x", item: "z", kind: "added", data: {kind: "dog", name: "Rex", fields: {}}}, "data/kind"]
+    "a script for a name" => [
+      {id: "x", item: "z", kind: "added", data: {kind: "kit", name: "x" * 200, fields: {}}},
+      "data/name"
+    ],
+    "a kind of thing nobody keeps" => [
+      {id: "x", item: "z", kind: "added", data: {kind: "dog", name: "Rex", fields: {}}},
+      "data/kind"
+    ]
   }.each do |what, (body, pointer)|
     it "answers #{what} with 422 and moves nothing" do
       shelve("a")
@@ -67,7 +99,17 @@ RSpec.describe App::ShelfApi, :api do
     entry("j", "choose", "undo", {}, corrects: "tick")
     expect(ask(:get, "/shelf")["items"].first).to include("free" => 1.0, "reserved" => {})
     entry("j", "choose", "pulled", {line: "kit", item: "a"})
-    App::ShelfDesk.new(store, App::Memory.new).use_up("j", Sandbag::Job::Entry.new(id: "signed", stage: "close", kind: "signed", data: {}, at: "2026-03-14T10:00:00Z", by: "spec"))
+    App::ShelfDesk.new(store, App::Memory.new).use_up(
+      "j",
+      Sandbag::Job::Entry.new(
+        id: "signed",
+        stage: "close",
+        kind: "signed",
+        data: {},
+        at: "2026-03-14T10:00:00Z",
+        by: "spec"
+      )
+    )
     expect(ask(:get, "/shelf")["items"].first).to include("amount" => 0.0, "reserved" => {})
   end
 
@@ -83,8 +125,30 @@ RSpec.describe App::ShelfApi, :api do
 
   it "uses up at signing what the job still needs, and gives back what its route has left behind" do
     shelve("a")
-    ask(:post, "/shelf/moves", {id: "b-in", item: "b", kind: "added", data: {kind: "bottle", name: "Bottle", fields: {fluid: "dot4", size: 1000}}})
-    brake = sheet(twin_disc_plain).change("master", "bore", 14, "part_marking").change("master", "spring", "fitted", "measured")
+    ask(
+      :post,
+      "/shelf/moves",
+      {
+        id: "b-in",
+        item: "b",
+        kind: "added",
+        data: {
+          kind: "bottle",
+          name: "Bottle",
+          fields: {
+            fluid: "dot4",
+            size: 1000
+          }
+        }
+      }
+    )
+    brake =
+      sheet(twin_disc_plain).change("master", "bore", 14, "part_marking").change(
+        "master",
+        "spring",
+        "fitted",
+        "measured"
+      )
     add_circuit("one", brake.to_h)
     ready_job("j", "one")
     entry("j", "choose", "pulled", {line: "kit", item: "a"})
@@ -126,10 +190,21 @@ RSpec.describe App::ShelfApi, :api do
   end
 
   it "reads the simulated pen the same for the same seed and turn" do
-    read = ->(turn) { ask(:post, "/compute/instrument-readings", {instrument: "moisture_pen", sheet: sheet(clutch_plain).to_h, seed: "s", turn: turn}) }
+    read = ->(turn) do
+      ask(
+        :post,
+        "/compute/instrument-readings",
+        {instrument: "moisture_pen", sheet: sheet(clutch_plain).to_h, seed: "s", turn: turn}
+      )
+    end
     expect(read[1]).to eq read[1]
     expect(read[1]).to include("simulated" => true, "unit" => "%")
-    answer = ask(:post, "/compute/instrument-readings", {instrument: "ouija", sheet: sheet(clutch_plain).to_h, seed: "s", turn: 1})
+    answer =
+      ask(
+        :post,
+        "/compute/instrument-readings",
+        {instrument: "ouija", sheet: sheet(clutch_plain).to_h, seed: "s", turn: 1}
+      )
     expect([last_response.status, pointers(answer)]).to eq [422, ["instrument"]]
   end
 end
@@ -140,23 +215,43 @@ RSpec.describe "Two tabs after the last kit", :api do
   it "gives one a yes and the other a clear no, however they race" do
     Dir.mktmpdir do |folder|
       @store = Store::All.new(Store::Database.open("#{folder}/shelf.db"))
-      ask(:post, "/shelf/moves", {id: "in", item: "last", kind: "added", data: {kind: "kit", name: "Last kit", count: 1, fields: kit_fields}})
+      ask(
+        :post,
+        "/shelf/moves",
+        {id: "in", item: "last", kind: "added", data: {kind: "kit", name: "Last kit", count: 1, fields: kit_fields}}
+      )
       %w[one two].each do |id|
         add_circuit(id, clutch_plain)
-        %w[bore spring].zip([14, "fitted"]) { |field, value| ask(:patch, "/circuits/#{id}", {changes: [{part: "master", field: field, value: value, source: "part_marking"}]}) }
+        %w[bore spring].zip([14, "fitted"]) do |field, value|
+          ask(
+            :patch,
+            "/circuits/#{id}",
+            {changes: [{part: "master", field: field, value: value, source: "part_marking"}]}
+          )
+        end
         ask(:post, "/jobs", {id: "job-#{id}", circuit_id: id})
         entry("job-#{id}", "ask", "route", {route: "reseal_mc"})
         entry("job-#{id}", "choose", "fluid", {fluid: "dot4", stamped: "dot4"})
       end
       gate = Queue.new
-      threads = %w[one two].map do |id|
-        tab = App::Server.build(Store::All.new(Store::Database.open("#{folder}/shelf.db")), clock: -> { Time.utc(2026, 3, 14) })
-        Thread.new do
-          gate.pop
-          Rack::MockRequest.new(tab).post("/api/jobs/job-#{id}/entries", "HTTP_HOST" => "127.0.0.1", "CONTENT_TYPE" => "application/json",
-            :input => JSON.generate(id: "tick-#{id}", stage: "choose", kind: "pulled", data: {line: "kit", item: "last"}))
+      threads =
+        %w[one two].map do |id|
+          tab =
+            App::Server.build(
+              Store::All.new(Store::Database.open("#{folder}/shelf.db")),
+              clock: -> { Time.utc(2026, 3, 14) }
+            )
+          Thread.new do
+            gate.pop
+            Rack::MockRequest.new(tab).post(
+              "/api/jobs/job-#{id}/entries",
+              "HTTP_HOST" => "127.0.0.1",
+              "CONTENT_TYPE" => "application/json",
+              :input =>
+                JSON.generate(id: "tick-#{id}", stage: "choose", kind: "pulled", data: {line: "kit", item: "last"})
+            )
+          end
         end
-      end
       2.times { gate << :go }
       answers = threads.map(&:value)
       expect(answers.map(&:status).sort).to eq [201, 422]

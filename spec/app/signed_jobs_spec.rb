@@ -89,6 +89,8 @@ RSpec.describe "Signed jobs", :api do
     id = signed.first
     text = card_text(id).squeeze(" ")
     job = ask(:get, "/jobs/#{id}")
-    expect(text).to include(job["machine"]["name"]).and include("Signed off by").and include("Release gates").and include("Verdict")
+    expect(text).to include(job["machine"]["name"]).and include("Signed off by").and include(
+                  "Release gates"
+                ).and include("Verdict")
   end
 end

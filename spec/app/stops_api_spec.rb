@@ -43,7 +43,9 @@ RSpec.describe "Stops through the API", :api do
     ask(:patch, "/circuits/front", {changes: [{part: "vehicle", field: "abs", value: "fitted", source: "measured"}]})
     entry("j", "ask", "finding", {finding: "abs_state", value: "clear"})
     expect(ask(:get, "/jobs/j")).not_to have_key("stop")
-    expect(stage("j", "choose")["sheet"]["parts"].find { |part| part["part"] == "vehicle" }["values"]["abs"]["value"]).to eq "fitted"
+    expect(
+      stage("j", "choose")["sheet"]["parts"].find { |part| part["part"] == "vehicle" }["values"]["abs"]["value"]
+    ).to eq "fitted"
   end
 
   it "lets a bulging hose be renewed and nothing else, and asks for the cure at release" do
@@ -66,7 +68,8 @@ RSpec.describe "Stops through the API", :api do
     entry("j", "ask", "referred", {name: "R. Tarn", to: "Kestrel Works"})
     ids = ->(state) { ask(:get, "/jobs?state=#{state}")["items"].map { |job| job["id"] } }
     expect([ids["open"], ids["referred"], ids["closed"], ids["all"]]).to eq [[], ["j"], [], ["j"]]
-    expect(ask(:get, "/jobs?state=referred")["items"].first["referred"]).to include("name" => "R. Tarn", "to" => "Kestrel Works")
+    expect(ask(:get, "/jobs?state=referred")["items"].first["referred"]).to include("name" => "R. Tarn",
+      "to" => "Kestrel Works")
     expect(refused("ask", "lifted", {flag: "R16", lead: "R", reason: "x"})).to eq ["stage"]
     expect(refused("feel", "reading", {force: 20, travel: 9})).to eq ["stage"]
     ask(:post, "/jobs", {id: "second", circuit_id: "front"})
@@ -96,18 +99,48 @@ RSpec.describe "Stops through the API", :api do
     expect(refused("choose", "far_end", {part: "master"})).to eq ["data/part"]
     entry("j", "choose", "far_end", {part: "left_caliper"})
     expect(refused("choose", "size", {part: "left_hose", size: "30"})).to eq ["data/part"]
-    ["", "none", "4", "34 34 34 34 34 34 34 34 34 34 34 34 34"].each { |size| expect(refused("choose", "size", {part: "left_caliper", size: size}).first).to start_with "data/size" }
+    ["", "none", "4", "34 34 34 34 34 34 34 34 34 34 34 34 34"].each do |size|
+      expect(refused("choose", "size", {part: "left_caliper", size: size}).first).to start_with "data/size"
+    end
     expect(refused("choose", "size", {part: "left_caliper", size: "80 80 80 80"})).to eq ["data/size"]
     entry("j", "choose", "size", {part: "left_caliper", size: "32 32 30 30"})
     expect(stage("j", "choose")["far_ends"].first).to include("id" => "left_caliper", "size" => [32, 32, 30, 30])
   end
 
   it "reads a job that was put away and signed jobs of older editions alike" do
-    older = {"stages" => {"ask" => {"intake" => [{"id" => "abs"}], "flags" => [{"id" => "R02"}], "route" => "bleed"}, "close" => {"gates" => []},
-                          "bleed" => {"reservoir" => {"warning" => "ok"}, "ladder" => [{"warning" => "ok"}]}, "strip" => {"section" => {"parts" => []}}}}
+    older = {
+      "stages" => {
+        "ask" => {
+          "intake" => [{"id" => "abs"}],
+          "flags" => [{"id" => "R02"}],
+          "route" => "bleed"
+        },
+        "close" => {
+          "gates" => []
+        },
+        "bleed" => {
+          "reservoir" => {
+            "warning" => "ok"
+          },
+          "ladder" => [{"warning" => "ok"}]
+        },
+        "strip" => {
+          "section" => {
+            "parts" => []
+          }
+        }
+      }
+    }
     read = Store::Document.load(JSON.generate("v" => 1, **older))["stages"]
-    expect(read["ask"]).to include("offers" => [], "routes" => ["bleed"], "intake" => [{"id" => "abs", "stops" => false}], "flags" => [{"id" => "R02", "holds_work" => true, "cured" => false}])
-    expect([read["close"]["cures"], read["bleed"]["ladder"].first["spent"], read["strip"]["section"]["reservoir"]]).to eq [[], false, true]
+    expect(read["ask"]).to include(
+      "offers" => [],
+      "routes" => ["bleed"],
+      "intake" => [{"id" => "abs", "stops" => false}],
+      "flags" => [{"id" => "R02", "holds_work" => true, "cured" => false}]
+    )
+    expect(
+      [read["close"]["cures"], read["bleed"]["ladder"].first["spent"], read["strip"]["section"]["reservoir"]]
+    ).to eq [[], false, true]
     expect(Store::Document.load(JSON.generate("v" => 1, "kind" => "brake_hand"))).to eq("kind" => "brake_hand")
   end
 end

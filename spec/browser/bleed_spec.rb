@@ -32,7 +32,10 @@ RSpec.describe "Bleeding by foot switch", :browser do
 
   it "counts once however long the switch is held, and not while words are typed" do
     [false, true, true, true].each do |repeat|
-      session.execute_script("document.body.dispatchEvent(new KeyboardEvent('keydown', {key: ' ', repeat: arguments[0], bubbles: true}))", repeat)
+      session.execute_script(
+        "document.body.dispatchEvent(new KeyboardEvent('keydown', {key: ' ', repeat: arguments[0], bubbles: true}))",
+        repeat
+      )
     end
     expect(session).to have_css("[data-figure='strokes']", text: "8")
     session.visit("#{served.url}/jobs/job-clutch/ask")

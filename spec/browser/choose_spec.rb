@@ -18,7 +18,9 @@ RSpec.describe "Choose and Shelf", :browser do
     expect(right).to have_content("To be bought apart: Dust boot")
     right.fill_in "Looked at it: why it is the right one", with: "1/2 cast on the body, spring in the drawing\n"
     expect(session).to have_content("On the bench: Scooter kit, 1/2")
-    expect(api("/shelf")["items"].find { |item| item["id"] == "kit-scooter-half" }["reserved"]).to eq("job-scooter" => 1.0)
+    expect(api("/shelf")["items"].find { |item| item["id"] == "kit-scooter-half" }["reserved"]).to eq(
+      "job-scooter" => 1.0
+    )
 
     tick "Crush washers"
     session.click_button "Use instead: Cross-head driver", exact: false, match: :first
@@ -42,7 +44,10 @@ RSpec.describe "Choose and Shelf", :browser do
     before = on_the_bench
     consumables = session.find("h3", text: "Consumables").ancestor("section")
     consumables.click_button "Tick the other #{lines["consumables"].size}"
-    expect(consumables).to have_css("[aria-checked=true]", count: lines["consumables"].size).and have_no_button("Tick the other", exact: false)
+    expect(consumables).to have_css("[aria-checked=true]", count: lines["consumables"].size).and have_no_button(
+      "Tick the other",
+      exact: false
+    )
     tools = session.find("h3", text: "Tools").ancestor("section")
     tools.click_button "Tick the other", exact: false
     missing = lines["tools"].select { |line| line["short"].positive? }
@@ -58,7 +63,8 @@ RSpec.describe "Choose and Shelf", :browser do
   it "says no in the other tab when the last one is gone, and keeps what was typed" do
     open_page "/jobs/job-scooter/choose"
     first = session.find("li", text: "Scooter kit, 1/2")
-    other = {id: "other", stage: "choose", kind: "pulled", data: {line: "kit", item: "kit-scooter-half", reason: "the other tab was quicker"}}
+    other = {id: "other", stage: "choose", kind: "pulled",
+             data: {line: "kit", item: "kit-scooter-half", reason: "the other tab was quicker"}}
     post("/jobs/#{second_job}/entries", other)
     first.fill_in "Looked at it: why it is the right one", with: "cast on the body\n"
     expect(session).to have_content("0 free")

@@ -90,7 +90,9 @@ RSpec.describe "A cylinder taken apart", :browser do
     open_page "/jobs/job-cargo-front/strip"
     expect(session).to have_content("Open to the air: the reservoir, its lid laid on")
     open_page "/"
-    expect(session.find("li, tr", text: "lever sticks half way", match: :first)).to have_content("stop plate off; open to the air: the reservoir")
+    expect(session.find("li, tr", text: "lever sticks half way", match: :first)).to have_content(
+      "stop plate off; open to the air: the reservoir"
+    )
   end
 
   it "climbs the ladder of a stuck piston, one rung at a time, and warns of what is never done" do

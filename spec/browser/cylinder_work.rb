@@ -17,14 +17,18 @@ module CylinderWorkByHand
   # A job whose bench is laid out, opened at Strip.
   def ready_to_strip(circuit, fluid)
     open_job(circuit, fluid)
-    shown("walk", "choose")["wanting"].each { |line| enter("choose", "pulled", {line: line, reason: "bought for this job"}) }
+    shown("walk", "choose")["wanting"].each do |line|
+      enter("choose", "pulled", {line: line, reason: "bought for this job"})
+    end
     open_page "/jobs/walk/strip"
   end
 
   # A job apart, without the page.
   def apart(circuit, fluid)
     ready_to_strip(circuit, fluid)
-    stage_now("strip")["setup"].select { |row| row["word"] == "block" }.each { |row| enter("strip", "setup", {item: row["id"]}) }
+    stage_now("strip")["setup"]
+      .select { |row| row["word"] == "block" }
+      .each { |row| enter("strip", "setup", {item: row["id"]}) }
     stage_now("strip")["steps"].each { |step| enter("strip", "step", {step: step["id"]}) }
   end
 
@@ -42,7 +46,9 @@ module CylinderWorkByHand
 
   def set_up
     expect(session).to have_button("Out and counted", disabled: true).or have_button("Done", disabled: true)
-    stage_now("strip")["setup"].reject { |row| row["values"] }.each { |row| session.click_button "#{row["label"]}: Done" }
+    stage_now("strip")["setup"]
+      .reject { |row| row["values"] }
+      .each { |row| session.click_button "#{row["label"]}: Done" }
     expect(session).to have_no_content("before the first step")
   end
 
@@ -72,12 +78,17 @@ module CylinderWorkByHand
 
   # Which way each part faces, by the construction's own data.
   def right_key(construction, part)
-    holder = [Sandbag::Strip::Construction.find(construction), *Sandbag::Strip::Construction.groups].find { |each| each.part(part) }
+    holder =
+      [Sandbag::Strip::Construction.find(construction), *Sandbag::Strip::Construction.groups].find do |each|
+        each.part(part)
+      end
     %w[inward up as_found].include?(holder.part(part)["way"]["faces"]) ? "1" : "2"
   end
 
   def asked(build)
-    build["steps"].find { |step| step["id"] == build["current"] }["parts"].find { |part| part["question"] && !part["right"] }
+    build["steps"].find { |step| step["id"] == build["current"] }["parts"].find do |part|
+      part["question"] && !part["right"]
+    end
   end
 
   def build_by_keys(construction)

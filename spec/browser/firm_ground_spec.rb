@@ -29,8 +29,15 @@ RSpec.describe "Firm ground", :browser do
     sheet = Sandbag::Circuit::Sheet.new(shown(job_id_now, "choose")["sheet"])
     circuit = Sandbag::Circuit::Assembly.build(sheet)
     reference = Sandbag::Circuit::Reference.force_n(sheet, circuit)
-    forces = Sandbag::Feel::LowForces.of(circuit).first(4) + [0.42, 0.62, 0.82, 1.0].map { |share| (share * reference).round }
-    forces.each { |force| add_entry("feel", "reading", {force: force, travel: circuit.travel_mm(circuit.pressure_mpa(force), air_ml: 0.002).round(2)}) }
+    forces =
+      Sandbag::Feel::LowForces.of(circuit).first(4) + [0.42, 0.62, 0.82, 1.0].map { |share| (share * reference).round }
+    forces.each do |force|
+      add_entry(
+        "feel",
+        "reading",
+        {force: force, travel: circuit.travel_mm(circuit.pressure_mpa(force), air_ml: 0.002).round(2)}
+      )
+    end
     add_entry("feel", "hold", {creep: 0.3})
     session.refresh
   end
@@ -87,7 +94,9 @@ RSpec.describe "Firm ground", :browser do
     expect(session).to have_content("Front caliper")
     pick "Fluid that goes in", "DOT 4 glycol"
     until_api { stage_now("choose").key?("fluid") }
-    stage_now("choose")["wanting"].each { |line| add_entry("choose", "pulled", {line: line, reason: "bought for this job, compared with the old"}) }
+    stage_now("choose")["wanting"].each do |line|
+      add_entry("choose", "pulled", {line: line, reason: "bought for this job, compared with the old"})
+    end
     session.refresh
     session.click_link "Go on to Strip"
 
@@ -96,7 +105,8 @@ RSpec.describe "Firm ground", :browser do
     session.click_button "The piston does not come"
     expect(session).to have_content("Its own line and master")
     strip_by_space
-    expect(stage_now("strip")["tray"].map { |cell| cell["part"] }).to include("cal_piston", "cal_seal", "slide_pin", "pad")
+    expect(stage_now("strip")["tray"].map { |cell| cell["part"] }).to include("cal_piston", "cal_seal",
+      "slide_pin", "pad")
     session.click_link "Go on to Measure"
     look_over
     session.find("button[type=button]", text: "Seal grooves").click
@@ -137,11 +147,17 @@ RSpec.describe "Firm ground", :browser do
     pick "Fluid that goes in", "DOT 4 glycol"
     until_api { stage_now("choose").key?("fluid") }
     expect(stage_now("choose")["wanting"]).to include("hose.hose_left", "hose.hose_right")
-    stage_now("choose")["wanting"].each { |line| add_entry("choose", "pulled", {line: line, reason: "made up to the old length"}) }
+    stage_now("choose")["wanting"].each do |line|
+      add_entry("choose", "pulled", {line: line, reason: "made up to the old length"})
+    end
     session.refresh
     session.click_link "Go on to Measure"
     stage_now("measure")["comparison"].each do |row|
-      session.find("h3", text: row["label"], exact_text: true).ancestor("li").find("label", text: "The same", exact_text: true).click
+      session
+        .find("h3", text: row["label"], exact_text: true)
+        .ancestor("li")
+        .find("label", text: "The same", exact_text: true)
+        .click
       until_api { stage_now("measure")["comparison"].find { |each| each["id"] == row["id"] }["value"] == "same" }
     end
     session.click_link "Go on to Strip"

@@ -26,7 +26,9 @@ module AtTheBench
   def start_a_second_job(circuit)
     session.click_button "Start a job on #{circuit}"
     session.click_button "Start a second one all the same"
-    expect(browser_faults).to all(include("/api/jobs - Failed to load resource: the server responded with a status of 422"))
+    expect(browser_faults).to all(
+      include("/api/jobs - Failed to load resource: the server responded with a status of 422")
+    )
     expect(session).to have_css("h1", text: "Ask")
     expect(session).to have_no_content("Fetching…")
   end
@@ -57,8 +59,12 @@ module AtTheBench
 
   # Until the page has each of these answers at hand, to be without a server.
   def wait_until_kept(*paths)
-    script = "const done = arguments[1]; Promise.all(arguments[0].map(path => caches.match(path))).then(found => done(found.every(Boolean)))"
-    session.document.synchronize(15, errors: [RuntimeError]) { session.evaluate_async_script(script, paths) || raise("not kept yet") }
+    script =
+      "const done = arguments[1]; Promise.all(arguments[0].map(path => caches.match(path))).then(found => " \
+        "done(found.every(Boolean)))"
+    session
+      .document
+      .synchronize(15, errors: [RuntimeError]) { session.evaluate_async_script(script, paths) || raise("not kept yet") }
   end
 
   def figure(name)
@@ -72,12 +78,23 @@ module AtTheBench
   # @return [Array<String>] what axe finds wrong on the page as it stands
   def axe_violations
     session.execute_script(File.read(AXE))
-    found = session.evaluate_async_script("const done = arguments[0]; axe.run(document, {resultTypes: ['violations']}).then(r => done(r.violations))")
-    found.flat_map { |violation| violation["nodes"].map { |node| "#{violation["id"]}: #{node["html"][0, 160]} #{node["failureSummary"]}" } }
+    found =
+      session.evaluate_async_script(
+        "const done = arguments[0]; axe.run(document, {resultTypes: ['violations']}).then(r => done(r.violations))"
+      )
+    found.flat_map do |violation|
+      violation["nodes"].map { |node| "#{violation["id"]}: #{node["html"][0, 160]} #{node["failureSummary"]}" }
+    end
   end
 
   def browser_faults
-    session.driver.browser.logs.get(:browser).map(&:message).reject { |message| message.include?("net::ERR_CONNECTION_REFUSED") }
+    session
+      .driver
+      .browser
+      .logs
+      .get(:browser)
+      .map(&:message)
+      .reject { |message| message.include?("net::ERR_CONNECTION_REFUSED") }
   end
 
   # Written beside the page; raises what the server refuses.
@@ -90,7 +107,18 @@ module AtTheBench
   # Beside the page: the safe answer to every question that can stop a job and that its record does not know.
   def answer_stops(job)
     while (row = shown(job, "ask")["intake"].find { |each| each["stops"] && !each.key?("value") })
-      post("/jobs/#{job}/entries", {id: SecureRandom.uuid, stage: "ask", kind: "intake", data: {question: row["id"], value: JobInMemory::SAFE.fetch(row["id"])}})
+      post(
+        "/jobs/#{job}/entries",
+        {
+          id: SecureRandom.uuid,
+          stage: "ask",
+          kind: "intake",
+          data: {
+            question: row["id"],
+            value: JobInMemory::SAFE.fetch(row["id"])
+          }
+        }
+      )
     end
   end
 
@@ -107,7 +135,9 @@ module AtTheBench
   # By touch on the Strip page: whatever has to be true before fluid moves or a step is done.
   def protect
     job = session.current_path.split("/")[2]
-    shown(job, "strip")["setup"].select { |row| row["word"] == "block" }.each { |row| session.click_button "#{row["label"]}: Done" }
+    shown(job, "strip")["setup"]
+      .select { |row| row["word"] == "block" }
+      .each { |row| session.click_button "#{row["label"]}: Done" }
   end
 
   # Ticks a line of the pull list.

@@ -47,7 +47,8 @@ RSpec.describe "Choosing a cylinder", :browser do
     session.fill_in "The lever changes by over a quarter. The rider's agreement, in words", with: "tried it, wants it\n"
     session.click_button "Take it, as agreed"
     expect(session).to have_content("Taken")
-    expect(shown("job-tourer-front", "choose")["cylinder"]).to eq("bore" => 15.875, "push_offset" => 19.0, "agreed" => "tried it, wants it")
+    expect(shown("job-tourer-front", "choose")["cylinder"]).to eq("bore" => 15.875, "push_offset" => 19.0,
+      "agreed" => "tried it, wants it")
   end
 end
 

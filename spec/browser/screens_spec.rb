@@ -4,8 +4,12 @@ require_relative "helper"
 
 RSpec.describe "Every screen", :browser do
   screens = {
-    "bench" => "/", "machines" => "/machines", "a brake" => "/machines/ridgeline", "a clutch" => "/machines/scree", "ask" => "/jobs/job-clutch/ask",
-    "a stopped job" => "/jobs/job-tourer-rear/ask", "choose" => "/jobs/job-tourer-front/choose", "choose with a kit" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip", "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build", "sizer" => "/sizer", "shop" => "/shop", "bleed" => "/jobs/job-tourer-front/bleed",
+    "bench" => "/", "machines" => "/machines", "a brake" => "/machines/ridgeline", "a clutch" => "/machines/scree",
+    "ask" => "/jobs/job-clutch/ask",
+    "a stopped job" => "/jobs/job-tourer-rear/ask", "choose" => "/jobs/job-tourer-front/choose",
+    "choose with a kit" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip",
+    "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build", "sizer" => "/sizer",
+    "shop" => "/shop", "bleed" => "/jobs/job-tourer-front/bleed",
     "feel" => "/jobs/job-kart/feel", "feel of a clutch" => "/jobs/job-clutch/feel", "close" => "/jobs/job-kart/close",
     "a signed job" => "/jobs/job-bicycle/close", "nothing" => "/nowhere"
   }.freeze
@@ -32,7 +36,11 @@ RSpec.describe "Every screen", :browser do
 
   it "has targets of at least 48 px where a glove aims" do
     open_page "/jobs/job-tourer-front/bleed"
-    heights = session.evaluate_script("[...document.querySelectorAll('main button, main [role=radio], main label')].map(e => e.getBoundingClientRect().height)")
+    heights =
+      session.evaluate_script(
+        "[...document.querySelectorAll('main button, main [role=radio], main label')].map(e => " \
+          "e.getBoundingClientRect().height)"
+      )
     expect(heights).not_to be_empty
     expect(heights.min).to be >= 48
   end

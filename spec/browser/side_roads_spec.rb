@@ -28,7 +28,9 @@ RSpec.describe "Side roads at the bench", :browser do
       line.click_button "Waive it with a reason"
       line.fill_in "Why it does not apply: #{row["label"]}", with: "on the bench already\n"
       expect(line).to have_content("Waived: on the bench already")
-      stage_now("strip")["setup"].select { |each| each["word"] == "block" && each["value"].nil? }.each { |each| session.click_button "#{each["label"]}: Done" }
+      stage_now("strip")["setup"]
+        .select { |each| each["word"] == "block" && each["value"].nil? }
+        .each { |each| session.click_button "#{each["label"]}: Done" }
 
       first = session.find("[data-figure='step']").text
       session.click_button "Skip this step"
@@ -105,8 +107,14 @@ RSpec.describe "Side roads at the bench", :browser do
     end
 
     def answer(row, word)
-      session.find("h3", text: row["label"], exact_text: true).ancestor("li").find("label", text: word, exact_text: true).click
-      until_api { stage_now("measure")["comparison"].find { |each| each["id"] == row["id"] }["value"] == "same" } if word == "The same"
+      session
+        .find("h3", text: row["label"], exact_text: true)
+        .ancestor("li")
+        .find("label", text: word, exact_text: true)
+        .click
+      if word == "The same"
+        until_api { stage_now("measure")["comparison"].find { |each| each["id"] == row["id"] }["value"] == "same" }
+      end
     end
 
     def stage_status(id)
@@ -126,11 +134,21 @@ RSpec.describe "Side roads at the bench", :browser do
 
     it "does not finish over a check that failed, and says which lubricants these seals do not bear" do
       apart("packmule-rear", "mineral")
-      stage_now("measure")["inspection"].each { |look| enter("measure", "finding", {check: look["id"], value: look["values"].keys.first}) }
+      stage_now("measure")["inspection"].each do |look|
+        enter("measure", "finding", {check: look["id"], value: look["values"].keys.first})
+      end
       enter("measure", "by_eye", {reason: "no gauge on hand"})
       while (step = stage_now("build")["current"])
         now = stage_now("build")["steps"].find { |each| each["id"] == step }
-        now["parts"].each { |part| enter("build", "facing", {part: part["id"], faces: part["options"][right_key("bike_stop_plate", part["id"]).to_i - 1]["id"]}) if part["question"] }
+        now["parts"].each do |part|
+          if part["question"]
+            enter(
+              "build",
+              "facing",
+              {part: part["id"], faces: part["options"][right_key("bike_stop_plate", part["id"]).to_i - 1]["id"]}
+            )
+          end
+        end
         enter("build", "step", {step: step})
       end
       open_page "/jobs/walk/build"

@@ -11,8 +11,17 @@ RSpec.describe "From template to verdict", :browser do
     expect(session).to have_css("h1", text: name)
   end
 
-  {"Road motorcycle" => ["Front, two calipers, stacked hoses", "Combined, one lever on front and rear", "Rear by hand, beside the foot lever", "Clutch"],
-   "Kart" => ["Front pair and rear on one pedal"], "Snowmobile" => ["Disc on the jackshaft"], "Bicycle" => ["Front, four pistons"]}.each do |kind, templates|
+  {
+    "Road motorcycle" => [
+      "Front, two calipers, stacked hoses",
+      "Combined, one lever on front and rear",
+      "Rear by hand, beside the foot lever",
+      "Clutch"
+    ],
+    "Kart" => ["Front pair and rear on one pedal"],
+    "Snowmobile" => ["Disc on the jackshaft"],
+    "Bicycle" => ["Front, four pistons"]
+  }.each do |kind, templates|
     it "works for a #{kind.downcase}: #{templates.join("; ")}" do
       add_machine(kind, "Made up #{kind}")
       templates.each do |template|
@@ -92,8 +101,11 @@ RSpec.describe "The circuit's drawing", :browser do
     expect(session).to have_content("an opposed caliper has pistons on both sides")
     expect(session).to have_field("Pistons", with: "34 30 30")
     pick_part("Master")
-    {"Full stroke" => ["0", "Full stroke of 0 is out of range"], "Bore" => ["40,5", "Bore of 40,5 is out of range"], "Return spring preload" => ["strong", "“strong” is not a number"]}
-      .each do |field, (typed, words)|
+    {
+      "Full stroke" => ["0", "Full stroke of 0 is out of range"],
+      "Bore" => ["40,5", "Bore of 40,5 is out of range"],
+      "Return spring preload" => ["strong", "“strong” is not a number"]
+    }.each do |field, (typed, words)|
       session.fill_in field, with: "#{typed}\n"
       expect(session).to have_content(words)
       expect(session).to have_field(field, with: typed)
@@ -108,9 +120,15 @@ RSpec.describe "The Sizer", :browser do
   end
 
   def blobs
-    session.execute_script("window.kept = []; URL.createObjectURL = blob => { window.kept.push(blob); return 'blob:none' }")
+    session.execute_script(
+      "window.kept = []; URL.createObjectURL = blob => { window.kept.push(blob); return 'blob:none' }"
+    )
     yield
-    session.document.synchronize(8, errors: [RuntimeError]) { session.evaluate_script("kept.length").positive? || raise("nothing yet") }
+    session
+      .document
+      .synchronize(8, errors: [RuntimeError]) do
+        session.evaluate_script("kept.length").positive? || raise("nothing yet")
+      end
     session.evaluate_async_script("const done = arguments[0]; kept[0].text().then(done)")
   end
 
@@ -177,8 +195,13 @@ RSpec.describe "The shop's units", :browser do
     session.find("label", text: "psi", exact_text: true).click
     session.find("label", text: "fl oz", exact_text: true).click
     expect(session).to have_css("label[data-selected]", text: "fl oz")
-    {"/machines/ridgeline" => ["0.748", "psi"], "/sizer?circuit=ridgeline-front" => ["257 psi", "Travel, in"], "/jobs/job-tourer-front/choose" => ["fl oz"],
-     "/jobs/job-tourer-front/bleed" => ["fl oz"], "/jobs/job-kart/feel" => ["Pedal travel, in", "fl oz"]}.each do |path, words|
+    {
+      "/machines/ridgeline" => %w[0.748 psi],
+      "/sizer?circuit=ridgeline-front" => ["257 psi", "Travel, in"],
+      "/jobs/job-tourer-front/choose" => ["fl oz"],
+      "/jobs/job-tourer-front/bleed" => ["fl oz"],
+      "/jobs/job-kart/feel" => ["Pedal travel, in", "fl oz"]
+    }.each do |path, words|
       open_page path
       words.each { |word| expect(session).to have_content(word).or have_field(with: /\A#{word}/) }
     end

@@ -49,7 +49,13 @@ RSpec.describe "A whole job", :browser do
 
     # Ask
     session.click_button "Every finding"
-    {"Steady hold" => "Sinks slowly", "Lever feel" => "Firm", "Level" => "In order and steady", "Wet at the lever" => "Dry", "Pumping up" => "Rises then sinks"}.each { |label, value| pick label, value }
+    {
+      "Steady hold" => "Sinks slowly",
+      "Lever feel" => "Firm",
+      "Level" => "In order and steady",
+      "Wet at the lever" => "Dry",
+      "Pumping up" => "Rises then sinks"
+    }.each { |label, value| pick label, value }
     expect(session).to have_content("Likely main seal lets fluid past")
     answer_stops_by_key
     session.click_button "Choose: Reseal the master"
@@ -64,7 +70,9 @@ RSpec.describe "A whole job", :browser do
       expect(session).to have_button("Tick the other", exact: false, count: groups - 1)
     end
     ["Self-locking pivot nut", "Fluid", *wanted_tools].each { |line| tick line }
-    expect(session.find("[role=checkbox][aria-label='Fluid']")).to have_content("On the bench: DOT 4, bottle A, DOT 4, bottle C")
+    expect(session.find("[role=checkbox][aria-label='Fluid']")).to have_content(
+      "On the bench: DOT 4, bottle A, DOT 4, bottle C"
+    )
     session.click_link "Go on to Strip"
 
     # Strip, Measure, Build
@@ -83,13 +91,16 @@ RSpec.describe "A whole job", :browser do
     # Bleed, Feel, Close
     stage_now("bleed")["points"].each { |point| bleed_point(point["strokes_to_go"]) }
     feel_and_sign "Cylinder or hose work finished"
-    expect(api("/shelf")["items"].find { |item| item["id"] == "kit-radial-19" }).to include("amount" => 0.0, "reserved" => {})
+    expect(api("/shelf")["items"].find { |item| item["id"] == "kit-radial-19" }).to include("amount" => 0.0,
+      "reserved" => {})
     expect(browser_faults).to be_empty
   end
 
   # Labels of the tools that nothing is opened without, and that are not on the bench.
   def wanted_tools
-    stage_now("choose")["wanting"].filter_map { |line| Sandbag::Knowledge.find("tools", line.delete_prefix("tool."))&.fetch("label") }
+    stage_now("choose")["wanting"].filter_map do |line|
+      Sandbag::Knowledge.find("tools", line.delete_prefix("tool."))&.fetch("label")
+    end
   end
 
   # From the last point run clean to the signature.

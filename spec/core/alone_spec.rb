@@ -10,8 +10,21 @@ RSpec.describe "The core" do
       Sandbag::Knowledge::COLUMNS.each_key { |name| Sandbag::Knowledge.table(name) }
       puts %w[Sinatra Rack Sequel Prawn JSONSchemer App Store].select { |name| Object.const_defined?(name) }.inspect
     RUBY
-    gems = [Gem.loaded_specs.fetch("zeitwerk").require_path, *Gem.loaded_specs.fetch("zeitwerk").full_require_paths].last
-    output, status = Open3.capture2e({"RUBYOPT" => nil, "BUNDLE_GEMFILE" => nil}, RbConfig.ruby, "-I", "#{ROOT}/lib", "-I", gems, "-e", script)
+    gems = [
+      Gem.loaded_specs.fetch("zeitwerk").require_path,
+      *Gem.loaded_specs.fetch("zeitwerk").full_require_paths
+    ].last
+    output, status =
+      Open3.capture2e(
+        {"RUBYOPT" => nil, "BUNDLE_GEMFILE" => nil},
+        RbConfig.ruby,
+        "-I",
+        "#{ROOT}/lib",
+        "-I",
+        gems,
+        "-e",
+        script
+      )
     expect(status).to be_success, output
     expect(output.strip).to eq "[]"
   end

@@ -8,16 +8,26 @@ RSpec.describe "Citations" do
   it "lead to a section that is there" do
     cited = sources.flat_map { |path| File.read(path).scan(%r{(docs/(?:physics|trade)\.md) (\d+(?:\.\d+)?)}) }.uniq
     expect(cited.size).to be > 40
-    missing = cited.reject { |doc, section| docs.fetch(doc).match?(/^(## |- \*\*|.*[,d] \*\*|- \*\*.*, )#{Regexp.escape(section)}\b/) }
+    missing =
+      cited.reject do |doc, section|
+        docs.fetch(doc).match?(/^(## |- \*\*|.*[,d] \*\*|- \*\*.*, )#{Regexp.escape(section)}\b/)
+      end
     expect(missing).to be_empty, missing.map { |each| each.join(" ") }.join(", ")
   end
 
   it "name files that are there" do
     docs.each_value do |text|
-      text.scan(/`([\w\/]+\.(?:rb|yml))`/).flatten.uniq.each do |name|
-        found = ["lib/sandbag/#{name}", "lib/sandbag/knowledge/#{name}", name].any? { |path| File.exist?("#{ROOT}/#{path}") }
-        expect([name, found]).to eq [name, true]
-      end
+      text
+        .scan(%r{`([\w/]+\.(?:rb|yml))`})
+        .flatten
+        .uniq
+        .each do |name|
+          found =
+            ["lib/sandbag/#{name}", "lib/sandbag/knowledge/#{name}", name].any? do |path|
+              File.exist?("#{ROOT}/#{path}")
+            end
+          expect([name, found]).to eq [name, true]
+        end
     end
   end
 end

@@ -33,8 +33,10 @@ RSpec.describe Sandbag::Knowledge do
     end
   end
 
-  {"an unknown finding" => ["likelihoods", "lever_mood.sad", /:1: lever_mood.sad names unknown finding lever_mood/],
-   "an unknown value" => ["likelihoods", "lever_feel.sad", /:1: lever_feel.sad names unknown value sad of lever_feel/]}.each do |what, (table, id, message)|
+  {
+    "an unknown finding" => ["likelihoods", "lever_mood.sad", /:1: lever_mood.sad names unknown finding lever_mood/],
+    "an unknown value" => ["likelihoods", "lever_feel.sad", /:1: lever_feel.sad names unknown value sad of lever_feel/]
+  }.each do |what, (table, id, message)|
     it "refuses a matrix row of #{what}, naming the line" do
       row = described_class::CAUSE_CODES.to_h { |code| [code, "."] }.merge("id" => id)
       expect { load_text(JSON.generate([row]), table: table) }.to raise_error(described_class::Fault, message)
@@ -43,14 +45,26 @@ RSpec.describe Sandbag::Knowledge do
 
   it "refuses a matrix row with a cell that means nothing, or without one of the causes" do
     row = described_class::CAUSE_CODES.to_h { |code| [code, "."] }.merge("id" => "lever_feel.spongy")
-    expect { load_text(JSON.generate([row.merge("AL" => "+++")]), table: "likelihoods") }.to raise_error(described_class::Fault, /“\+\+\+” under AL/)
-    expect { load_text(JSON.generate([row.except("EN")]), table: "likelihoods") }.to raise_error(described_class::Fault, /has no EN/)
+    expect { load_text(JSON.generate([row.merge("AL" => "+++")]), table: "likelihoods") }.to raise_error(
+      described_class::Fault,
+      /“\+\+\+” under AL/
+    )
+    expect { load_text(JSON.generate([row.except("EN")]), table: "likelihoods") }.to raise_error(
+      described_class::Fault,
+      /has no EN/
+    )
   end
 
   it "refuses a proof of an unknown cause and a cause of an unknown route" do
-    expect { load_text("- {id: p, when: {lever_feel: [spongy]}, proves: [XX], note: n}\n", table: "proofs") }.to raise_error(described_class::Fault, /:1: p names unknown XX/)
-    expect { load_text("- {id: XX, label: l, prior_brake: 1, prior_clutch: 1, routes: [pray], if_stays: s, also: a}\n", table: "causes") }
-      .to raise_error(described_class::Fault, /:1: XX names unknown pray/)
+    expect {
+      load_text("- {id: p, when: {lever_feel: [spongy]}, proves: [XX], note: n}\n", table: "proofs")
+    }.to raise_error(described_class::Fault, /:1: p names unknown XX/)
+    expect {
+      load_text(
+        "- {id: XX, label: l, prior_brake: 1, prior_clutch: 1, routes: [pray], if_stays: s, also: a}\n",
+        table: "causes"
+      )
+    }.to raise_error(described_class::Fault, /:1: XX names unknown pray/)
   end
 
   it "has all 30 findings, 20 causes and the whole matrix" do
@@ -60,7 +74,11 @@ RSpec.describe Sandbag::Knowledge do
   end
 
   it "names only stages and cautions that exist" do
-    described_class.table("routes").each { |route| expect(Sandbag::STAGES + %w[protect compare]).to include(*route["plan"]) }
-    described_class.table("gates").each { |gate| expect(described_class.find("cautions", gate["caution"])).to be_truthy if gate["caution"] }
+    described_class
+      .table("routes")
+      .each { |route| expect(Sandbag::STAGES + %w[protect compare]).to include(*route["plan"]) }
+    described_class
+      .table("gates")
+      .each { |gate| expect(described_class.find("cautions", gate["caution"])).to be_truthy if gate["caution"] }
   end
 end

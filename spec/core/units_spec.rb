@@ -5,8 +5,21 @@ RSpec.describe Sandbag::Units do
     described_class.parse(typed, :length)
   end
 
-  {"19" => 19.0, "17,5" => 17.5, "17.5" => 17.5, " 17.46 mm" => 17.46, "5/8" => 15.875, "11/16 in" => 17.4625, "0.55\"" => 13.97,
-   "0.55 in" => 13.97, "1 1/4" => 31.75, "1-1/4 in" => 31.75, "2 cm" => 20.0, ".5 in" => 12.7, "-3" => -3.0}.each do |typed, value|
+  {
+    "19" => 19.0,
+    "17,5" => 17.5,
+    "17.5" => 17.5,
+    " 17.46 mm" => 17.46,
+    "5/8" => 15.875,
+    "11/16 in" => 17.4625,
+    "0.55\"" => 13.97,
+    "0.55 in" => 13.97,
+    "1 1/4" => 31.75,
+    "1-1/4 in" => 31.75,
+    "2 cm" => 20.0,
+    ".5 in" => 12.7,
+    "-3" => -3.0
+  }.each do |typed, value|
     it "reads a length of #{typed} as #{value} mm" do
       expect(mm(typed)).to be_within(1e-12).of(value)
     end
@@ -22,9 +35,14 @@ RSpec.describe Sandbag::Units do
   end
 
   it "reads a torque however its unit is spelled" do
-    {7.9089 => ["70 in-lb", "70 in·lb", "70 in.lb", "70 inlb", "70 lbf·in", "70 in lbf", "70 LB-IN"], 33.895 => ["25 lb-ft", "25 lb·ft", "25 ft·lbf", "25 ft lb", "25 lbf.ft"],
-     12.0 => ["12 N·m", "12 Nm", "12 N.m", "12 N m", "12 N-m", "12 n*m"]}.each do |newton_metres, spellings|
-      spellings.each { |typed| expect(described_class.parse(typed, :torque)).to be_within(1e-3).of(newton_metres), typed }
+    {
+      7.9089 => ["70 in-lb", "70 in·lb", "70 in.lb", "70 inlb", "70 lbf·in", "70 in lbf", "70 LB-IN"],
+      33.895 => ["25 lb-ft", "25 lb·ft", "25 ft·lbf", "25 ft lb", "25 lbf.ft"],
+      12.0 => ["12 N·m", "12 Nm", "12 N.m", "12 N m", "12 N-m", "12 n*m"]
+    }.each do |newton_metres, spellings|
+      spellings.each do |typed|
+        expect(described_class.parse(typed, :torque)).to be_within(1e-3).of(newton_metres), typed
+      end
     end
     expect(problems { described_class.parse("3 lbf", :mass) }).not_to be_empty
   end
@@ -35,11 +53,27 @@ RSpec.describe Sandbag::Units do
       expect(found.message).to include("may be"), typed
       expect(found.accepted).to include(typed.tr(",", ".")).and include(typed.delete(","))
     end
-    {"0,125" => 0.125, "17,46" => 17.46, "1,2005" => 1.2005, ",500" => 0.5, "1.200" => 1.2}.each { |typed, value| expect(mm(typed)).to eq(value), typed }
+    {"0,125" => 0.125, "17,46" => 17.46, "1,2005" => 1.2005, ",500" => 0.5, "1.200" => 1.2}.each do |typed, value|
+      expect(mm(typed)).to eq(value), typed
+    end
   end
 
   it "refuses what is no number, saying what would be accepted" do
-    ["", "abc", "12.7.3", "1,234.5", "3 furlong", "1/0", "1/00", "NaN", "Infinity", "1e308", "0x1A", "1_000", "9" * 41].each do |typed|
+    [
+      "",
+      "abc",
+      "12.7.3",
+      "1,234.5",
+      "3 furlong",
+      "1/0",
+      "1/00",
+      "NaN",
+      "Infinity",
+      "1e308",
+      "0x1A",
+      "1_000",
+      "9" * 41
+    ].each do |typed|
       found = problems { mm(typed) }
       expect(found.size).to eq(1), "#{typed} was read"
       expect(found.first.accepted).to include("mm")

@@ -24,7 +24,10 @@ RSpec.describe Store::Database do
   end
 
   it "has only strict tables: text in a number column is refused" do
-    names = database.fetch("SELECT name FROM pragma_table_list WHERE strict = 0 AND schema = 'main' AND name NOT LIKE 'sqlite%'").select_map(:name)
+    names =
+      database.fetch(
+        "SELECT name FROM pragma_table_list WHERE strict = 0 AND schema = 'main' AND name NOT LIKE 'sqlite%'"
+      ).select_map(:name)
     expect(names).to eq ["schema_info"]
     row = {id: "e", job_id: "j", position: "first", stage: "ask", kind: "k", data: "{}", at: "t", by: "b"}
     expect { database[:entries].insert(row) }.to raise_error(Sequel::ConstraintViolation)
@@ -48,7 +51,16 @@ RSpec.describe Store::All do
   end
 
   def entry(id, data = {}, position: 1)
-    {id: id, position: position, stage: "bleed", kind: "stroke", data: data, at: "2026-03-14T09:00:00Z", by: "R", corrects: nil}
+    {
+      id: id,
+      position: position,
+      stage: "bleed",
+      kind: "stroke",
+      data: data,
+      at: "2026-03-14T09:00:00Z",
+      by: "R",
+      corrects: nil
+    }
   end
 
   it "gives entries back as they came, in order, with their place" do
@@ -72,11 +84,25 @@ RSpec.describe Store::All do
 
   it "keeps no journal for a job that is not there, nor a circuit without its machine" do
     expect { store.journals.append("nope", entry("a")) }.to raise_error(Sequel::ForeignKeyConstraintViolation)
-    expect { store.circuits.add(id: "d", machine_id: "nope", name: "x", sheet: {}) }.to raise_error(Sequel::ForeignKeyConstraintViolation)
+    expect { store.circuits.add(id: "d", machine_id: "nope", name: "x", sheet: {}) }.to raise_error(
+      Sequel::ForeignKeyConstraintViolation
+    )
   end
 
   it "gives the moves of the shelf back as they came, and takes an id once" do
-    move = ->(id, item) { {id: id, item: item, kind: "measured", data: {"ml" => 0.1 + 0.2, "reason" => "größer"}, at: "2026-03-14T09:00:00Z", by: "R"} }
+    move = ->(id, item) do
+      {
+        id: id,
+        item: item,
+        kind: "measured",
+        data: {
+          "ml" => 0.1 + 0.2,
+          "reason" => "größer"
+        },
+        at: "2026-03-14T09:00:00Z",
+        by: "R"
+      }
+    end
     [move["b", "bottle"], move["a", "kit"], move["c", "bottle"]].each { |each| store.stock_moves.append(each) }
     expect(store.stock_moves.between(0, 3)).to eq [move["b", "bottle"], move["a", "kit"], move["c", "bottle"]]
     expect(store.stock_moves.of_item("bottle", limit: 5).map { |each| each[:id] }).to eq %w[c b]
@@ -93,7 +119,9 @@ RSpec.describe Store::All do
     expect(store.photos.jpeg("p").b).to eq bytes
     expect(store.photos.find("p")).to eq photo
     expect([store.photos.find("q"), store.photos.jpeg("q")]).to eq [nil, nil]
-    expect { store.photos.add(**photo, id: "q", job_id: "nobody", jpeg: bytes) }.to raise_error(Sequel::ForeignKeyConstraintViolation)
+    expect { store.photos.add(**photo, id: "q", job_id: "nobody", jpeg: bytes) }.to raise_error(
+      Sequel::ForeignKeyConstraintViolation
+    )
   end
 
   it "says what is missing" do
@@ -115,9 +143,16 @@ RSpec.describe Store::All do
   it "pages jobs newest first and machines by name" do
     store.jobs.open(id: "k", circuit_id: "c", at: "2026-03-15T09:00:00Z")
     expect(store.jobs.page(state: :open, limit: 1).map { |job| job[:id] }).to eq ["k"]
-    expect(store.jobs.page(state: :open, limit: 5, after: Store::Cursor.write("2026-03-15T09:00:00Z", "k")).map { |job| job[:id] }).to eq ["j"]
+    expect(
+      store
+        .jobs
+        .page(state: :open, limit: 5, after: Store::Cursor.write("2026-03-15T09:00:00Z", "k"))
+        .map { |job| job[:id] }
+    ).to eq ["j"]
     store.machines.add(id: "n", name: "Alder", kind: "kart")
     expect(store.machines.page(limit: 1).map { |machine| machine[:name] }).to eq ["Alder"]
-    expect(store.machines.page(limit: 5, after: Store::Cursor.write("Alder", "n")).map { |machine| machine[:name] }).to eq ["Scree"]
+    expect(
+      store.machines.page(limit: 5, after: Store::Cursor.write("Alder", "n")).map { |machine| machine[:name] }
+    ).to eq ["Scree"]
   end
 end

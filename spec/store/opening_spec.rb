@@ -9,9 +9,25 @@ RSpec.describe "Starting" do
 
   let(:path) { "#{@folder}/records.db" }
 
+  let(:opens) { <<~RUBY }
+    require "./app/boot"
+    begin
+      Store::Opening.database(App::Settings.database)
+      puts "open"
+    rescue Store::Opening::Fault => fault
+      abort fault.message
+    end
+  RUBY
+
   def start(path = self.path, port: TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] })
-    said, status = Open3.capture2e({"SANDBAG_DATABASE" => path, "SANDBAG_PORT" => port.to_s}, RbConfig.ruby, "-e",
-      'require "./app/boot"; begin; Store::Opening.database(App::Settings.database); puts "open"; rescue Store::Opening::Fault => fault; abort fault.message; end', chdir: ROOT)
+    said, status =
+      Open3.capture2e(
+        {"SANDBAG_DATABASE" => path, "SANDBAG_PORT" => port.to_s},
+        RbConfig.ruby,
+        "-e",
+        opens,
+        chdir: ROOT
+      )
     [status.success?, said.strip]
   end
 
@@ -55,7 +71,16 @@ RSpec.describe "Starting" do
   end
 
   it "refuses records that another server has, and lets one of two first starts go on" do
-    held = IO.popen({"SANDBAG_DATABASE" => path}, [RbConfig.ruby, "-e", 'require "./app/boot"; Store::Opening.database(App::Settings.database); puts "open"; $stdout.flush; sleep', {chdir: ROOT}])
+    held =
+      IO.popen(
+        {"SANDBAG_DATABASE" => path},
+        [
+          RbConfig.ruby,
+          "-e",
+          'require "./app/boot"; Store::Opening.database(App::Settings.database); puts "open"; $stdout.flush; sleep',
+          {chdir: ROOT}
+        ]
+      )
     expect(held.gets.strip).to eq "open"
     expect(sentence(start)).to include("Another Sandbag serves")
   ensure
@@ -71,7 +96,8 @@ RSpec.describe "Starting" do
 
   it "says which port is in use before anything else" do
     taken = TCPServer.open("127.0.0.1", 0)
-    said, status = Open3.capture2e({"SANDBAG_PORT" => taken.addr[1].to_s}, "bash", "-c", "source bin/support/setup.sh; port_is_free", chdir: ROOT)
+    said, status = Open3.capture2e({"SANDBAG_PORT" => taken.addr[1].to_s}, "bash", "-c",
+      "source bin/support/setup.sh; port_is_free", chdir: ROOT)
     expect([status.success?, said]).to match [false, /Port #{taken.addr[1]} is in use/]
   ensure
     taken.close
@@ -84,7 +110,9 @@ RSpec.describe "A restore" do
   let(:path) { "#{@folder}/records.db" }
 
   def restore(from)
-    Open3.capture2e({"SANDBAG_DATABASE" => path}, RbConfig.ruby, "#{ROOT}/store/restore.rb", from, chdir: ROOT).then { |said, status| [status.success?, said] }
+    Open3
+      .capture2e({"SANDBAG_DATABASE" => path}, RbConfig.ruby, "#{ROOT}/store/restore.rb", from, chdir: ROOT)
+      .then { |said, status| [status.success?, said] }
   end
 
   def records(name, at: path)

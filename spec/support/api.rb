@@ -42,7 +42,9 @@ module Api
   def ready(job_id, route: "bleed")
     answer_stops(job_id)
     entry(job_id, "ask", "route", {route: route})
-    stage(job_id, "strip")["setup"].each { |row| entry(job_id, "strip", "setup", {item: row["id"]}) if row["word"] == "block" && !row.key?("value") }
+    stage(job_id, "strip")["setup"].each do |row|
+      entry(job_id, "strip", "setup", {item: row["id"]}) if row["word"] == "block" && !row.key?("value")
+    end
   end
 
   # The safe answer to every question that can stop the job and that the record does not know.

@@ -6,15 +6,36 @@ require "rack/mock"
 # Requests made up from the contract itself: what it says may be sent, and the same with something wrong in it. Seeded.
 class Fuzz
   # Texts that have broken programs before.
-  ODD = ["", " ", "\u0000", "NaN", "1e400", "-1", "0", "1,200", "../../etc/passwd", "<script>", "=1+1", "Žluťoučký", "🏍", "a" * 300, "null", "2099-01-01T00:00:00Z", "\e[2J",
-    "%ff", "5/0", "38 38 38"].freeze
+  ODD = [
+    "",
+    " ",
+    "\u0000",
+    "NaN",
+    "1e400",
+    "-1",
+    "0",
+    "1,200",
+    "../../etc/passwd",
+    "<script>",
+    "=1+1",
+    "Žluťoučký",
+    "🏍",
+    "a" * 300,
+    "null",
+    "2099-01-01T00:00:00Z",
+    "\e[2J",
+    "%ff",
+    "5/0",
+    "38 38 38"
+  ].freeze
   ODD_NUMBERS = [0, -1, 1, 1e308, -1e308, 2**63, 0.1, 40, 6000, 1e-9].freeze
   DEEPEST = 6
 
   # @attr method, path, body [String, nil], query [String]
   Request = Struct.new(:method, :path, :body, :query, keyword_init: true)
 
-  # @param contract [App::Contract]; ids [Hash{String => Array<String>}] ids that are there, by where they stand in a path
+  # @param contract [App::Contract]; ids [Hash{String => Array<String>}] ids that are there, by where they stand in a
+  #   path
   def initialize(contract, ids, seed:)
     @document = contract.document
     @ids = ids
@@ -28,7 +49,8 @@ class Fuzz
     json = operation.dig("requestBody", "content", "application/json", "schema")
     body = json && value(json)
     body = broken(body) if json && chance(0.1)
-    Request.new(method: verb.upcase, path: filled(path), body: body && (body.is_a?(String) ? body : JSON.generate(body)), query: query(operation))
+    Request.new(method: verb.upcase, path: filled(path), body: body &&
+      (body.is_a?(String) ? body : JSON.generate(body)), query: query(operation))
   end
 
   private
@@ -42,8 +64,11 @@ class Fuzz
   end
 
   def query(operation)
-    (operation["parameters"] || []).map { |parameter| resolved(parameter) }.select { |parameter| parameter["in"] == "query" && chance(0.5) }
-      .map { |parameter| "#{parameter["name"]}=#{Rack::Utils.escape(value(parameter["schema"]).to_s)}" }.join("&")
+    (operation["parameters"] || [])
+      .map { |parameter| resolved(parameter) }
+      .select { |parameter| parameter["in"] == "query" && chance(0.5) }
+      .map { |parameter| "#{parameter["name"]}=#{Rack::Utils.escape(value(parameter["schema"]).to_s)}" }
+      .join("&")
   end
 
   def resolved(schema)
@@ -57,16 +82,26 @@ class Fuzz
     return schema["enum"].sample(random: @random) if schema["enum"]
     kind = Array(schema["type"] || "object").sample(random: @random)
     case kind
-    when "object" then object(schema, depth)
-    when "array" then Array.new(@random.rand(0..[schema["maxItems"] || 4, 4].min)) { (depth < DEEPEST) ? value(schema["items"] || {"type" => "string"}, depth + 1) : "x" }
-    when "string" then text(schema)
-    when "number", "integer" then number(schema, kind)
-    when "boolean" then chance(0.5)
+    when "object"
+      object(schema, depth)
+    when "array"
+      Array.new(@random.rand(0..[schema["maxItems"] || 4, 4].min)) do
+        (depth < DEEPEST) ? value(schema["items"] || {"type" => "string"}, depth + 1) : "x"
+      end
+    when "string"
+      text(schema)
+    when "number", "integer"
+      number(schema, kind)
+    when "boolean"
+      chance(0.5)
     end
   end
 
   def object(schema, depth)
-    names = (schema["properties"] || {}).select { |name, _| (schema["required"] || []).include?(name) || (depth < DEEPEST && chance(0.6)) }
+    names =
+      (schema["properties"] || {}).select do |name, _|
+        (schema["required"] || []).include?(name) || (depth < DEEPEST && chance(0.6))
+      end
     made = names.to_h { |name, each| [name, value(each, depth + 1)] }
     made = made.reject { |_, each| each.nil? } if chance(0.5)
     made["data"] = data if schema["properties"]&.key?("kind") && schema["properties"].key?("data")
@@ -98,7 +133,11 @@ class Fuzz
 
   def number(schema, kind)
     made = chance(0.5) ? ODD_NUMBERS.sample(random: @random) : @random.rand(1.0..60.0)
-    (kind == "integer") ? made.clamp(-2**62, 2**62).round : made.clamp(schema["minimum"] || -Float::MAX, schema["maximum"] || Float::MAX)
+    if kind == "integer"
+      made.clamp(-2**62, 2**62).round
+    else
+      made.clamp(schema["minimum"] || -Float::MAX, schema["maximum"] || Float::MAX)
+    end
   end
 
   def wrong
@@ -108,6 +147,8 @@ class Fuzz
   # A body that is no JSON any more.
   def broken(body)
     text = JSON.generate(body)
-    [text[0, text.size / 2], "#{text}}", text.tr(":", ";"), "[#{text}", "\xFF#{text}".b, "[" * 60].sample(random: @random)
+    [text[0, text.size / 2], "#{text}}", text.tr(":", ";"), "[#{text}", "\xFF#{text}".b, "[" * 60].sample(
+      random: @random
+    )
   end
 end

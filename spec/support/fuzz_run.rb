@@ -25,9 +25,12 @@ class FuzzRun
   # @return [Array<String>] lists, machines, circuits, jobs and stages that cannot be read
   def unreadable
     found = ids
-    paths = %w[/jobs?state=all&limit=100 /machines?retired=true&limit=100 /shelf /shop /knowledge] +
+    paths =
+      %w[/jobs?state=all&limit=100 /machines?retired=true&limit=100 /shelf /shop /knowledge] +
       found["machines"].map { |id| "/machines/#{id}" } + found["circuits"].map { |id| "/circuits/#{id}" } +
-      found["jobs"].flat_map { |id| ["/jobs/#{id}", "/jobs/#{id}/supplies", *stages_of(id).map { |stage| "/jobs/#{id}/stages/#{stage}" }] }
+      found["jobs"].flat_map do |id|
+        ["/jobs/#{id}", "/jobs/#{id}/supplies", *stages_of(id).map { |stage| "/jobs/#{id}/stages/#{stage}" }]
+      end
     paths.filter_map { |path| get(path).then { |answer| "#{path}: #{answer.status}" unless answer.status == 200 } }
   end
 
@@ -36,8 +39,14 @@ class FuzzRun
   def send_one(request)
     before = rows
     started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-    answer = Rack::MockRequest.new(@app).request(request.method, "/api#{request.path}?#{request.query}", "HTTP_HOST" => "127.0.0.1",
-      "CONTENT_TYPE" => "application/json", :input => request.body || "")
+    answer =
+      Rack::MockRequest.new(@app).request(
+        request.method,
+        "/api#{request.path}?#{request.query}",
+        "HTTP_HOST" => "127.0.0.1",
+        "CONTENT_TYPE" => "application/json",
+        :input => request.body || ""
+      )
     seconds = Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
     @statuses[answer.status] += 1
     said = "#{request.method} #{request.path}?#{request.query} #{request.body.to_s[0, 400]}"
@@ -55,8 +64,13 @@ class FuzzRun
   end
 
   def ids
-    {"machines" => database[:machines].select_map(:id), "circuits" => database[:circuits].select_map(:id), "jobs" => database[:jobs].select_map(:id),
-     "shelf" => database[:stock_moves].select_map(:item).uniq, "comparisons" => database[:comparisons].select_map(:id)}
+    {
+      "machines" => database[:machines].select_map(:id),
+      "circuits" => database[:circuits].select_map(:id),
+      "jobs" => database[:jobs].select_map(:id),
+      "shelf" => database[:stock_moves].select_map(:item).uniq,
+      "comparisons" => database[:comparisons].select_map(:id)
+    }
   end
 
   def stages_of(id)

@@ -5,8 +5,16 @@ class JobInMemory
   attr_reader :entries, :fitted
 
   # What a careful mechanic answers on a machine with nothing odd about it.
-  SAFE = {"at_ease" => "yes", "abs" => "none", "abs_tool" => "no", "linked" => "none", "service_info" => "yes", "sole_brake" => "no", "fluid_marked" => "dot4",
-          "fluid_found" => "dot4"}.freeze
+  SAFE = {
+    "at_ease" => "yes",
+    "abs" => "none",
+    "abs_tool" => "no",
+    "linked" => "none",
+    "service_info" => "yes",
+    "sole_brake" => "no",
+    "fluid_marked" => "dot4",
+    "fluid_found" => "dot4"
+  }.freeze
 
   # @param careful [Boolean] answers what can stop the job, and protects the machine, before any work is entered
   def initialize(fitted, careful: true)
@@ -111,8 +119,16 @@ class JobInMemory
 
   def entry(stage, kind, data, corrects)
     number = entries.size + 1
-    Sandbag::Job::Entry.new(id: "e#{number}", stage: stage, kind: kind, data: data, at: "2026-03-14T09:00:#{format("%02d", number % 60)}Z",
-      by: "spec", corrects: corrects, position: number)
+    Sandbag::Job::Entry.new(
+      id: "e#{number}",
+      stage: stage,
+      kind: kind,
+      data: data,
+      at: "2026-03-14T09:00:#{format("%02d", number % 60)}Z",
+      by: "spec",
+      corrects: corrects,
+      position: number
+    )
   end
 
   # @return [String] id of the entry
@@ -154,7 +170,11 @@ module CylinderWork
   # Every look answered with the first finding, which is the good one.
   def look_over(**found)
     state.measure.inspection.looks.each do |look|
-      add("measure", "finding", {"check" => look.row["id"], "value" => found.fetch(look.row["id"].to_sym) { look.row["values"].keys.first }})
+      add(
+        "measure",
+        "finding",
+        {"check" => look.row["id"], "value" => found.fetch(look.row["id"].to_sym) { look.row["values"].keys.first }}
+      )
     end
     self
   end
@@ -191,16 +211,33 @@ module CylinderWork
     state.stages.each_key { |stage| public_send(WORK.fetch(stage)) unless %w[ask choose].include?(stage) }
     self
   end
-  WORK = {"measure" => :measured, "strip" => :stripped, "build" => :build_all, "bleed" => :bleed_all, "feel" => :felt, "close" => :closed}.freeze
+  WORK = {
+    "measure" => :measured,
+    "strip" => :stripped,
+    "build" => :build_all,
+    "bleed" => :bleed_all,
+    "feel" => :felt,
+    "close" => :closed
+  }.freeze
 
   def choose_what_is_wanted
     return unless state.stages.key?("choose")
     add("choose", "far_end", {"part" => "all"}) if state.choose.far_end_wanted?
     add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
     if state.choose.cylinder_wanted?
-      add("choose", "cylinder", {"bore" => fitted.value("master", "bore"), "push_offset" => fitted.value("lever", "push_offset"), "agreed" => "as it was"})
+      add(
+        "choose",
+        "cylinder",
+        {
+          "bore" => fitted.value("master", "bore"),
+          "push_offset" => fitted.value("lever", "push_offset"),
+          "agreed" => "as it was"
+        }
+      )
     end
-    state.choose.wanting.each { |line| add("choose", "pulled", {"line" => line.id, "reason" => "bought for this job"}) }
+    state.choose.wanting.each do |line|
+      add("choose", "pulled", {"line" => line.id, "reason" => "bought for this job"})
+    end
   end
 
   def measured

@@ -66,7 +66,9 @@ class KillRounds
       lost = @acknowledged - entries.map { |entry| entry[:id] }
       @faults << "round #{round}: acknowledged twice" if @acknowledged.uniq.size != @acknowledged.size
       @faults << "round #{round}: lost #{lost.first(3).join(", ")}" if lost.any?
-      @faults << "round #{round}: places are not 1 to #{entries.size}" unless entries.map { |entry| entry[:position] } == (1..entries.size).to_a
+      unless entries.map { |entry| entry[:position] } == (1..entries.size).to_a
+        @faults << "round #{round}: places are not 1 to #{entries.size}"
+      end
       whole = database.fetch("PRAGMA quick_check(1)").get(:quick_check)
       @faults << "round #{round}: the file is damaged: #{whole}" unless whole == "ok"
     end

@@ -57,7 +57,8 @@ class ProjectionCase
   end
 
   def undoable
-    @job.state.journal.in_force.select { |entry| entry.stage == "bleed" }.last(6).sample(random: @random)&.id || raise(Sandbag::Refusal.at("corrects", "nothing to undo"))
+    @job.state.journal.in_force.select { |entry| entry.stage == "bleed" }.last(6).sample(random: @random)&.id ||
+      raise(Sandbag::Refusal.at("corrects", "nothing to undo"))
   end
 end
 
@@ -66,11 +67,21 @@ circuits = Object.new.extend(Sheets)
 random = Random.new(ENV.fetch("SEED", 1126).to_i)
 plains = [circuits.twin_disc_plain, circuits.bicycle_plain, circuits.clutch_plain]
 cases = Array.new(60) { |index| ProjectionCase.new(plains[index % plains.size], random).to_h }
-fresh = Sandbag::Knowledge.table("fluid_colours").select { |colour| colour.fetch("fresh") }.map { |colour| colour.fetch("id") }
+fresh =
+  Sandbag::Knowledge
+    .table("fluid_colours")
+    .select { |colour| colour.fetch("fresh") }
+    .map { |colour| colour.fetch("id") }
 FileUtils.mkdir_p("#{ROOT}/var")
 File.write("#{ROOT}/var/projection_cases.json", JSON.generate(fresh: fresh, cases: cases))
 
-figures = Sandbag::Knowledge.table("circuit_templates").map do |template|
-  Sandbag::Circuit::Summary.new(Sandbag::Circuit::Template.sheet(template.fetch("id")), today: Date.new(2026, 3, 14)).to_h
-end
+figures =
+  Sandbag::Knowledge
+    .table("circuit_templates")
+    .map do |template|
+      Sandbag::Circuit::Summary.new(
+        Sandbag::Circuit::Template.sheet(template.fetch("id")),
+        today: Date.new(2026, 3, 14)
+      ).to_h
+    end
 File.write("#{ROOT}/var/circuit_cases.json", JSON.generate(figures))

@@ -25,7 +25,8 @@ module Properties
     []
   rescue Sandbag::Refusal => refusal
     refusal.problems.map do |problem|
-      Sandbag::Refusal::Problem.new(pointer: problem.pointer, message: said(problem.message), accepted: problem.accepted && said(problem.accepted))
+      Sandbag::Refusal::Problem.new(pointer: problem.pointer, message: said(problem.message),
+        accepted: problem.accepted && said(problem.accepted))
     end
   end
 

@@ -5,8 +5,8 @@ require "net/http"
 require "socket"
 require "tmpdir"
 
-# Sandbag in a process of its own, as a mechanic has it: on a database file, on a port of this machine. Can be killed and
-# started again on the same file.
+# Sandbag in a process of its own, as a mechanic has it: on a database file, on a port of this machine. Can be killed
+# and started again on the same file.
 class Served
   # A laden machine takes its time; an empty one boots in two.
   BOOT_SECONDS = 60
@@ -34,7 +34,8 @@ class Served
   end
 
   def start
-    @pid = spawn(environment, "bundle", "exec", "puma", "--config", "app/puma.rb", "config.ru", chdir: ROOT, out: "#{@folder}/log", err: %i[child out])
+    @pid = spawn(environment, "bundle", "exec", "puma", "--config", "app/puma.rb", "config.ru", chdir: ROOT,
+      out: "#{@folder}/log", err: %i[child out])
     deadline = Time.now + BOOT_SECONDS
     until answering?
       raise "the server did not start:\n#{File.read("#{@folder}/log")}" if Time.now > deadline

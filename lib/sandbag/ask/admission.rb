@@ -10,9 +10,9 @@ module Sandbag
         freeze
       end
 
-      # Refuses a value the finding does not have, taking back what was not found, lifting a flag that is not up, a route this
-      # circuit cannot have or that does not cure the flags that are up, putting away a job that nothing stops, and bringing
-      # back one that is not away.
+      # Refuses a value the finding does not have, taking back what was not found, lifting a flag that is not up, a
+      # route this circuit cannot have or that does not cure the flags that are up, putting away a job that nothing
+      # stops, and bringing back one that is not away.
       def admit(entry)
         case entry.kind
         when "intake" then admit_intake(entry.data)
@@ -32,19 +32,23 @@ module Sandbag
       def admit_finding(data)
         finding = Knowledge.find("findings", data["finding"])
         unless @ask.askable.include?(finding)
-          raise Refusal.at("data/finding", "#{finding["label"]} is not asked on this circuit", @ask.askable.map { |each| each["id"] }.join(", "))
+          raise Refusal.at("data/finding", "#{finding["label"]} is not asked on this circuit",
+            @ask.askable.map { |each| each["id"] }.join(", "))
         end
         return if finding["values"].key?(data["value"])
-        raise Refusal.at("data/value", "#{finding["label"]} cannot be “#{data["value"]}”", finding["values"].keys.join(", "))
+        raise Refusal.at("data/value",
+          "#{finding["label"]} cannot be “#{data["value"]}”", finding["values"].keys.join(", "))
       end
 
       def admit_intake(data)
         row = Knowledge.find("intake", data["question"])
         unless @ask.intake.questions.include?(row)
-          raise Refusal.at("data/question", "that is not asked on this circuit", @ask.intake.questions.map { |each| each["id"] }.join(", "))
+          raise Refusal.at("data/question", "that is not asked on this circuit",
+            @ask.intake.questions.map { |each| each["id"] }.join(", "))
         end
         return if row["values"].key?(data["value"])
-        raise Refusal.at("data/value", "“#{data["value"]}” is no answer to “#{row["ask"]}”", row["values"].keys.join(", "))
+        raise Refusal.at("data/value",
+          "“#{data["value"]}” is no answer to “#{row["ask"]}”", row["values"].keys.join(", "))
       end
 
       def admit_clearing(data)
@@ -63,23 +67,34 @@ module Sandbag
       def admit_lifting(data)
         up = @ask.flags.liftable
         return if up.include?(data["flag"])
-        raise Refusal.at("data/flag", "#{data["flag"]} is not up, or no lead may lift it", up.empty? ? "none can be lifted" : up.join(", "))
+        raise Refusal.at("data/flag", "#{data["flag"]} is not up, or no lead may lift it",
+          up.empty? ? "none can be lifted" : up.join(", "))
       end
 
       def admit_route(data)
         chosen = Job::Route.find(data["route"])
         unless @ask.routes.include?(chosen)
-          raise Refusal.at("data/route", "#{chosen.label}: not on this kind of circuit", @ask.routes.map(&:id).join(", "))
+          raise Refusal.at("data/route", "#{chosen.label}: not on this kind of circuit",
+            @ask.routes.map(&:id).join(", "))
         end
         held = @ask.flags.holding(chosen)
         return unless held
-        cures = @ask.routes.reject { |route| route.stops? || @ask.flags.holding(route) }.map { |route| Wording.inside(route.label) }
-        raise Refusal.at("data/route", "do not use: #{held.says}", [*cures, "refer", "a corrected finding", "the flag lifted by a lead"].join(", "))
+        cures =
+          @ask
+            .routes
+            .reject { |route| route.stops? || @ask.flags.holding(route) }
+            .map { |route| Wording.inside(route.label) }
+        raise Refusal.at(
+          "data/route",
+          "do not use: #{held.says}",
+          [*cures, "refer", "a corrected finding", "the flag lifted by a lead"].join(", ")
+        )
       end
 
       def admit_referral
         return if @ask.stop
-        raise Refusal.at("kind", "nothing stops this job", "a referral under Recommended repair first, or a danger reported")
+        raise Refusal.at("kind", "nothing stops this job",
+          "a referral under Recommended repair first, or a danger reported")
       end
 
       def admit_return

@@ -2,9 +2,9 @@
 
 module Sandbag
   module Ask
-    # Causes ranked from findings (docs/trade.md 1.4): each starts at ln(prior); strong for is two steps, for one, against one
-    # back, strong against two, one step ln 3. Within a group of findings that are not independent only the strongest for
-    # and the strongest against count. Normalised to shares.
+    # Causes ranked from findings (docs/trade.md 1.4): each starts at ln(prior); strong for is two steps, for one,
+    # against one back, strong against two, one step ln 3. Within a group of findings that are not independent only
+    # the strongest for and the strongest against count. Normalised to shares.
     class Diagnosis
       # Shares at which a route is proposed: by one cause, or by causes that share their first route.
       SURE = 0.60
@@ -13,8 +13,8 @@ module Sandbag
       # What is merely due leads only while its share is at least this much of the best one.
       DUE_SHARE = 0.5
 
-      # @attr evidence [Array<Hash>] finding, value, steps of every finding that moved it and counted; proof [String, nil] note;
-      #   leads [Boolean] it is proven and goes before what is only likely
+      # @attr evidence [Array<Hash>] finding, value, steps of every finding that moved it and counted; proof [String,
+      #   nil] note; leads [Boolean] it is proven and goes before what is only likely
       Rank = Struct.new(:cause, :share, :evidence, :proof, :leads, keyword_init: true) do
         def route
           Diagnosis.first_route(cause["id"])
@@ -37,8 +37,8 @@ module Sandbag
         freeze
       end
 
-      # @return [Array<Rank>] proven ones first, a leak before the pads it wets, then by share; what is merely due stands by its
-      #   share while that is small beside the best; causes that cannot be on this circuit are left out
+      # @return [Array<Rank>] proven ones first, a leak before the pads it wets, then by share; what is merely due
+      #   stands by its share while that is small beside the best; causes that cannot be on this circuit are left out
       def ranks
         found = evidence
         possible = shares
@@ -77,7 +77,11 @@ module Sandbag
         sharing = (top.share >= SURE) ? ranked.select { |each| each.route == top.route } : likeliest_together(ranked)
         share = sharing.sum(&:share)
         return unless top.share >= SURE || share >= SURE_TOGETHER
-        {route: sharing.first.route, causes: sharing.select { |each| each.share >= NOTABLE }.map { |each| each.cause["id"] }, share: share}
+        {
+          route: sharing.first.route,
+          causes: sharing.select { |each| each.share >= NOTABLE }.map { |each| each.cause["id"] },
+          share: share
+        }
       end
 
       # Causes under this share are not named in a proposal.
@@ -90,7 +94,9 @@ module Sandbag
       private
 
       def causes
-        Knowledge.table("causes").reject { |cause| cause["prior_#{side}"].zero? || (cause["id"] == "AB" && facts["abs"] == "none") }
+        Knowledge
+          .table("causes")
+          .reject { |cause| cause["prior_#{side}"].zero? || (cause["id"] == "AB" && facts["abs"] == "none") }
       end
 
       def likeliest_together(ranked)
@@ -100,7 +106,13 @@ module Sandbag
       def rank(cause, share, found, proven, best)
         proof = proven[cause["id"]]
         leads = !proof.nil? && (!proof["due"] || share >= DUE_SHARE * best)
-        Rank.new(cause: cause, share: share, evidence: found.fetch(cause["id"], []), proof: proof && proof["note"], leads: leads).freeze
+        Rank.new(
+          cause: cause,
+          share: share,
+          evidence: found.fetch(cause["id"], []),
+          proof: proof && proof["note"],
+          leads: leads
+        ).freeze
       end
 
       # A proven cause that follows from another proven one comes after it.
@@ -131,14 +143,18 @@ module Sandbag
         row["many"] ? "#{finding}.#{value}" : row["group"] || finding
       end
 
-      # @return [Hash{String => Hash}] cause code => row of proofs.yml, for causes that the findings prove; what is not merely
-      #   due before what is
+      # @return [Hash{String => Hash}] cause code => row of proofs.yml, for causes that the findings prove; what is
+      #   not merely due before what is
       def proofs(possible)
-        Knowledge.table("proofs").sort_by.with_index { |proof, index| [proof["due"] ? 1 : 0, index] }.each_with_object({}) do |proof, proven|
-          next unless findings.meet?(proof["when"], facts)
-          code = proof["proves"].select { |each| possible.key?(each) }.max_by { |each| possible[each] }
-          proven[code] ||= proof if code
-        end
+        Knowledge
+          .table("proofs")
+          .sort_by
+          .with_index { |proof, index| [proof["due"] ? 1 : 0, index] }
+          .each_with_object({}) do |proof, proven|
+            next unless findings.meet?(proof["when"], facts)
+            code = proof["proves"].select { |each| possible.key?(each) }.max_by { |each| possible[each] }
+            proven[code] ||= proof if code
+          end
       end
     end
   end

@@ -2,7 +2,8 @@
 
 module Sandbag
   module Ask
-    # Minutes and money of a route (docs/trade.md 2.5, 2.10) at the shop's rate and prices, in the currency's minor unit.
+    # Minutes and money of a route (docs/trade.md 2.5, 2.10) at the shop's rate and prices, in the currency's minor
+    # unit.
     class Estimate
       # Kit and labour over this share of unit and labour: offer the unit, the owner decides. [default]
       UNIT_FROM = 0.70
@@ -30,12 +31,20 @@ module Sandbag
 
       # @return [Array<Hash>] label, minor
       def lines
-        things = @route.things.map { |id| {label: Knowledge.find("prices", id)["label"], minor: @shop.prices.fetch(id)} }
+        things =
+          @route.things.map { |id| {label: Knowledge.find("prices", id)["label"], minor: @shop.prices.fetch(id)} }
         [{label: "Labour, #{minutes} min", minor: (@shop.hourly_rate_minor * minutes / 60.0).round}, *things, *fluid]
       end
 
       def to_h
-        {route: @route.id, label: @route.label, minutes: minutes, lines: lines, total_minor: total_minor, currency: @shop.currency}
+        {
+          route: @route.id,
+          label: @route.label,
+          minutes: minutes,
+          lines: lines,
+          total_minor: total_minor,
+          currency: @shop.currency
+        }
       end
 
       # Kit against whole unit, both worked out: of the part the route takes apart, else of the master.
@@ -54,7 +63,9 @@ module Sandbag
 
       def self.advice(share)
         return "Nothing is charged here: the bore decides." unless share
-        return "The kit costs #{(share * 100).round} % of the unit: offer the unit, the owner decides." if share > UNIT_FROM
+        if share > UNIT_FROM
+          return "The kit costs #{(share * 100).round} % of the unit: offer the unit, the owner decides."
+        end
         "The kit is cheaper if the bore passes."
       end
 

@@ -2,13 +2,14 @@
 
 module Sandbag
   module Ask
-    # Everything that stops a job or holds its release now: red flags, and what the ABS gate says of the route that was chosen.
-    # A flag that the chosen route cures lets that work go on; the machine stays where it is until the cure is confirmed.
+    # Everything that stops a job or holds its release now: red flags, and what the ABS gate says of the route that
+    # was chosen. A flag that the chosen route cures lets that work go on; the machine stays where it is until the
+    # cure is confirmed.
     class Flags
       include Enumerable
 
-      # @attr row [Hash] of red_flags.yml or abs_gate.yml; liftable [Boolean] a lead may lift it; lifting [Hash, nil] lead, reason;
-      #   cured [Boolean] this job said so; holds_work [Boolean] nothing goes on while it is up
+      # @attr row [Hash] of red_flags.yml or abs_gate.yml; liftable [Boolean] a lead may lift it; lifting [Hash, nil]
+      #   lead, reason; cured [Boolean] this job said so; holds_work [Boolean] nothing goes on while it is up
       Flag = Struct.new(:row, :label, :liftable, :lifting, :cured, :holds_work, keyword_init: true) do
         def id
           row["id"]
@@ -33,9 +34,17 @@ module Sandbag
       # @param liftings [Liftings]; route [Job::Route, nil] the one that was chosen
       def initialize(findings, facts, reported:, liftings:, route:)
         @liftings = liftings
-        red = RedFlag.up(findings, facts, reported).map { |row| flag(row, row["label"], !row["by_facts"], holds_work?(row, route)) }
+        red =
+          RedFlag
+            .up(findings, facts, reported)
+            .map { |row| flag(row, row["label"], !row["by_facts"], holds_work?(row, route)) }
         gate = route && !route.stops? && AbsGate.decide(findings, facts, route.opens)
-        gates = (gate && gate["decision"] != AbsGate::PASSES) ? [flag(gate, gate["says"].delete_suffix("."), gate["decision"] == "block", true)] : []
+        gates =
+          if gate && gate["decision"] != AbsGate::PASSES
+            [flag(gate, gate["says"].delete_suffix("."), gate["decision"] == "block", true)]
+          else
+            []
+          end
         @flags = (red + gates).freeze
         freeze
       end
@@ -54,7 +63,8 @@ module Sandbag
         select(&:standing?)
       end
 
-      # @return [Array<String>] ids that a lead may lift now; what only holds the release is confirmed as cured under Close
+      # @return [Array<String>] ids that a lead may lift now; what only holds the release is confirmed as cured under
+      #   Close
       def liftable
         select { |flag| flag.up? && flag.liftable && flag.holds_work }.map(&:id)
       end
@@ -68,7 +78,14 @@ module Sandbag
       private
 
       def flag(row, label, liftable, holds_work)
-        Flag.new(row: row, label: label, liftable: liftable, lifting: @liftings.of(row), cured: @liftings.cured?(row), holds_work: holds_work).freeze
+        Flag.new(
+          row: row,
+          label: label,
+          liftable: liftable,
+          lifting: @liftings.of(row),
+          cured: @liftings.cured?(row),
+          holds_work: holds_work
+        ).freeze
       end
 
       def holds_work?(row, route)

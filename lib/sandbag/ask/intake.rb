@@ -15,8 +15,8 @@ module Sandbag
         freeze
       end
 
-      # @attr questions [Array<Hash>] those that concern this circuit, those that can stop the job first; unanswered [Array<Hash>]
-      #   those of them that can stop the job and that neither the mechanic nor the record has answered
+      # @attr questions [Array<Hash>] those that concern this circuit, those that can stop the job first; unanswered
+      #   [Array<Hash>] those of them that can stop the job and that neither the mechanic nor the record has answered
       attr_reader :questions, :unanswered
 
       # @return [String, nil] what was answered, else what somebody entered in the record; a default is not knowledge
@@ -59,19 +59,33 @@ module Sandbag
         @answers.key?(id)
       end
 
-      # What flags and gates read: answers, and what the record says of questions that can stop the job. A tool that nobody has
-      # said is there is not there.
+      # What flags and gates read: answers, and what the record says of questions that can stop the job. A tool that
+      # nobody has said is there is not there.
       # @return [Hash{String => String}]
       def facts
         known = questions.select { |row| row["stops"] }.to_h { |row| [row["id"], value(row["id"])] }.compact
         facts = @answers.merge(known)
         return facts if @sheet.clutch?
-        {"abs_tool" => KnowledgeReferences::NOT_LOOKED, **facts, "abs" => abs, **(contradicted? ? {"abs_stated" => "contradicted"} : {})}
+        {
+          "abs_tool" => KnowledgeReferences::NOT_LOOKED,
+          **facts,
+          "abs" => abs,
+          **(contradicted? ? {"abs_stated" => "contradicted"} : {})
+        }
       end
 
       # @return [Array<Hash>] id, ask, values, value, confirmed; answered ones last
       def to_h
-        questions.map { |row| {id: row["id"], ask: row["ask"], values: row["values"], value: value(row["id"]), confirmed: answered?(row["id"]), stops: row["stops"] || false}.compact }
+        questions.map do |row|
+          {
+            id: row["id"],
+            ask: row["ask"],
+            values: row["values"],
+            value: value(row["id"]),
+            confirmed: answered?(row["id"]),
+            stops: row["stops"] || false
+          }.compact
+        end
       end
 
       private

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Ask
-    # Which stops no longer stand: lifted by a lead, or cured by this job. Either holds until what raised the stop is entered
-    # anew: a danger found again is lifted again.
+    # Which stops no longer stand: lifted by a lead, or cured by this job. Either holds until what raised the stop is
+    # entered anew: a danger found again is lifted again.
     class Liftings
       # @param journal [Job::Journal]; seen [Seen]
       def initialize(journal, seen)
@@ -34,16 +34,23 @@ module Sandbag
 
       def raised_at(row)
         wanted = RedFlag.conditions(row).flat_map(&:to_a)
-        [@ask.reverse_each.find { |entry| raises?(entry, row, wanted) }, *wanted.map { |key, _| @seen.entry(key) }].compact.map(&:position).max || 0
+        [
+          @ask.reverse_each.find { |entry| raises?(entry, row, wanted) },
+          *wanted.map { |key, _| @seen.entry(key) }
+        ].compact.map(&:position).max || 0
       end
 
       # @param wanted [Array<Array(String, Array<String>)>] what the flag's conditions look for
       def raises?(entry, row, wanted)
         case entry.kind
-        when "finding" then wanted.any? { |key, values| key == entry.data["finding"] && values.include?(entry.data["value"]) }
-        when "intake" then wanted.any? { |key, values| key == entry.data["question"] && values.include?(entry.data["value"]) }
-        when "flag" then entry.data["flag"] == row["id"]
-        when "route" then wanted.any? { |key, _| key == "opens" }
+        when "finding"
+          wanted.any? { |key, values| key == entry.data["finding"] && values.include?(entry.data["value"]) }
+        when "intake"
+          wanted.any? { |key, values| key == entry.data["question"] && values.include?(entry.data["value"]) }
+        when "flag"
+          entry.data["flag"] == row["id"]
+        when "route"
+          wanted.any? { |key, _| key == "opens" }
         end
       end
     end

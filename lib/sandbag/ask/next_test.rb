@@ -2,10 +2,11 @@
 
 module Sandbag
   module Ask
-    # Which finding to look for next: what it can be expected to tell about the cause (mutual information, bits) for the minutes
-    # it costs, the way there included. What is done in one walk pays its way once, and is offered together where the trade does it
-    # together. What has to be looked at comes before everything, then what the rider's words call for; what opens the circuit comes
-    # last. Why it is done so, and what else was tried: docs/decisions, 010.
+    # Which finding to look for next: what it can be expected to tell about the cause (mutual information, bits) for
+    # the minutes it costs, the way there included. What is done in one walk pays its way once, and is offered
+    # together where the trade does it together. What has to be looked at comes before everything, then what the
+    # rider's words call for; what opens the circuit comes last. Why it is done so, and what else was tried:
+    # docs/decisions, 010.
     class NextTest
       # @attr gain_bits [Float] never below 0; minutes [Integer] of the test itself; walk [Hash] row of walks.yml;
       #   answers: value => {cause, from, to}, the share that it would move most
@@ -20,7 +21,8 @@ module Sandbag
 
       # @param diagnosis [Diagnosis]
       # @param askable [Array<Hash>] rows of findings that may be asked on this circuit
-      # @param must [Array<String>] findings that come first; named [Array<String>] those that the rider's words call for
+      # @param must [Array<String>] findings that come first; named [Array<String>] those that the rider's words call
+      #   for
       def initialize(diagnosis, askable, must: [], named: [])
         @diagnosis = diagnosis
         @askable = askable.reject { |row| diagnosis.findings.known?(row["id"]) }
@@ -35,10 +37,20 @@ module Sandbag
       def best(count = 3)
         gains = @askable.to_h { |row| [row, gain_bits(row)] }
         units = gains.keys.group_by { |row| walk(row)["together"] ? row["walk"] : row }.values
-        ranked = units.sort_by { |rows| [*precedence(rows), -gains.values_at(*rows).sum / cost(rows), rows.first["id"]] }
-        ranked.first(count).flatten.map do |row|
-          Offer.new(finding: row, gain_bits: gains[row], minutes: row["minutes"], walk: walk(row), answers: answers(row)).freeze
-        end
+        ranked =
+          units.sort_by { |rows| [*precedence(rows), -gains.values_at(*rows).sum / cost(rows), rows.first["id"]] }
+        ranked
+          .first(count)
+          .flatten
+          .map do |row|
+            Offer.new(
+              finding: row,
+              gain_bits: gains[row],
+              minutes: row["minutes"],
+              walk: walk(row),
+              answers: answers(row)
+            ).freeze
+          end
       end
 
       # I(cause; answer) = Σ P(cause, value) log2(P(cause, value) / (P(cause) P(value)))

@@ -2,11 +2,15 @@
 
 module Sandbag
   module Ask
-    # What other stages saw that can stop a job: a hold that failed after a bleed, and rubber that the wrong fluid has swollen.
+    # What other stages saw that can stop a job: a hold that failed after a bleed, and rubber that the wrong fluid has
+    # swollen.
     class Seen
       # @param journal [Job::Journal]; control [Hash] row of controls.yml
       def initialize(journal, control)
-        @entries = {"hold_after_bleed" => failed_hold(journal, control), "rubber_seen" => swollen(journal)}.compact.freeze
+        @entries = {
+          "hold_after_bleed" => failed_hold(journal, control),
+          "rubber_seen" => swollen(journal)
+        }.compact.freeze
         freeze
       end
 
@@ -32,7 +36,10 @@ module Sandbag
       # The newest look at each part counts.
       def swollen(journal)
         looks = journal.of("measure").of("finding").to_h { |entry| [entry.data["check"], entry] }
-        found = looks.values.find { |entry| Knowledge.find("inspections", entry.data["check"])&.dig("values", entry.data["value"], "rule") == "flag" }
+        found =
+          looks.values.find do |entry|
+            Knowledge.find("inspections", entry.data["check"])&.dig("values", entry.data["value"], "rule") == "flag"
+          end
         found && ["swollen", found]
       end
     end

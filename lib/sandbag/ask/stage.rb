@@ -7,17 +7,25 @@ module Sandbag
       def initialize(job)
         super
         @sheet = job.fitted
-        @intake = Intake.new(entries.of("intake").to_h { |entry| entry.data.values_at("question", "value") }, @sheet, job.machine_kind)
+        @intake = Intake.new(entries.of("intake").to_h { |entry| entry.data.values_at("question", "value") }, @sheet,
+          job.machine_kind)
         @entered = entries.reduce(Findings.new) { |found, entry| fold(found, entry) }
         @findings = @intake.findings.reduce(@entered) { |found, (finding, value)| found.with(finding, value) }
         @chosen = entries.said("route")
         @seen = Seen.new(job.journal, @sheet.kind.control)
         @diagnosis = Diagnosis.new(@findings, facts)
-        @flags = Flags.new(@findings, facts, reported: entries.values("flag", "flag"), liftings: Liftings.new(job.journal, @seen),
-          route: @chosen && Job::Route.find(@chosen["route"]))
+        @flags =
+          Flags.new(
+            @findings,
+            facts,
+            reported: entries.values("flag", "flag"),
+            liftings: Liftings.new(job.journal, @seen),
+            route: @chosen && Job::Route.find(@chosen["route"])
+          )
       end
 
-      # @attr entered [Findings] as the mechanic entered them; findings [Findings] with what answers of the intake amount to
+      # @attr entered [Findings] as the mechanic entered them; findings [Findings] with what answers of the intake
+      #   amount to
       attr_reader :entered, :findings, :diagnosis, :intake, :flags
 
       def complaint
@@ -28,7 +36,8 @@ module Sandbag
         entries.values("note", "text")
       end
 
-      # @return [Job::Route, nil] the route in force: the mechanic's, unless a flag says stop that this route does not cure
+      # @return [Job::Route, nil] the route in force: the mechanic's, unless a flag says stop that this route does not
+      #   cure
       def route
         return Job::Route.referral if flags.up
         @chosen && Job::Route.find(@chosen["route"])
@@ -36,7 +45,9 @@ module Sandbag
 
       # @return [Hash, nil] route, causes, share, and proof when it is proven
       def proposal
-        @proposal ||= [diagnosis.proposal.then { |found| found if found.nil? || found.key?(:proof) || must_look.empty? }]
+        @proposal ||= [
+          diagnosis.proposal.then { |found| found if found.nil? || found.key?(:proof) || must_look.empty? }
+        ]
         @proposal.first
       end
 
@@ -169,7 +180,10 @@ module Sandbag
       end
 
       def facts
-        @facts ||= {"side" => @sheet.clutch? ? "clutch" : "brake", "abs" => "none"}.merge(intake.facts, @seen.facts).freeze
+        @facts ||= {"side" => @sheet.clutch? ? "clutch" : "brake", "abs" => "none"}.merge(
+          intake.facts,
+          @seen.facts
+        ).freeze
       end
 
       # Only what this circuit can answer.

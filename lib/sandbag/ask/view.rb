@@ -15,10 +15,26 @@ module Sandbag
       # @return [Hash]
       def to_h
         ask = @ask
-        {complaint: ask.complaint, notes: ask.notes, plan: plan, intake: ask.intake.to_h, wait: ask.wait, findings: ask.entered.to_h,
-         askable: ask.askable.map { |finding| finding["id"] }, ranks: ranks, next_tests: ask.next_tests.map { |offer| offer_view(offer) },
-         proposal: ask.proposal && proposal, routes: ask.routes.map(&:id), route: ask.route&.id, reason: ask.reason, against_proposal: ask.against_proposal,
-         against_request: ask.against_request, offers: ask.due + ask.intake.offers, flags: ask.flags.map { |flag| flag_view(flag) }, opened: ask.opened?}.compact
+        {
+          complaint: ask.complaint,
+          notes: ask.notes,
+          plan: plan,
+          intake: ask.intake.to_h,
+          wait: ask.wait,
+          findings: ask.entered.to_h,
+          askable: ask.askable.map { |finding| finding["id"] },
+          ranks: ranks,
+          next_tests: ask.next_tests.map { |offer| offer_view(offer) },
+          proposal: ask.proposal && proposal,
+          routes: ask.routes.map(&:id),
+          route: ask.route&.id,
+          reason: ask.reason,
+          against_proposal: ask.against_proposal,
+          against_request: ask.against_request,
+          offers: ask.due + ask.intake.offers,
+          flags: ask.flags.map { |flag| flag_view(flag) },
+          opened: ask.opened?
+        }.compact
       end
 
       private
@@ -30,29 +46,66 @@ module Sandbag
       end
 
       def ranks
-        @ask.diagnosis.ranks.first(SHOWN_RANKS).map do |rank|
-          {cause: rank.cause["id"], label: rank.cause["label"], share: rank.share, proof: rank.proof, if_stays: rank.cause["if_stays"],
-           also: rank.cause["also"], evidence: rank.evidence.sort_by { |each| [-each[:steps], each[:finding]] }}.compact
-        end
+        @ask
+          .diagnosis
+          .ranks
+          .first(SHOWN_RANKS)
+          .map do |rank|
+            {
+              cause: rank.cause["id"],
+              label: rank.cause["label"],
+              share: rank.share,
+              proof: rank.proof,
+              if_stays: rank.cause["if_stays"],
+              also: rank.cause["also"],
+              evidence: rank.evidence.sort_by { |each| [-each[:steps], each[:finding]] }
+            }.compact
+          end
       end
 
       def offer_view(offer)
-        answers = offer.answers.map do |value, lead|
-          {value: value, cause: Wording.inside(Knowledge.find("causes", lead[:cause])["label"]), from: lead[:from], to: lead[:to]}
-        end
-        {finding: offer.finding["id"], gain_bits: offer.gain_bits, minutes: offer.minutes, walk: offer.walk["label"], opens: offer.finding["opens"] || false,
-         answers: answers}
+        answers =
+          offer.answers.map do |value, lead|
+            {
+              value: value,
+              cause: Wording.inside(Knowledge.find("causes", lead[:cause])["label"]),
+              from: lead[:from],
+              to: lead[:to]
+            }
+          end
+        {
+          finding: offer.finding["id"],
+          gain_bits: offer.gain_bits,
+          minutes: offer.minutes,
+          walk: offer.walk["label"],
+          opens: offer.finding["opens"] || false,
+          answers: answers
+        }
       end
 
       def proposal
         proposed = @ask.proposal
-        {route: proposed[:route], label: Job::Route.find(proposed[:route]).label, reason: @ask.proposal_reason, share: proposed[:share],
-         causes: proposed[:causes], proven: proposed.key?(:proof)}
+        {
+          route: proposed[:route],
+          label: Job::Route.find(proposed[:route]).label,
+          reason: @ask.proposal_reason,
+          share: proposed[:share],
+          causes: proposed[:causes],
+          proven: proposed.key?(:proof)
+        }
       end
 
       def flag_view(flag)
-        {id: flag.id, label: flag.label, does: flag.row["does"], lifts: flag.row["lifts"], liftable: flag.liftable && flag.holds_work, holds_work: flag.holds_work, cured: flag.cured,
-         **flag.lifting.to_h.transform_keys(&:to_sym)}
+        {
+          id: flag.id,
+          label: flag.label,
+          does: flag.row["does"],
+          lifts: flag.row["lifts"],
+          liftable: flag.liftable && flag.holds_work,
+          holds_work: flag.holds_work,
+          cured: flag.cured,
+          **flag.lifting.to_h.transform_keys(&:to_sym)
+        }
       end
     end
   end

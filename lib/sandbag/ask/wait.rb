@@ -24,7 +24,13 @@ module Sandbag
       end
 
       def self.ending(row, at)
-        raise Refusal.at("data/until", "#{Wording.inside(row["label"])} needs a time", "a time such as 2026-03-14T09:26:00Z") unless row["minutes"]
+        unless row["minutes"]
+          raise Refusal.at(
+            "data/until",
+            "#{Wording.inside(row["label"])} needs a time",
+            "a time such as 2026-03-14T09:26:00Z"
+          )
+        end
         (Time.iso8601(at) + row["minutes"] * 60).utc.iso8601
       end
       private_class_method :read, :ending

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Bleed
-    # The live count of a bleed, folded from the job's entries: strokes, top-ups, bubbles, colour, and starting over when
-    # the port was uncovered.
+    # The live count of a bleed, folded from the job's entries: strokes, top-ups, bubbles, colour, and starting over
+    # when the port was uncovered.
     class Count
       extend Attributes
 
@@ -11,9 +11,11 @@ module Sandbag
 
       # @param entries [Job::Entries] the bleed stage's entries still in force, oldest first
       def self.fold(plan, entries)
-        entries.chunk_while { |one, next_one| one.kind == "stroke" && next_one.kind == "stroke" }.reduce(new(plan: plan)) do |count, run|
-          (run.first.kind == "stroke") ? count.strokes(run.size) : count.apply(run.first)
-        end
+        entries
+          .chunk_while { |one, next_one| one.kind == "stroke" && next_one.kind == "stroke" }
+          .reduce(new(plan: plan)) do |count, run|
+            (run.first.kind == "stroke") ? count.strokes(run.size) : count.apply(run.first)
+          end
       end
 
       # @param points [Hash{String => PointCount}] by id; @param current_id [String] of the point at hand
@@ -76,9 +78,15 @@ module Sandbag
 
       def start_over(entry)
         lost = points.values.sum(&:strokes)
-        why = "The port was uncovered: air went in at the master. #{lost} counted strokes start over at every point. A flush is now a bleed."
-        with(points: Count.fresh_points(plan), reservoir: ReservoirCount.new(plan), current_id: plan.points.first.id,
-          restarts: restarts + [{at: entry.at, why: why, strokes: lost}])
+        why =
+          "The port was uncovered: air went in at the master. #{lost} counted strokes start over at every point. A " \
+            "flush is now a bleed."
+        with(
+          points: Count.fresh_points(plan),
+          reservoir: ReservoirCount.new(plan),
+          current_id: plan.points.first.id,
+          restarts: restarts + [{at: entry.at, why: why, strokes: lost}]
+        )
       end
 
       def with_current

@@ -10,7 +10,9 @@ module Sandbag
       # @param purity [Float] wanted share of new fluid, 0 ≤ P < 1
       # @return [Float] mL
       def self.ml(upstream_ml, tank_ml, purity)
-        raise Refusal.at("purity", "purity of #{purity} cannot be reached", "from 0 to below 1") unless purity >= 0 && purity < 1
+        unless purity >= 0 && purity < 1
+          raise Refusal.at("purity", "purity of #{purity} cannot be reached", "from 0 to below 1")
+        end
         upstream_ml + tank_ml * Math.log(1 / (1 - purity))
       end
     end

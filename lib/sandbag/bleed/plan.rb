@@ -2,7 +2,8 @@
 
 module Sandbag
   module Bleed
-    # Which points, in which order, how much through each, and how many strokes that takes (docs/physics.md 5, 6; docs/trade.md 7.5).
+    # Which points, in which order, how much through each, and how many strokes that takes (docs/physics.md 5, 6;
+    # docs/trade.md 7.5).
     class Plan
       # @attr flush_ml [Float] fluid to pass; strokes [Integer] full strokes that pass it
       Point = Struct.new(:id, :label, :flush_ml, :strokes, :why, keyword_init: true)
@@ -15,7 +16,8 @@ module Sandbag
       attr_reader :points, :stroke_ml, :usable_ml, :reservoir_total_ml, :circuit_ml
 
       # @param sheet [Circuit::Sheet]
-      # @param opened [Boolean] the master was opened: its outlet comes first, then outwards; else the furthest point first
+      # @param opened [Boolean] the master was opened: its outlet comes first, then outwards; else the furthest point
+      #   first
       def initialize(sheet, opened:)
         @sheet = sheet
         @opened = opened
@@ -41,8 +43,14 @@ module Sandbag
       end
 
       def to_h
-        {stroke_ml: stroke_ml, usable_ml: usable_ml, strokes_per_top_up: strokes_per_top_up, strokes_to_uncover: strokes_to_uncover,
-         total_ml: points.sum(&:flush_ml), points: points.map(&:to_h)}
+        {
+          stroke_ml: stroke_ml,
+          usable_ml: usable_ml,
+          strokes_per_top_up: strokes_per_top_up,
+          strokes_to_uncover: strokes_to_uncover,
+          total_ml: points.sum(&:flush_ml),
+          points: points.map(&:to_h)
+        }
       end
 
       private
@@ -50,7 +58,12 @@ module Sandbag
       def plan_points
         old_lines = @line_ml.dup
         master_ml = @master_ml
-        points = @opened ? [point_of("master_outlet", "Master outlet", master_ml, 0, "the master was opened: its own air first")] : []
+        points =
+          if @opened
+            [point_of("master_outlet", "Master outlet", master_ml, 0, "the master was opened: its own air first")]
+          else
+            []
+          end
         master_ml = 0 if @opened
         ordered_ends.each do |part|
           upstream_ml = master_ml + path(part).sum { |line| old_lines[line] }

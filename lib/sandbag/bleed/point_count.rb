@@ -60,7 +60,8 @@ module Sandbag
 
       def to_h
         {id: plan_point.id, label: plan_point.label, why: plan_point.why, planned_strokes: plan_point.strokes,
-         planned_ml: plan_point.flush_ml, strokes: strokes, passed_ml: passed_ml, clean_strokes: clean_strokes, clean_wanted: clean_strokes_wanted,
+         planned_ml: plan_point.flush_ml, strokes: strokes, passed_ml: passed_ml, clean_strokes: clean_strokes,
+         clean_wanted: clean_strokes_wanted,
          strokes_to_go: strokes_to_go, colour: colour, fresh: fresh?, marked: marked, done: done}.compact
       end
 

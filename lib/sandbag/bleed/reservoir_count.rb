@@ -2,8 +2,8 @@
 
 module Sandbag
   module Bleed
-    # The reservoir as the strokes draw it down: runs ahead of the real one, so that the warning comes before the port is
-    # uncovered. The allowance is set at each top-up and counted down; it does not grow back as the level falls.
+    # The reservoir as the strokes draw it down: runs ahead of the real one, so that the warning comes before the port
+    # is uncovered. The allowance is set at each top-up and counted down; it does not grow back as the level falls.
     class ReservoirCount
       SOON_STROKES = 2
 

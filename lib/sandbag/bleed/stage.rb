@@ -44,17 +44,23 @@ module Sandbag
       # Entries that move fluid.
       MOVING = %w[stroke bubbles colour].freeze
 
-      # Refuses to move fluid before machine and mechanic are protected and the circuit is shut, a stroke that the reservoir may
-      # not bear, a point the circuit does not have, and finishing one whose criteria are not met.
+      # Refuses to move fluid before machine and mechanic are protected and the circuit is shut, a stroke that the
+      # reservoir may not bear, a point the circuit does not have, and finishing one whose criteria are not met.
       def admit(entry)
         refuse_unready if MOVING.include?(entry.kind)
         refuse_uncovering if entry.kind == "stroke" && count.reservoir.spent?
         id = entry.data["point"]
         return unless id
         point = count.points[id]
-        raise Refusal.at("data/point", "this circuit has no bleed point “#{id}”", count.points.keys.join(", ")) unless point
+        unless point
+          raise Refusal.at("data/point", "this circuit has no bleed point “#{id}”", count.points.keys.join(", "))
+        end
         return unless entry.kind == "point_done" && point.missing.any?
-        raise Refusal.at("data/point", "not finished: #{point.missing.join(", ")}", "enough strokes, the last ones clean, colour as fresh")
+        raise Refusal.at(
+          "data/point",
+          "not finished: #{point.missing.join(", ")}",
+          "enough strokes, the last ones clean, colour as fresh"
+        )
       end
 
       # @return [String, nil] what has to be done before fluid moves, and where
@@ -73,8 +79,11 @@ module Sandbag
       end
 
       def refuse_uncovering
-        raise Refusal.at("kind", "#{count.reservoir.strokes_since_top_up} strokes since the last top-up: the next may uncover the port",
-          "topped_up, or uncovered if it is")
+        raise Refusal.at(
+          "kind",
+          "#{count.reservoir.strokes_since_top_up} strokes since the last top-up: the next may uncover the port",
+          "topped_up, or uncovered if it is"
+        )
       end
     end
   end

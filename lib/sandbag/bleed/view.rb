@@ -12,7 +12,12 @@ module Sandbag
 
       # @return [Hash]
       def to_h
-        {**@bleed.count.to_h, ladder: ReservoirCount.ladder(@bleed.plan), fluid_wanted_ml: @bleed.job.choose.fluid_wanted_ml, unready: @bleed.unready}.compact
+        {
+          **@bleed.count.to_h,
+          ladder: ReservoirCount.ladder(@bleed.plan),
+          fluid_wanted_ml: @bleed.job.choose.fluid_wanted_ml,
+          unready: @bleed.unready
+        }.compact
       end
     end
   end

@@ -15,8 +15,13 @@ module Sandbag
       def of(part)
         return {} unless part.feature
         answer = @answers[part.id]
-        {question: "Which way does it face? #{part.feature}.", options: options(part), answer: answer, right: answer && answer == part.faces,
-         why: (why(part) if answer && answer != part.faces)}.compact
+        {
+          question: "Which way does it face? #{part.feature}.",
+          options: options(part),
+          answer: answer,
+          right: answer && answer == part.faces,
+          why: (why(part) if answer && answer != part.faces)
+        }.compact
       end
 
       # @return [Array<Strip::Part>] those not answered, or answered wrong
@@ -27,7 +32,13 @@ module Sandbag
       # Refuses a part nobody asks about, and a direction that is not one of its two.
       def admit(data, work)
         part = work.part(data["part"])
-        raise Refusal.at("data/part", "nobody asks which way “#{data["part"]}” faces", work.parts.select(&:feature).map(&:id).join(", ")) unless part&.feature
+        unless part&.feature
+          raise Refusal.at(
+            "data/part",
+            "nobody asks which way “#{data["part"]}” faces",
+            work.parts.select(&:feature).map(&:id).join(", ")
+          )
+        end
         known = options(part).map { |option| option[:id] }
         return if known.include?(data["faces"])
         raise Refusal.at("data/faces", "#{part.feature} cannot face “#{data["faces"]}”", known.join(", "))
@@ -38,7 +49,10 @@ module Sandbag
       # The two ways, in the table's order so that the right one is not given away.
       def options(part)
         pair = [part.faces, Knowledge.find("directions", part.faces)["pair"]]
-        Knowledge.table("directions").select { |row| pair.include?(row["id"]) }.map { |row| {id: row["id"], label: row["label"]} }
+        Knowledge
+          .table("directions")
+          .select { |row| pair.include?(row["id"]) }
+          .map { |row| {id: row["id"], label: row["label"]} }
       end
 
       def why(part)

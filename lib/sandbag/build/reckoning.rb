@@ -2,8 +2,8 @@
 
 module Sandbag
   module Build
-    # The tray against what went back: every part that came out is back in, renewed with its old one in the scrap pot, or
-    # binned with a new one in its place.
+    # The tray against what went back: every part that came out is back in, renewed with its old one in the scrap pot,
+    # or binned with a new one in its place.
     class Reckoning
       # @param tray [Strip::Tray]
       # @param fitted [Array<String>] parts whose step is done
@@ -40,12 +40,23 @@ module Sandbag
 
       # @return [String] what does not add up
       def says
-        return "left in the tray: #{leftovers.map { |left| "#{Wording.inside(left[:label])}#{" × #{left[:count]}" if left[:count] > 1}" }.join(", ")}" if leftovers.any?
+        if leftovers.any?
+          named = leftovers.map do |left|
+            "#{Wording.inside(left[:label])}#{" × #{left[:count]}" if left[:count] > 1}"
+          end
+          return "left in the tray: #{named.join(", ")}"
+        end
         "the scrap pot: #{scrap_wanted} old pieces belong in it#{", #{@scrapped} were counted" if @scrapped}"
       end
 
       def to_h
-        {tray: @tray.cells.map { |cell| cell_view(cell) }, leftovers: leftovers, scrap_wanted: scrap_wanted, scrapped: @scrapped, zero: zero?}.compact
+        {
+          tray: @tray.cells.map { |cell| cell_view(cell) },
+          leftovers: leftovers,
+          scrap_wanted: scrap_wanted,
+          scrapped: @scrapped,
+          zero: zero?
+        }.compact
       end
 
       private
@@ -60,7 +71,14 @@ module Sandbag
       end
 
       def cell_view(cell)
-        {number: cell.number, part: cell.part.id, label: cell.part.label, out: cell.out, left: left_of(cell), renewed: cell.part.renewed? || replaced?(cell)}
+        {
+          number: cell.number,
+          part: cell.part.id,
+          label: cell.part.label,
+          out: cell.out,
+          left: left_of(cell),
+          renewed: cell.part.renewed? || replaced?(cell)
+        }
       end
     end
   end

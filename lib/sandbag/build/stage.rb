@@ -48,8 +48,8 @@ module Sandbag
         (each == step) ? "current" : "ahead"
       end
 
-      # @return [String] id of lubricants.yml: as entered on this job or recorded with its last step, else the shop's where
-      #   this circuit bears it, else its own fluid
+      # @return [String] id of lubricants.yml: as entered on this job or recorded with its last step, else the shop's
+      #   where this circuit bears it, else its own fluid
       def lubricant
         entered = entries.reverse_each.find { |entry| entry.data["lubricant"] }
         return entered.data["lubricant"] if entered
@@ -59,7 +59,11 @@ module Sandbag
       # @return [Array<Hash>] row of every lubricant, what it does in this fluid, and whether it may wet the cups here
       def lubricants
         return [] unless @family
-        Knowledge.table("lubricants").map { |row| {row: row, word: Choose::Compatibility.lubricant(row["id"], @family), allowed: wets?(row["id"])} }
+        Knowledge
+          .table("lubricants")
+          .map do |row|
+            {row: row, word: Choose::Compatibility.lubricant(row["id"], @family), allowed: wets?(row["id"])}
+          end
       end
 
       # @return [Array<Hash>] row of each check that concerns what came out, and its result
@@ -70,7 +74,8 @@ module Sandbag
       end
 
       def done?
-        @strip.tray.cells.any? && step.nil? && facings.wrong(parts).empty? && checks.all? { |check| check[:pass] } && reckoning.zero?
+        @strip.tray.cells.any? && step.nil? && facings.wrong(parts).empty? && checks.all? { |check| check[:pass] } &&
+          reckoning.zero?
       end
 
       def waits_for
@@ -88,8 +93,8 @@ module Sandbag
         reckoning.says if step.nil? && !reckoning.zero? && steps.any?
       end
 
-      # Refuses a step before Measure has its verdict, out of its order, or with parts not all faced rightly, a lubricant the
-      # fluid or the rubber does not bear, and counts that cannot be.
+      # Refuses a step before Measure has its verdict, out of its order, or with parts not all faced rightly, a
+      # lubricant the fluid or the rubber does not bear, and counts that cannot be.
       def admit(entry)
         data = entry.data
         case entry.kind
@@ -123,35 +128,51 @@ module Sandbag
       end
 
       def admit_step(id)
-        raise Refusal.at("data/step", "not yet: #{job.measure.waits_for}", "a settled verdict under Measure first") unless job.measure.done?
-        raise Refusal.at("data/step", "“#{id}” is no step of this build", steps.map(&:id).join(", ")) unless steps.any? { |each| each.id == id }
+        unless job.measure.done?
+          raise Refusal.at("data/step", "not yet: #{job.measure.waits_for}", "a settled verdict under Measure first")
+        end
+        unless steps.any? { |each| each.id == id }
+          raise Refusal.at("data/step", "“#{id}” is no step of this build", steps.map(&:id).join(", "))
+        end
         unless step && step.id == id
-          raise Refusal.at("data/step", "#{Wording.spelled(id)} does not come now", step ? step.id : "nothing: all of it is in")
+          raise Refusal.at("data/step", "#{Wording.spelled(id)} does not come now",
+            step ? step.id : "nothing: all of it is in")
         end
         wrong = facings.wrong(present(step))
         return if wrong.empty?
-        raise Refusal.at("data/step", "which way does it face? #{wrong.map(&:feature).join("; ")}", "the right way round, for every part of the step")
+        raise Refusal.at("data/step", "which way does it face? #{wrong.map(&:feature).join("; ")}",
+          "the right way round, for every part of the step")
       end
 
       def admit_lubricant(id)
         row = Knowledge.find("lubricants", id)
-        raise Refusal.at("data/lubricant", "the fluid's family is not known", "the class on the cap, under Choose") unless @family
+        unless @family
+          raise Refusal.at("data/lubricant", "the fluid's family is not known", "the class on the cap, under Choose")
+        end
         return if wets?(id)
         allowed = lubricants.select { |each| each[:allowed] }.map { |each| each.dig(:row, "id") }
         word = Choose::Compatibility.lubricant(id, @family)
-        raise Refusal.at("data/lubricant", "#{row["label"]} on the seals of a #{@family} circuit: #{word["label"]}", allowed.join(", "))
+        raise Refusal.at("data/lubricant", "#{row["label"]} on the seals of a #{@family} circuit: #{word["label"]}",
+          allowed.join(", "))
       end
 
       def admit_part(data)
         out = @strip.tray.out(data["part"])
-        raise Refusal.at("data/part", "“#{data["part"]}” is not in the tray", @strip.tray.cells.map { |cell| cell.part.id }.join(", ")) unless out.positive?
+        unless out.positive?
+          raise Refusal.at(
+            "data/part",
+            "“#{data["part"]}” is not in the tray",
+            @strip.tray.cells.map { |cell| cell.part.id }.join(", ")
+          )
+        end
         return if data["count"].nil? || data["count"].round.between?(0, out)
         raise Refusal.at("data/count", "#{out} came out", "0 to #{out}")
       end
 
       def admit_check(id)
         return if checks.any? { |check| check.dig(:row, "id") == id }
-        raise Refusal.at("data/check", "“#{id}” is not checked here", checks.map { |check| check.dig(:row, "id") }.join(", "))
+        raise Refusal.at("data/check",
+          "“#{id}” is not checked here", checks.map { |check| check.dig(:row, "id") }.join(", "))
       end
     end
   end

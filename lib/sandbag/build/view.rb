@@ -13,31 +13,65 @@ module Sandbag
       # @return [Hash]
       def to_h
         build = @build
-        {steps: build.steps.map { |step| step_view(step) }, current: build.step&.id, lubricant: build.lubricant, lubricants: lubricants,
-         checks: build.checks.map { |check| {id: check[:row]["id"], label: check[:row]["label"], how: check[:row]["how"], pass: check[:pass]}.compact },
-         **build.reckoning.to_h, section: Strip::Section.new(build.job.strip.work, build.steps_to_go, at_hand: build.step).to_h,
-         measured: build.job.measure.done?, never: Advice.never("build")}.compact
+        {
+          steps: build.steps.map { |step| step_view(step) },
+          current: build.step&.id,
+          lubricant: build.lubricant,
+          lubricants: lubricants,
+          checks:
+            build.checks.map do |check|
+              {
+                id: check[:row]["id"],
+                label: check[:row]["label"],
+                how: check[:row]["how"],
+                pass: check[:pass]
+              }.compact
+            end,
+          **build.reckoning.to_h,
+          section: Strip::Section.new(build.job.strip.work, build.steps_to_go, at_hand: build.step).to_h,
+          measured: build.job.measure.done?,
+          never: Advice.never("build")
+        }.compact
       end
 
       private
 
       def lubricants
-        @build.lubricants.map { |each| {id: each[:row]["id"], label: each[:row]["label"], says: each[:word]["label"], allowed: each[:allowed]} }
+        @build.lubricants.map do |each|
+          {id: each[:row]["id"], label: each[:row]["label"], says: each[:word]["label"], allowed: each[:allowed]}
+        end
       end
 
       def step_view(step)
         parts = @build.present(step)
-        {id: step.id, label: step.label, status: @build.status(step), tools: step.to_h[:tools], notes: notes_for(parts), parts: parts.map { |part| part_view(part) }}
+        {
+          id: step.id,
+          label: step.label,
+          status: @build.status(step),
+          tools: step.to_h[:tools],
+          notes: notes_for(parts),
+          parts: parts.map { |part| part_view(part) }
+        }
       end
 
       def part_view(part)
-        {id: part.id, label: part.label, count: @build.job.strip.tray.out(part.id), renewed: part.renewed?, check: part.check, lube: lube_said(part),
-         **@build.facings.of(part)}.compact
+        {
+          id: part.id,
+          label: part.label,
+          count: @build.job.strip.tray.out(part.id),
+          renewed: part.renewed?,
+          check: part.check,
+          lube: lube_said(part),
+          **@build.facings.of(part)
+        }.compact
       end
 
       def notes_for(parts)
         ids = parts.map(&:id)
-        Knowledge.table("build_notes").select { |row| row["parts"].intersect?(ids) }.map { |row| {word: row["word"], text: row["text"]} }
+        Knowledge
+          .table("build_notes")
+          .select { |row| row["parts"].intersect?(ids) }
+          .map { |row| {word: row["word"], text: row["text"]} }
       end
 
       # What this part is wetted with, by the shop's choice and where on it.

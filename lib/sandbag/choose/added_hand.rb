@@ -2,8 +2,8 @@
 
 module Sandbag
   module Choose
-    # The circuit that a hand cylinder makes when it is added to a foot circuit: the added lever, cylinder and feed hose of the
-    # template, and everything else as the foot circuit has it.
+    # The circuit that a hand cylinder makes when it is added to a foot circuit: the added lever, cylinder and feed
+    # hose of the template, and everything else as the foot circuit has it.
     module AddedHand
       # What comes with the hand lever; all the rest is the foot circuit's own.
       ITS_OWN = %w[lever master reservoir target].freeze
@@ -11,7 +11,8 @@ module Sandbag
       # @param foot [Circuit::Sheet]; kind [Circuit::Kind] of the circuit that it makes
       # @return [Circuit::Sheet]
       def self.sheet(foot, kind)
-        template = Circuit::Template.sheet(Knowledge.table("circuit_templates").find { |row| row["kind"] == kind.id }["id"])
+        template =
+          Circuit::Template.sheet(Knowledge.table("circuit_templates").find { |row| row["kind"] == kind.id }["id"])
         own = template.parts.select { |part| ITS_OWN.include?(part["part"]) }.map { |part| added(part) }
         feed = added(template.parts_of("line").first)
         kept = foot.parts.reject { |part| ITS_OWN.include?(part["part"]) }

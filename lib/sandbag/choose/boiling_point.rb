@@ -23,7 +23,9 @@ module Sandbag
 
       # @return [Array<Hash>] water, boils_c, from none to as much as the estimate ever says
       def self.curve(fluid)
-        (0..(WaterEstimate::MOST_PERCENT * 4).to_i).map { |quarter| {water: quarter / 4.0, boils_c: c(fluid, quarter / 4.0)} }
+        (0..(WaterEstimate::MOST_PERCENT * 4).to_i).map do |quarter|
+          {water: quarter / 4.0, boils_c: c(fluid, quarter / 4.0)}
+        end
       end
     end
   end

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Choose
-    # Which bottles of the shelf give the fluid a job needs: opened ones that may still be used first, then the sealed ones
-    # that leave the least (docs/physics.md 5).
+    # Which bottles of the shelf give the fluid a job needs: opened ones that may still be used first, then the sealed
+    # ones that leave the least (docs/physics.md 5).
     class BottlePlan
       # Sealed bottles looked at together; more than a shop opens for one job.
       MOST_SEALED = 10
@@ -29,7 +29,12 @@ module Sandbag
 
       # @return [Hash] need, picked bottles with what is left in each and until when, what is short and what to buy
       def to_h
-        {need_ml: @need_ml, picked: @picked.map { |bottle, ml| picked_view(bottle, ml) }, short_ml: short_ml, buy: buy}.compact
+        {
+          need_ml: @need_ml,
+          picked: @picked.map { |bottle, ml| picked_view(bottle, ml) },
+          short_ml: short_ml,
+          buy: buy
+        }.compact
       end
 
       private
@@ -46,7 +51,14 @@ module Sandbag
         opened, sealed = usable.partition(&:opened_on)
         picked = pour(opened.sort_by { |bottle| [bottle.opened_on, bottle.id] }, @need_ml)
         rest_ml = @need_ml - picked.sum { |_, ml| ml }
-        picked + pour(least_over(sealed.sort_by { |bottle| [bottle.fields["use_by"] || "9", bottle.id] }.first(MOST_SEALED), rest_ml), rest_ml)
+        picked +
+          pour(
+            least_over(
+              sealed.sort_by { |bottle| [bottle.fields["use_by"] || "9", bottle.id] }.first(MOST_SEALED),
+              rest_ml
+            ),
+            rest_ml
+          )
       end
 
       # @return [Array<Array(Shelf::Item, Float)>] bottle and mL out of it, in order, until there is enough
@@ -57,7 +69,8 @@ module Sandbag
         end
       end
 
-      # The set of sealed bottles that is enough and leaves the least, and of those the fewest; all of them if none is enough.
+      # The set of sealed bottles that is enough and leaves the least, and of those the fewest; all of them if none is
+      # enough.
       def least_over(sealed, need_ml)
         return [] unless need_ml.positive?
         sets = (1..sealed.size).flat_map { |size| sealed.combination(size).to_a }
@@ -67,8 +80,21 @@ module Sandbag
 
       def picked_view(bottle, ml)
         opened = Shelf::Bottle.new(bottle, @today, clutch: @clutch)
-        use_by = bottle.opened_on ? opened.use_by : [opened.use_by, Shelf::Bottle.open_until(@fluid, @today, clutch: @clutch)].compact.min
-        {item: bottle.id, name: bottle.name, place: bottle.place, state: opened.state, ml: ml, left_ml: bottle.free - ml, left_until: use_by&.iso8601}.compact
+        use_by =
+          if bottle.opened_on
+            opened.use_by
+          else
+            [opened.use_by, Shelf::Bottle.open_until(@fluid, @today, clutch: @clutch)].compact.min
+          end
+        {
+          item: bottle.id,
+          name: bottle.name,
+          place: bottle.place,
+          state: opened.state,
+          ml: ml,
+          left_ml: bottle.free - ml,
+          left_until: use_by&.iso8601
+        }.compact
       end
 
       # Whole sealed bottles of the smallest size the shelf knows that needs the fewest of them.

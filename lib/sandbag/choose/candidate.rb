@@ -12,11 +12,12 @@ module Sandbag
       def initialize(circuit, bore_mm:, push_offset_mm:)
         @bore_mm = bore_mm.to_f
         @push_offset_mm = push_offset_mm.to_f
-        @circuit = circuit.with(master: circuit.master.with(bore_mm: bore_mm), lever: circuit.lever.with(push_offset_mm: push_offset_mm))
+        @circuit = circuit.with(master: circuit.master.with(bore_mm: bore_mm),
+          lever: circuit.lever.with(push_offset_mm: push_offset_mm))
       end
 
-      # @return [Hash] force_n, travel_mm, stroke_mm, shares of what is available in normal and reserve case, ratios, and
-      #   on a clutch lift_mm
+      # @return [Hash] force_n, travel_mm, stroke_mm, shares of what is available in normal and reserve case, ratios,
+      #   and on a clutch lift_mm
       def at(pressure_mpa)
         stroke_mm = working_stroke_mm(pressure_mpa)
         reserve_mm = reserve_stroke_mm(pressure_mpa)
@@ -34,17 +35,29 @@ module Sandbag
       # @return [Array<String>] why this cylinder cannot be used; empty when it can
       def rejections(figures, effort_limit_n)
         [
-          ("bottoms out: needs #{Said.mm(figures[:stroke_mm])} of #{Said.mm(master.stroke_mm)} stroke" if figures[:stroke_mm] > master.stroke_mm),
-          ("#{noun} reaches the safe gap: #{Said.mm(figures[:travel_mm])} of #{Said.mm(lever.available_travel_mm)}" if over_travel?(figures[:travel_mm])),
-          ("effort over the limit: #{Said.n(figures[:force_n])}, limit #{Said.n(effort_limit_n)}" if figures[:force_n] > effort_limit_n),
-          ("clutch lift short: #{Said.mm(figures[:lift_mm], 2)}, needs #{Said.mm(lift_wanted_mm, 2)}" if lift_short?(figures)),
+          if figures[:stroke_mm] > master.stroke_mm
+            "bottoms out: needs #{Said.mm(figures[:stroke_mm])} of #{Said.mm(master.stroke_mm)} stroke"
+          end,
+          if over_travel?(figures[:travel_mm])
+            "#{noun} reaches the safe gap: #{Said.mm(figures[:travel_mm])} of #{Said.mm(lever.available_travel_mm)}"
+          end,
+          if figures[:force_n] > effort_limit_n
+            "effort over the limit: #{Said.n(figures[:force_n])}, limit #{Said.n(effort_limit_n)}"
+          end,
+          if lift_short?(figures)
+            "clutch lift short: #{Said.mm(figures[:lift_mm], 2)}, needs #{Said.mm(lift_wanted_mm, 2)}"
+          end,
           ("no reserve: would bottom out or reach the gap with knock-back and air" if no_reserve?(figures))
         ].compact
       end
 
       # @return [Array<String>] what to watch although the cylinder can be used
       def warnings(figures)
-        return [] unless [figures[:reserve_stroke_share], figures[:reserve_travel_share]].any? { |share| share > WARN_SHARE && share <= 1 }
+        unless [figures[:reserve_stroke_share], figures[:reserve_travel_share]].any? { |share|
+                 share > WARN_SHARE && share <= 1
+               }
+          return []
+        end
         ["little reserve: over #{(WARN_SHARE * 100).round} % used with knock-back and air"]
       end
 

@@ -7,7 +7,8 @@ module Sandbag
       # @param percent [Float] size of the change, sign taken off
       # @return [Hash] the knowledge row
       def self.of(percent)
-        Knowledge.table("change_bands").find { |band| percent <= band["up_to_percent"] } || Knowledge.table("change_bands").last
+        Knowledge.table("change_bands").find { |band| percent <= band["up_to_percent"] } ||
+          Knowledge.table("change_bands").last
       end
     end
   end

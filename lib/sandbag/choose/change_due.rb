@@ -32,7 +32,12 @@ module Sandbag
 
       def to_h
         first = dates.first
-        {**first, overdue: first[:on] <= @today, on: first[:on].iso8601, others: dates.drop(1).map { |date| {**date, on: date[:on].iso8601} }}
+        {
+          **first,
+          overdue: first[:on] <= @today,
+          on: first[:on].iso8601,
+          others: dates.drop(1).map { |date| {**date, on: date[:on].iso8601} }
+        }
       end
 
       private
@@ -43,8 +48,14 @@ module Sandbag
       end
 
       def interval
-        return {by: "interval", on: @today, why: "The last change is not known: that counts as overdue."} unless changed_on
-        {by: "interval", on: changed_on >> interval_months, why: "#{interval_months} months after the last full change."}
+        unless changed_on
+          return {by: "interval", on: @today, why: "The last change is not known: that counts as overdue."}
+        end
+        {
+          by: "interval",
+          on: changed_on >> interval_months,
+          why: "#{interval_months} months after the last full change."
+        }
       end
 
       # Days until the water reaches the flush line at this circuit's rate.
@@ -52,7 +63,9 @@ module Sandbag
         return unless @water
         days = ((FLUSH_PERCENT - @water[:percent]) / WaterEstimate.rate(@sheet) * DAYS_A_YEAR).floor
         measured = @water[:source] == "measured"
-        why = "#{format("%.1f", @water[:percent])} % of water #{measured ? "read" : "estimated"} now; #{FLUSH_PERCENT} % is the line."
+        why =
+          "#{format("%.1f", @water[:percent])} % of water #{measured ? "read" : "estimated"} now; #{FLUSH_PERCENT} " \
+            "% is the line."
         {by: measured ? "reading" : "age", on: @today + [days, 0].max, why: why}
       end
     end

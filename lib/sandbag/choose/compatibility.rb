@@ -16,7 +16,8 @@ module Sandbag
       end
 
       def self.word(table, id, family)
-        row = Knowledge.find(table, id) || raise(Refusal.at("", "#{id} is not known", Knowledge.table(table).map { |each| each["id"] }.join(", ")))
+        row = Knowledge.find(table, id) ||
+          raise(Refusal.at("", "#{id} is not known", Knowledge.table(table).map { |each| each["id"] }.join(", ")))
         Knowledge.find("compatibility_words", row.fetch(family))
       end
       private_class_method :word

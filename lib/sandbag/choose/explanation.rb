@@ -18,7 +18,16 @@ module Sandbag
 
       # @return [Array<Item>]
       def items
-        [pressure, ratio, effort, volume, stroke, travel, *(@circuit.clutch? ? [lift] : [force_ratio]), volume_ratio].map(&:freeze)
+        [
+          pressure,
+          ratio,
+          effort,
+          volume,
+          stroke,
+          travel,
+          *(@circuit.clutch? ? [lift] : [force_ratio]),
+          volume_ratio
+        ].map(&:freeze)
       end
 
       private
@@ -35,9 +44,12 @@ module Sandbag
         return release_pressure if @circuit.clutch?
         vehicle = @circuit.vehicle
         item("pressure", "Pressure for the target", @pressure, "MPa", "p = a m r_w / (2 μ r_e k ΣA_c)",
-          "#{n(value("target", "deceleration"))} × #{n(vehicle.mass_kg)} × #{n(vehicle.wheel_radius_m)} / (2 × #{n(vehicle.friction)} × " \
-          "#{n(vehicle.disc_radius_m)} × #{n(vehicle.drive_ratio)} × #{n(@circuit.clamp_area_mm2)})",
-          values("target", "deceleration") + values("vehicle", "mass", "wheel_radius", "friction", "disc_radius", "drive_ratio") + values("caliper", "pistons"))
+          "#{n(value("target", "deceleration"))} × #{n(vehicle.mass_kg)} × #{n(vehicle.wheel_radius_m)} / (2 × " \
+            "#{n(vehicle.friction)} × " \
+            "#{n(vehicle.disc_radius_m)} × #{n(vehicle.drive_ratio)} × #{n(@circuit.clamp_area_mm2)})",
+          values("target", "deceleration") +
+            values("vehicle", "mass", "wheel_radius", "friction", "disc_radius", "drive_ratio") +
+            values("caliper", "pistons"))
       end
 
       def release_pressure
@@ -48,29 +60,46 @@ module Sandbag
 
       def ratio
         item("lever_ratio", "Lever ratio", lever.ratio, "", "R = finger to pivot / pivot to push point",
-          "#{n(lever.finger_to_pivot_mm)} / #{n(lever.push_offset_mm)}", values("lever", "finger_to_pivot") + [own("Pivot to push point", lever.push_offset_mm, "lever", "push_offset")])
+          "#{n(lever.finger_to_pivot_mm)} / #{n(lever.push_offset_mm)}",
+          values("lever", "finger_to_pivot") +
+            [own("Pivot to push point", lever.push_offset_mm, "lever", "push_offset")])
       end
 
       def effort
         item("force", "Effort", @figures[:force_n], "N", "F = (p A_m + F_s) / (η R)",
-          "(#{n(@pressure)} × #{n(master.area_mm2)} + #{n(master.preload_n)}) / (#{n(lever.efficiency)} × #{n(lever.ratio)})",
+          "(#{n(@pressure)} × #{n(master.area_mm2)} + #{n(master.preload_n)}) / (#{n(lever.efficiency)} × " \
+            "#{n(lever.ratio)})",
           [own("Bore", master.bore_mm, "master", "bore")] + values("master", "preload") + values("lever", "efficiency"))
       end
 
       def volume
         return clutch_volume if @circuit.clutch?
         budget = @circuit.budget
-        item("volume", "Volume the master must deliver", budget.volume_ml(@pressure), "mL", "V = V_gap + (k_hose + k_cal + V_fluid / K) p",
-          "#{n(budget.gap_ml)} + (#{n(budget.hose_ml_mpa)} + #{n(budget.actuator_ml_mpa)} + #{n(budget.fluid_ml)} / #{n(budget.bulk_modulus_mpa)}) × #{n(@pressure)}",
-          values("caliper", "clearance", "stiffness") + values("line", "length", "expansion") + values("fluid", "stamped"))
+        item(
+          "volume",
+          "Volume the master must deliver",
+          budget.volume_ml(@pressure),
+          "mL",
+          "V = V_gap + (k_hose + k_cal + V_fluid / K) p",
+          "#{n(budget.gap_ml)} + (#{n(budget.hose_ml_mpa)} + #{n(budget.actuator_ml_mpa)} + #{n(budget.fluid_ml)} / " \
+            "#{n(budget.bulk_modulus_mpa)}) × #{n(@pressure)}",
+          values("caliper", "clearance", "stiffness") + values("line", "length", "expansion") +
+            values("fluid", "stamped")
+        )
       end
 
       def clutch_volume
         slave = @circuit.slave
         swell = @circuit.lines.sum(&:swell_ml_mpa)
-        item("volume", "Volume the master must deliver", slave.area_mm2 * slave.lift_needed_mm / 1000 + swell * @pressure, "mL",
-          "V = A_slave lift + k_hose p", "#{n(slave.area_mm2)} × #{n(slave.lift_needed_mm)} / 1000 + #{n(swell)} × #{n(@pressure)}",
-          values("slave", "bore", "lift_needed") + values("line", "length", "expansion"))
+        item(
+          "volume",
+          "Volume the master must deliver",
+          slave.area_mm2 * slave.lift_needed_mm / 1000 + swell * @pressure,
+          "mL",
+          "V = A_slave lift + k_hose p",
+          "#{n(slave.area_mm2)} × #{n(slave.lift_needed_mm)} / 1000 + #{n(swell)} × #{n(@pressure)}",
+          values("slave", "bore", "lift_needed") + values("line", "length", "expansion")
+        )
       end
 
       def stroke
@@ -85,18 +114,33 @@ module Sandbag
       end
 
       def lift
-        item("lift", "Slave lift at full stroke", @figures[:lift_mm], "mm", "lift = 1000 ((s_max − s_port) A_m / 1000 − k_hose p) / A_slave",
+        item(
+          "lift",
+          "Slave lift at full stroke",
+          @figures[:lift_mm],
+          "mm",
+          "lift = 1000 ((s_max − s_port) A_m / 1000 − k_hose p) / A_slave",
           "1000 × ((#{n(master.stroke_mm)} − #{n(master.dead_stroke_mm)}) × #{n(master.area_mm2)} / 1000 − " \
-          "#{n(@circuit.lines.sum(&:swell_ml_mpa))} × #{n(@pressure)}) / #{n(@circuit.slave.area_mm2)}", values("master", "stroke", "dead_stroke"))
+          "#{n(@circuit.lines.sum(&:swell_ml_mpa))} × #{n(@pressure)}) / #{n(@circuit.slave.area_mm2)}",
+          values("master", "stroke", "dead_stroke")
+        )
       end
 
       def force_ratio
-        item("force_ratio", "Force ratio", @circuit.force_ratio, "", "ΣA_c / A_m", "#{n(@circuit.clamp_area_mm2)} / #{n(master.area_mm2)}", values("caliper", "build", "pistons"))
+        item("force_ratio", "Force ratio", @circuit.force_ratio, "", "ΣA_c / A_m",
+          "#{n(@circuit.clamp_area_mm2)} / #{n(master.area_mm2)}", values("caliper", "build", "pistons"))
       end
 
       def volume_ratio
-        item("volume_ratio", "Volume ratio", @circuit.volume_ratio, "", "ΣA_v / A_m", "#{n(@circuit.swept_area_mm2)} / #{n(master.area_mm2)}",
-          @circuit.clutch? ? values("slave", "bore") : values("caliper", "build", "pistons"))
+        item(
+          "volume_ratio",
+          "Volume ratio",
+          @circuit.volume_ratio,
+          "",
+          "ΣA_v / A_m",
+          "#{n(@circuit.swept_area_mm2)} / #{n(master.area_mm2)}",
+          @circuit.clutch? ? values("slave", "bore") : values("caliper", "build", "pistons")
+        )
       end
 
       def item(id, label, value, unit, formula, filled, from)
@@ -109,12 +153,19 @@ module Sandbag
 
       # Values of every part of a kind, each with its source.
       def values(part, *fields)
-        @sheet.parts_of(part).flat_map do |each|
-          fields.map do |field|
-            entry = @sheet.values(each).fetch(field)
-            {label: [each["label"], entry.field.label].compact.join(": "), value: said(entry.value), unit: entry.field.unit, source: entry.source}
+        @sheet
+          .parts_of(part)
+          .flat_map do |each|
+            fields.map do |field|
+              entry = @sheet.values(each).fetch(field)
+              {
+                label: [each["label"], entry.field.label].compact.join(": "),
+                value: said(entry.value),
+                unit: entry.field.unit,
+                source: entry.source
+              }
+            end
           end
-        end
       end
 
       # A size the candidate brings; from the record when it is the fitted one.

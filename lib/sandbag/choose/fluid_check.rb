@@ -39,8 +39,17 @@ module Sandbag
 
       # @return [Hash] all of it for the page
       def to_h
-        {stamped: @fluid&.fetch("id"), family: @fluid&.fetch("family"), years: @years, takes_water: takes_water?, water: water, **boiling, verdict: verdict_view,
-         free_water: (free_water unless @fluid.nil? || takes_water?), due: ChangeDue.new(@sheet, today: @today, water: water, shop_months: @shop_months).to_h}.compact
+        {
+          stamped: @fluid&.fetch("id"),
+          family: @fluid&.fetch("family"),
+          years: @years,
+          takes_water: takes_water?,
+          water: water,
+          **boiling,
+          verdict: verdict_view,
+          free_water: (free_water unless @fluid.nil? || takes_water?),
+          due: ChangeDue.new(@sheet, today: @today, water: water, shop_months: @shop_months).to_h
+        }.compact
       end
 
       private
@@ -57,7 +66,8 @@ module Sandbag
       end
 
       def free_water
-        "#{@fluid["label"]} does not take water up: any free water pools at the low point and boils at #{BoilingPoint::WATER_C.round} °C. Seen in the jar, it fails."
+        "#{@fluid["label"]} does not take water up: any free water pools at the low point and boils at " \
+          "#{BoilingPoint::WATER_C.round} °C. Seen in the jar, it fails."
       end
     end
   end

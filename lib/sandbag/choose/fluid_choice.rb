@@ -9,7 +9,8 @@ module Sandbag
       def self.refusal(fluid_id, stamped_id, abs: false)
         fluid, stamped = [fluid_id, stamped_id].map { |id| Knowledge.find("fluids", id) }
         if fluid["family"] != stamped["family"]
-          "#{fluid["label"]} is #{fluid["family"]}; the cap says #{stamped["label"]}, which is #{stamped["family"]}#{"; silicone and ABS do not go together" if abs && fluid["family"] == "silicone"}"
+          "#{fluid["label"]} is #{fluid["family"]}; the cap says #{stamped["label"]}, which is " \
+            "#{stamped["family"]}#{"; silicone and ABS do not go together" if abs && fluid["family"] == "silicone"}"
         elsif fluid["rank"] && fluid["rank"] < stamped["rank"]
           "#{fluid["label"]} is a lower class than the cap's #{stamped["label"]}"
         end
@@ -23,10 +24,18 @@ module Sandbag
       # Every class against the one stamped, with the reason.
       # @return [Array<Hash>] id, label, family, allowed, why
       def self.judged(stamped_id, abs:)
-        Knowledge.table("fluids").map do |fluid|
-          refusal = refusal(fluid["id"], stamped_id, abs: abs)
-          {id: fluid["id"], label: fluid["label"], family: fluid["family"], allowed: refusal.nil?, why: refusal || reason(fluid, Knowledge.find("fluids", stamped_id))}
-        end
+        Knowledge
+          .table("fluids")
+          .map do |fluid|
+            refusal = refusal(fluid["id"], stamped_id, abs: abs)
+            {
+              id: fluid["id"],
+              label: fluid["label"],
+              family: fluid["family"],
+              allowed: refusal.nil?,
+              why: refusal || reason(fluid, Knowledge.find("fluids", stamped_id))
+            }
+          end
       end
 
       # What has to be said beside the choice: two numbers that look alike, another fluid in it, silicone with ABS.
@@ -35,10 +44,16 @@ module Sandbag
       def self.notes(stamped_id, found_id, abs:)
         stamped, found = [stamped_id, found_id].map { |id| Knowledge.find("fluids", id) }
         [
-          ("5 and 5.1 are not neighbours: 5.1 is glycol, 5 is silicone, and each ruins the other's seals." if %w[dot51 dot5].include?(stamped_id)),
-          ("Silicone where ABS is or may be fitted: only because the machine's maker marked it so." if abs && stamped["family"] == "silicone"),
+          if %w[dot51 dot5].include?(stamped_id)
+            "5 and 5.1 are not neighbours: 5.1 is glycol, 5 is silicone, and each ruins the other's seals."
+          end,
+          if abs && stamped["family"] == "silicone"
+            "Silicone where ABS is or may be fitted: only because the machine's maker marked it so."
+          end,
           (conversion(stamped, found) if found && found["family"] != stamped["family"]),
-          ("#{found["label"]} is in it: a mix counts as the lowest class until it is flushed in full." if found && found["rank"] && stamped["rank"] && found["rank"] < stamped["rank"]),
+          if found && found["rank"] && stamped["rank"] && found["rank"] < stamped["rank"]
+            "#{found["label"]} is in it: a mix counts as the lowest class until it is flushed in full."
+          end,
           ("Only the brake maker's own oil, of the same grade." if stamped["family"] == "mineral")
         ].compact
       end
@@ -49,7 +64,8 @@ module Sandbag
       end
 
       def self.conversion(stamped, found)
-        "#{found["label"]} is in it and #{stamped["label"]} belongs in it: every seal and hose that was wetted is renewed, the metal cleaned, and the whole circuit flushed. Stop and find out first."
+        "#{found["label"]} is in it and #{stamped["label"]} belongs in it: every seal and hose that was wetted is " \
+          "renewed, the metal cleaned, and the whole circuit flushed. Stop and find out first."
       end
       private_class_method :reason, :conversion
     end

@@ -13,17 +13,24 @@ module Sandbag
       # @param kind [Circuit::Kind]
       # @return [Array(String, String)] what is wrong with it, and what is only in doubt; each may be nil
       def self.objections(fields, values, kind)
-        [short(fields, values) || strange(fields, kind) || other_ends(fields, kind), longer(fields, values) || otherwise(fields, values) || unread(fields)]
+        [
+          short(fields, values) || strange(fields, kind) || other_ends(fields, kind),
+          longer(fields, values) || otherwise(fields, values) || unread(fields)
+        ]
       end
 
       def self.short(fields, values)
         wanted = values["length"].value
-        "it is #{Said.mm(fields["length"], 0)}, #{Said.mm(wanted - fields["length"], 0)} too short" if fields["length"] < wanted
+        if fields["length"] < wanted
+          "it is #{Said.mm(fields["length"], 0)}, #{Said.mm(wanted - fields["length"], 0)} too short"
+        end
       end
 
       def self.longer(fields, values)
         more = fields["length"] - values["length"].value
-        "it is #{Said.mm(more, 0)} longer than the old one: lay it at full lock and full travel first" if more > LONGER * values["length"].value
+        if more > LONGER * values["length"].value
+          "it is #{Said.mm(more, 0)} longer than the old one: lay it at full lock and full travel first"
+        end
       end
 
       def self.strange(fields, kind)
@@ -39,7 +46,10 @@ module Sandbag
 
       def self.otherwise(fields, values)
         old = values["kind"].value
-        "it is #{Wording.spelled(fields["hose_kind"])}, the old one #{Wording.spelled(old)}: the lever will feel otherwise" unless fields["hose_kind"] == old
+        unless fields["hose_kind"] == old
+          "it is #{Wording.spelled(fields["hose_kind"])}, the old one #{Wording.spelled(old)}: the lever will feel " \
+            "otherwise"
+        end
       end
 
       def self.unread(fields)

@@ -43,14 +43,35 @@ module Sandbag
         gap = @kit.fields["bore"] - @cylinder.bore_mm
         pair = Circuit::NearMiss.pair(@cylinder.bore_mm)
         return if gap.abs <= SAME_MM || pair.nil? || pair != Circuit::NearMiss.pair(@kit.fields["bore"])
-        {kit_mm: @kit.fields["bore"], bore_mm: @cylinder.bore_mm, hundredths: (gap * 100).round, inch: pair["inch"], told_apart_by: pair["told_apart_by"],
-         effect: gap.positive? ? "jam" : "leak",
-         says: gap.positive? ? "The kit is larger: the piston jams, or a lip folds at the mouth." : "The kit is smaller: the cups let fluid by."}
+        {
+          kit_mm: @kit.fields["bore"],
+          bore_mm: @cylinder.bore_mm,
+          hundredths: (gap * 100).round,
+          inch: pair["inch"],
+          told_apart_by: pair["told_apart_by"],
+          effect: gap.positive? ? "jam" : "leak",
+          says:
+            if gap.positive?
+              "The kit is larger: the piston jams, or a lip folds at the mouth."
+            else
+              "The kit is smaller: the cups let fluid by."
+            end
+        }
       end
 
       def to_h
-        {item: @kit.id, name: @kit.name, place: @kit.place, price_minor: @kit.price_minor, free: @kit.free, verdict: verdict,
-         reasons: reasons.sort_by { |reason| (reason.does == "no") ? 0 : 1 }.map(&:to_h), lacks: lacks, near_miss: near_miss, grease: grease}.compact
+        {
+          item: @kit.id,
+          name: @kit.name,
+          place: @kit.place,
+          price_minor: @kit.price_minor,
+          free: @kit.free,
+          verdict: verdict,
+          reasons: reasons.sort_by { |reason| (reason.does == "no") ? 0 : 1 }.map(&:to_h),
+          lacks: lacks,
+          near_miss: near_miss,
+          grease: grease
+        }.compact
       end
 
       # @return [String, nil] what has to be said of the sachet in it
@@ -58,7 +79,8 @@ module Sandbag
         sachet = @kit.fields["grease"]
         return unless sachet && @cylinder.family
         word = Compatibility.lubricant(sachet, @cylinder.family)
-        "The sachet in it is #{Wording.inside(Knowledge.find("lubricants", sachet)["label"])}; in #{@cylinder.family} fluid: #{word["label"]}."
+        "The sachet in it is #{Wording.inside(Knowledge.find("lubricants", sachet)["label"])}; in " \
+          "#{@cylinder.family} fluid: #{word["label"]}."
       end
 
       private
@@ -78,7 +100,10 @@ module Sandbag
       def construction
         wanted = @cylinder.construction
         return if @kit.fields["construction"] == wanted.id
-        no("construction", "It is for: #{Strip::Construction.find(@kit.fields["construction"]).label}. This is: #{wanted.label}.")
+        no(
+          "construction",
+          "It is for: #{Strip::Construction.find(@kit.fields["construction"]).label}. This is: #{wanted.label}."
+        )
       end
 
       def bore
@@ -86,7 +111,11 @@ module Sandbag
         return if gap.abs <= SAME_MM
         sizes = "It is for #{Said.mm(@kit.fields["bore"], "g")}, the cylinder is #{Said.mm(@cylinder.bore_mm, "g")}"
         return no("bore", "#{sizes}.") unless near_miss
-        no("near_miss", "#{sizes}: #{Said.mm(near_miss[:hundredths].abs / 100.0, 2)} apart. #{near_miss[:says]} Told apart by #{near_miss[:told_apart_by]}.")
+        no(
+          "near_miss",
+          "#{sizes}: #{Said.mm(near_miss[:hundredths].abs / 100.0, 2)} apart. #{near_miss[:says]} Told apart by " \
+            "#{near_miss[:told_apart_by]}."
+        )
       end
 
       # A bore that was only measured may be its twin.
@@ -97,26 +126,55 @@ module Sandbag
 
       def materials
         return [ask("family", "The fluid's family is not known: read the cap first.")] unless @cylinder.family
-        contents.select { |_, line| line.key?("material") }.group_by { |_, line| line["material"] }.filter_map do |material, lines|
-          material_reason(material, lines.map { |id, _| Wording.inside(Knowledge.find("kit_items", id)["label"]) }.join(", "))
-        end
+        contents
+          .select { |_, line| line.key?("material") }
+          .group_by { |_, line| line["material"] }
+          .filter_map do |material, lines|
+            material_reason(
+              material,
+              lines.map { |id, _| Wording.inside(Knowledge.find("kit_items", id)["label"]) }.join(", ")
+            )
+          end
       end
 
       def material_reason(material, parts)
-        return ask("unmarked", "The rubber of #{parts} is not marked: not used until it is known to suit #{@cylinder.family}.") if material == Shelf::KitContents::UNMARKED
+        if material == Shelf::KitContents::UNMARKED
+          return ask(
+            "unmarked",
+            "The rubber of #{parts} is not marked: not used until it is known to suit #{@cylinder.family}."
+          )
+        end
         word = Compatibility.seal(material, @cylinder.family)
         case word["does"]
-        when "block" then no("material", "#{material} of #{parts} in #{@cylinder.family} fluid: #{word["label"]}.")
-        when "ask" then ask("material", "#{material} of #{parts} in #{@cylinder.family} fluid: #{word["label"]}.")
-        when "place" then (no("material", "#{material} in #{@cylinder.family} fluid: #{word["label"]}, and #{parts} is wetted.") unless parts == "dust boot")
+        when "block"
+          no("material", "#{material} of #{parts} in #{@cylinder.family} fluid: #{word["label"]}.")
+        when "ask"
+          ask("material", "#{material} of #{parts} in #{@cylinder.family} fluid: #{word["label"]}.")
+        when "place"
+          unless parts == "dust boot"
+            no("material", "#{material} in #{@cylinder.family} fluid: #{word["label"]}, and #{parts} is wetted.")
+          end
         end
       end
 
       def spring
         has = @kit.fields["spring"]
         return if @cylinder.spring == has
-        return ask("spring", "It is the variant #{(has == "fitted") ? "with a" : "without"} spring; whether this cylinder has one is not known. Check the exploded drawing.") if @cylinder.spring == "unknown"
-        no("spring", (has == "fitted") ? "It is the variant with a spring; this cylinder has none." : "It is the variant without a spring; this cylinder has one.")
+        if @cylinder.spring == "unknown"
+          return ask(
+            "spring",
+            "It is the variant #{(has == "fitted") ? "with a" : "without"} spring; whether this cylinder has one " \
+              "is not known. Check the exploded drawing."
+          )
+        end
+        no(
+          "spring",
+          if has == "fitted"
+            "It is the variant with a spring; this cylinder has none."
+          else
+            "It is the variant without a spring; this cylinder has one."
+          end
+        )
       end
 
       def piston

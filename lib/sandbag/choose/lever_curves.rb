@@ -12,13 +12,19 @@ module Sandbag
       # @return [Array<Hash>] key, normal, reserve; both lists of force_n, travel_mm, pressure_mpa; empty on a clutch
       # Refuses more than MOST.
       def self.of(options)
-        raise Refusal.at("candidates", "#{options.size} curves are too many to read", "up to #{MOST}") if options.size > MOST
+        if options.size > MOST
+          raise Refusal.at("candidates", "#{options.size} curves are too many to read", "up to #{MOST}")
+        end
         brakes = options.reject { |option| option.circuit.clutch? }
         top_n = brakes.map { |option| option.candidate.circuit.finger_force_n(option.pressure_mpa) }.max.to_f * BEYOND
         brakes.map do |option|
           circuit = option.candidate.circuit
-          {key: option.key, normal: Hydraulics::LeverCurve.points(circuit, up_to_n: top_n),
-           reserve: Hydraulics::LeverCurve.points(circuit.with_knock_back, up_to_n: top_n, air_ml: circuit.reserve_air_ml)}
+          {
+            key: option.key,
+            normal: Hydraulics::LeverCurve.points(circuit, up_to_n: top_n),
+            reserve:
+              Hydraulics::LeverCurve.points(circuit.with_knock_back, up_to_n: top_n, air_ml: circuit.reserve_air_ml)
+          }
         end
       end
     end

@@ -19,8 +19,10 @@ module Sandbag
         when "kit" then to_kit(item)
         when "bottle" then to_bottle(item)
         when "cylinder" then UnitMatch.objections(item.fields, @sheet, family)
-        when "hose" then HoseMatch.objections(item.fields, @sheet.values(@sheet.part(line.id.delete_prefix("hose."))), @sheet.kind)
-        when "washer" then WasherMatch.objections(item.fields, @sheet.parts_of("line").map { |part| @sheet.values(part) })
+        when "hose" then HoseMatch.objections(item.fields, @sheet.values(@sheet.part(line.id.delete_prefix("hose."))),
+          @sheet.kind)
+        when "washer" then WasherMatch.objections(item.fields,
+          @sheet.parts_of("line").map { |part| @sheet.values(part) })
         when "tool", "syringe" then to_tool(line, item)
         else [nil, nil]
         end
@@ -51,9 +53,12 @@ module Sandbag
       end
 
       def to_tool(line, item)
-        return ["it is not #{line.label}", nil] unless item.fields["tool"] == line.tool
-        return [nil, nil] if item.kind == "tool" || item.fields["family"] == family
-        ["it is marked #{item.fields["family"]} and never crosses over to #{family || "a fluid that is not known"}", nil]
+        return "it is not #{line.label}", nil unless item.fields["tool"] == line.tool
+        return nil, nil if item.kind == "tool" || item.fields["family"] == family
+        [
+          "it is marked #{item.fields["family"]} and never crosses over to #{family || "a fluid that is not known"}",
+          nil
+        ]
       end
     end
   end

@@ -2,7 +2,8 @@
 
 module Sandbag
   module Choose
-    # One thing to try on a circuit: another cylinder, and changes to other parts ("what if braided", "what if a 30 slave").
+    # One thing to try on a circuit: another cylinder, and changes to other parts ("what if braided", "what if a 30
+    # slave").
     class Option
       attr_reader :key, :label, :sheet, :circuit
 
@@ -13,7 +14,8 @@ module Sandbag
       # @param key [String, nil] what the asker calls it
       # Refuses, by field path, what the sheet refuses.
       def initialize(sheet, circuit: nil, bore_mm: nil, push_offset_mm: nil, changes: [], label: nil, key: nil)
-        @sheet = changes.reduce(sheet) { |changed, (part, field, value)| changed.change(part, field, value, "estimate") }
+        @sheet =
+          changes.reduce(sheet) { |changed, (part, field, value)| changed.change(part, field, value, "estimate") }
         @circuit = (circuit if changes.empty?) || Circuit::Assembly.build(@sheet)
         @bore_mm = bore_mm&.to_f
         @push_offset_mm = push_offset_mm&.to_f

@@ -51,35 +51,74 @@ module Sandbag
 
       def kit
         return unless @work.strips?
-        Line.new(id: "kit", group: "parts", label: "Seal kit", detail: @work.construction.label, count: 1, kind: "kit", needed: true)
+        Line.new(
+          id: "kit",
+          group: "parts",
+          label: "Seal kit",
+          detail: @work.construction.label,
+          count: 1,
+          kind: "kit",
+          needed: true
+        )
       end
 
       def unit
         return unless @route.renews?("cylinder")
-        Line.new(id: "cylinder", group: "parts", label: @route.adds ? "Added hand cylinder with its lever" : "Whole cylinder", detail: (bore_said unless @route.adds), count: 1, kind: "cylinder", needed: true)
+        Line.new(
+          id: "cylinder",
+          group: "parts",
+          label: @route.adds ? "Added hand cylinder with its lever" : "Whole cylinder",
+          detail: (bore_said unless @route.adds),
+          count: 1,
+          kind: "cylinder",
+          needed: true
+        )
       end
 
       def far_unit
         return unless @route.far_end? && !@route.apart? && @route.size_first?
-        Line.new(id: "far_unit", group: "parts", label: "Whole #{@sheet.kind.end_part}", count: @work.cylinder&.count || 1, needed: true)
+        Line.new(
+          id: "far_unit",
+          group: "parts",
+          label: "Whole #{@sheet.kind.end_part}",
+          count: @work.cylinder&.count || 1,
+          needed: true
+        )
       end
 
       def far_seals
         return unless @route.renews?("far_end_seals")
-        Line.new(id: "far_seals", group: "parts", label: "Seals of every #{@sheet.kind.end_part}", detail: "and feed hose, diaphragm, lid gasket", count: @sheet.far_ends.size, needed: true)
+        Line.new(
+          id: "far_seals",
+          group: "parts",
+          label: "Seals of every #{@sheet.kind.end_part}",
+          detail: "and feed hose, diaphragm, lid gasket",
+          count: @sheet.far_ends.size,
+          needed: true
+        )
       end
 
       def bore_said
-        "#{Said.mm(@sheet.value("master", "bore"), "g", bare: true)} × #{Said.mm(@sheet.value("lever", "push_offset"), "g")}"
+        "#{Said.mm(@sheet.value("master", "bore"), "g", bare: true)} × " \
+          "#{Said.mm(@sheet.value("lever", "push_offset"), "g")}"
       end
 
       def hoses
         return [] unless @route.renews?("hoses")
-        @sheet.parts_of("line").map do |line|
-          values = @sheet.values(line)
-          Line.new(id: "hose.#{line["id"]}", group: "parts", label: line["label"], detail: "#{Said.mm(values["length"].value, 0)}, #{Wording.spelled(values["kind"].value)}",
-            count: 1, kind: "hose", needed: true)
-        end
+        @sheet
+          .parts_of("line")
+          .map do |line|
+            values = @sheet.values(line)
+            Line.new(
+              id: "hose.#{line["id"]}",
+              group: "parts",
+              label: line["label"],
+              detail: "#{Said.mm(values["length"].value, 0)}, #{Wording.spelled(values["kind"].value)}",
+              count: 1,
+              kind: "hose",
+              needed: true
+            )
+          end
       end
 
       def joint_lines
@@ -87,8 +126,25 @@ module Sandbag
         washers = joints.sum(&:washers)
         olives = joints.sum(&:olives)
         [
-          (Line.new(id: "washers", group: "parts", label: "Crush washers", detail: counted(joints.select { |joint| joint.washers.positive? }, :washers), count: washers, kind: "washer") if washers.positive?),
-          (Line.new(id: "olives", group: "parts", label: "Olive and insert or barb", detail: counted(joints.select { |joint| joint.olives.positive? }, :olives), count: olives) if olives.positive?)
+          if washers.positive?
+            Line.new(
+              id: "washers",
+              group: "parts",
+              label: "Crush washers",
+              detail: counted(joints.select { |joint| joint.washers.positive? }, :washers),
+              count: washers,
+              kind: "washer"
+            )
+          end,
+          if olives.positive?
+            Line.new(
+              id: "olives",
+              group: "parts",
+              label: "Olive and insert or barb",
+              detail: counted(joints.select { |joint| joint.olives.positive? }, :olives),
+              count: olives
+            )
+          end
         ]
       end
 
@@ -98,21 +154,44 @@ module Sandbag
 
       def fluid
         return [] unless @need_ml
-        [Line.new(id: "fluid", group: "fluid", label: "Fluid", detail: "the class on the cap", count: @need_ml.round, kind: "bottle", needed: @work.strips?)]
+        [
+          Line.new(
+            id: "fluid",
+            group: "fluid",
+            label: "Fluid",
+            detail: "the class on the cap",
+            count: @need_ml.round,
+            kind: "bottle",
+            needed: @work.strips?
+          )
+        ]
       end
 
       def things(group)
         return [] if @need_ml.nil?
-        rows = Knowledge.table("bench_things").select do |row|
-          row["group"] == group && (row["kinds"].nil? || row["kinds"].include?(@sheet.kind.id)) && (!row["opened"] || @route.opens?)
-        end
+        rows =
+          Knowledge
+            .table("bench_things")
+            .select do |row|
+              row["group"] == group && (row["kinds"].nil? || row["kinds"].include?(@sheet.kind.id)) &&
+                (!row["opened"] || @route.opens?)
+            end
         rows.map { |row| Line.new(id: row["id"], group: group, label: row["label"], count: 1) }
       end
 
       def tool_lines
         @tools.lines.map do |tool|
-          Line.new(id: "tool.#{tool[:tool]}", group: "tools", label: tool[:label], detail: [tool[:sizes], "for: #{tool[:why]}"].compact.join("; "), count: 1, kind: "tool",
-            tool: tool[:tool], needed: tool[:special] && @work.strips?, instead: tool[:instead])
+          Line.new(
+            id: "tool.#{tool[:tool]}",
+            group: "tools",
+            label: tool[:label],
+            detail: [tool[:sizes], "for: #{tool[:why]}"].compact.join("; "),
+            count: 1,
+            kind: "tool",
+            tool: tool[:tool],
+            needed: tool[:special] && @work.strips?,
+            instead: tool[:instead]
+          )
         end
       end
     end

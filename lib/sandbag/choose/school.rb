@@ -2,8 +2,8 @@
 
 module Sandbag
   module Choose
-    # How a shop ranks cylinders (docs/physics.md 4). Effort and travel is the default, since a ratio knows nothing of hose, pads
-    # or lever.
+    # How a shop ranks cylinders (docs/physics.md 4). Effort and travel is the default, since a ratio knows nothing of
+    # hose, pads or lever.
     class School
       IDS = %w[effort_travel ratio_band].freeze
       # Volume ratios within this of the band's middle are as good as on it.
@@ -15,7 +15,13 @@ module Sandbag
       # Refuses an unknown school and a band that ends before it starts.
       def initialize(id: IDS.first, band: DEFAULT_BAND)
         raise Refusal.at("school", "there is no school “#{id}”", IDS.join(", ")) unless IDS.include?(id)
-        raise Refusal.at("band", "a band from #{band[0]} to #{band[1]} holds nothing", "a lower figure, then a higher one") unless band[0] < band[1]
+        unless band[0] < band[1]
+          raise Refusal.at(
+            "band",
+            "a band from #{band[0]} to #{band[1]} holds nothing",
+            "a lower figure, then a higher one"
+          )
+        end
         @id = id
         @band = band.map(&:to_f).freeze
         freeze
@@ -29,7 +35,8 @@ module Sandbag
 
       # @return [Hash] the knowledge row a volume ratio falls in
       def self.band_of(volume_ratio)
-        Knowledge.table("ratio_bands").find { |row| volume_ratio >= row["from"] && volume_ratio < row["to"] } || Knowledge.table("ratio_bands").last
+        Knowledge.table("ratio_bands").find { |row| volume_ratio >= row["from"] && volume_ratio < row["to"] } ||
+          Knowledge.table("ratio_bands").last
       end
 
       private

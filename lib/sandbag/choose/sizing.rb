@@ -11,7 +11,9 @@ module Sandbag
       # @param options [Array<Option>] further candidates, with changes to other parts too
       def initialize(sheet, sizes: Sizing.usual(sheet.kind), options: [], school: School.new)
         count = sizes.size + options.size
-        raise Refusal.at("candidates", "#{count} candidates are too many", "up to #{MOST_CANDIDATES}") if count > MOST_CANDIDATES
+        if count > MOST_CANDIDATES
+          raise Refusal.at("candidates", "#{count} candidates are too many", "up to #{MOST_CANDIDATES}")
+        end
         @sheet = sheet
         @circuit = Circuit::Assembly.build(sheet)
         @school = school
@@ -35,14 +37,16 @@ module Sandbag
       end
       private_class_method :cylinders
 
-      # @return [Hash] pressure_mpa, why, target, and rows: fitted first, then usable ones nearest to what is wanted, then
-      #   rejected ones
+      # @return [Hash] pressure_mpa, why, target, and rows: fitted first, then usable ones nearest to what is wanted,
+      #   then rejected ones
       def to_h
         rows = @options.map { |option| row(option) }
-        front = ParetoFront.of(rows.select { |each| each[:rejected].empty? }) { |each| [each[:force_n], each[:travel_mm]] }
+        front =
+          ParetoFront.of(rows.select { |each| each[:rejected].empty? }) { |each| [each[:force_n], each[:travel_mm]] }
         on_front = front.to_h { |each| [each[:key], true] }
         rows.each { |each| each[:front] = on_front.key?(each[:key]) }
-        {pressure_mpa: @fitted.pressure_mpa, why: Circuit::Reference.why(@sheet), school: @school.id, target: target_view, rows: rank(rows)}
+        {pressure_mpa: @fitted.pressure_mpa, why: Circuit::Reference.why(@sheet), school: @school.id,
+         target: target_view, rows: rank(rows)}
       end
 
       # @return [Hash] the row of one cylinder
@@ -60,7 +64,8 @@ module Sandbag
         candidate = option.candidate
         figures = candidate.at(option.pressure_mpa)
         {key: option.key, label: option.label, bore_mm: option.bore_mm, push_offset_mm: option.push_offset_mm,
-         fitted: option.key == @fitted.key, **figures, **change(figures), band: School.band_of(figures[:volume_ratio])["id"],
+         fitted: option.key == @fitted.key, **figures, **change(figures),
+         band: School.band_of(figures[:volume_ratio])["id"],
          rejected: candidate.rejections(figures, @target["effort_limit"]), warnings: candidate.warnings(figures),
          distance: @school.distance(figures, @target)}.compact
       end
@@ -72,7 +77,12 @@ module Sandbag
       def change(figures)
         effort, travel = %i[force_n travel_mm].map { |key| 100 * (figures[key] / fitted_figures[key] - 1) }
         band = ChangeBand.of([effort.abs, travel.abs].max)
-        {effort_change_percent: effort, travel_change_percent: travel, felt: band["verdict"], agreement_needed: band["agree"]}
+        {
+          effort_change_percent: effort,
+          travel_change_percent: travel,
+          felt: band["verdict"],
+          agreement_needed: band["agree"]
+        }
       end
 
       def rank(rows)
@@ -80,9 +90,15 @@ module Sandbag
       end
 
       def target_view
-        {deceleration_m_s2: @target["deceleration"], effort_n: @target["effort"], effort_tolerance_n: @target["effort_tolerance"], effort_limit_n: @target["effort_limit"],
-         travel_mm: @target["travel"], travel_tolerance_mm: @target["travel_tolerance"],
-         available_travel_mm: @circuit.lever.available_travel_mm}.compact
+        {
+          deceleration_m_s2: @target["deceleration"],
+          effort_n: @target["effort"],
+          effort_tolerance_n: @target["effort_tolerance"],
+          effort_limit_n: @target["effort_limit"],
+          travel_mm: @target["travel"],
+          travel_tolerance_mm: @target["travel_tolerance"],
+          available_travel_mm: @circuit.lever.available_travel_mm
+        }.compact
       end
     end
   end

@@ -37,7 +37,8 @@ module Sandbag
 
       # @return [Strip::Work] what the job takes apart
       def work
-        @work ||= Strip::Work.new(sheet, @ask.route, switch: @ask.switch?, far_end: far_end, counts: Strip::Setup.counts(job.journal.of("strip").by("setup", "item")))
+        @work ||= Strip::Work.new(sheet, @ask.route, switch: @ask.switch?, far_end: far_end,
+          counts: Strip::Setup.counts(job.journal.of("strip").by("setup", "item")))
       end
 
       # @return [Array<PullList::Line>] what nothing is opened without, and is not on the bench
@@ -59,15 +60,19 @@ module Sandbag
         @fluid ? @fluid["stamped"] : @fitted.value("fluid", "stamped")
       end
 
-      # @return [Hash] row of bleed_methods.yml that the quantities are for; one that was chosen and no longer suits counts no more
+      # @return [Hash] row of bleed_methods.yml that the quantities are for; one that was chosen and no longer suits
+      #   counts no more
       def bleed_method
         chosen = entries.said("method")&.fetch("method")
         bleed_methods.find { |row| row["id"] == chosen } || bleed_methods.first
       end
 
-      # @return [Array<Hash>] rows of bleed_methods.yml that suit this circuit: nothing is pushed backwards through an ABS unit
+      # @return [Array<Hash>] rows of bleed_methods.yml that suit this circuit: nothing is pushed backwards through an
+      #   ABS unit
       def bleed_methods
-        Knowledge.table("bleed_methods").select { |row| row["kinds"].include?(sheet.kind.id) && !(row["reverse"] && sheet.abs?) }
+        Knowledge
+          .table("bleed_methods")
+          .select { |row| row["kinds"].include?(sheet.kind.id) && !(row["reverse"] && sheet.abs?) }
       end
 
       # @return [Float, nil] water as read, % by volume
@@ -108,7 +113,9 @@ module Sandbag
 
       def waits_for
         return "a cylinder: keep or change" if cylinder_wanted? && @cylinder.nil?
-        return "which #{sheet.kind.end_part}: #{sheet.far_ends.map { |part| part["label"] }.join(", ")}, or all" if far_end_wanted?
+        if far_end_wanted?
+          return "which #{sheet.kind.end_part}: #{sheet.far_ends.map { |part| part["label"] }.join(", ")}, or all"
+        end
         return "the fluid, by the class on the cap" unless fluid
         line = wanting.first
         "still to fetch: #{Wording.inside(line.label)}#{", and #{wanting.size - 1} more" if wanting.size > 1}" if line
@@ -118,9 +125,9 @@ module Sandbag
         !fluid.nil? && FluidChoice.refusal(fluid, stamped).nil?
       end
 
-      # Refuses a fluid of another family or a lower class, a cylinder that is rejected or changes the lever by more than a
-      # rider should find out by himself without his agreement written down, a method the circuit does not suit, and what is
-      # not on the pull list. What the shelf has to say is asked of Supplies.
+      # Refuses a fluid of another family or a lower class, a cylinder that is rejected or changes the lever by more
+      # than a rider should find out by himself without his agreement written down, a method the circuit does not
+      # suit, and what is not on the pull list. What the shelf has to say is asked of Supplies.
       def admit(entry)
         case entry.kind
         when "fluid" then admit_fluid(entry.data)
@@ -133,7 +140,8 @@ module Sandbag
         end
       end
 
-      # @return [Circuit::Sheet] what cylinders are sized on: the circuit as it is, or the one that an added cylinder makes
+      # @return [Circuit::Sheet] what cylinders are sized on: the circuit as it is, or the one that an added cylinder
+      #   makes
       def sizing_sheet
         kind = @ask.route&.adds
         kind ? AddedHand.sheet(@fitted, kind) : @fitted
@@ -146,7 +154,8 @@ module Sandbag
 
       # @return [Hash] total_ml and the lines it is made of
       def need
-        @need ||= FluidNeed.of(Bleed::Plan.new(sheet, opened: @ask.opened?), drained: @ask.opened?, method: bleed_method)
+        @need ||= FluidNeed.of(Bleed::Plan.new(sheet, opened: @ask.opened?), drained: @ask.opened?,
+          method: bleed_method)
       end
 
       private
@@ -169,31 +178,41 @@ module Sandbag
 
       def sheet_with_choices
         changed = @fitted
-        changed = changed.set("vehicle", "abs", @ask.intake.abs, "measured") unless @fitted.clutch? || @fitted.value("vehicle", "abs") == @ask.intake.abs
+        changed = changed.set("vehicle", "abs", @ask.intake.abs, "measured") unless @fitted.clutch? ||
+          @fitted.value("vehicle", "abs") == @ask.intake.abs
         changed = changed.set("fluid", "stamped", @fluid["stamped"], "part_marking") if @fluid
         changed = sized(changed)
         return changed if @cylinder.nil? || @ask.route&.adds
-        changed.set("master", "bore", @cylinder["bore"], "part_marking").set("lever", "push_offset", @cylinder["push_offset"], "part_marking")
+        changed.set("master", "bore", @cylinder["bore"], "part_marking").set("lever", "push_offset",
+          @cylinder["push_offset"], "part_marking")
       end
 
       def admit_fluid(data)
         refusal = FluidChoice.refusal(data["fluid"], data["stamped"], abs: sheet.abs?)
         return unless refusal
-        raise Refusal.at("data/fluid", refusal, FluidChoice.allowed(data["stamped"]).map { |fluid| fluid["label"] }.join(", "))
+        raise Refusal.at("data/fluid", refusal,
+          FluidChoice.allowed(data["stamped"]).map { |fluid| fluid["label"] }.join(", "))
       end
 
       def admit_cylinder(data)
-        row = Sizing.new(sizing_sheet, sizes: [data.values_at("bore", "push_offset")]).row_of(*data.values_at("bore", "push_offset"))
-        raise Refusal.at("data/bore", row[:rejected].join("; "), "a cylinder that is not rejected") if row[:rejected].any? && !row[:fitted]
+        row =
+          Sizing.new(sizing_sheet, sizes: [data.values_at("bore", "push_offset")]).row_of(
+            *data.values_at("bore", "push_offset")
+          )
+        if row[:rejected].any? && !row[:fitted]
+          raise Refusal.at("data/bore", row[:rejected].join("; "), "a cylinder that is not rejected")
+        end
         return unless row[:agreement_needed] && data["agreed"].nil?
-        raise Refusal.at("data/agreed", "the #{@fitted.kind.control["noun"]} changes by over a quarter", "the rider's agreement, in words")
+        raise Refusal.at("data/agreed", "the #{@fitted.kind.control["noun"]} changes by over a quarter",
+          "the rider's agreement, in words")
       end
 
       def admit_method(data)
         method = Knowledge.find("bleed_methods", data["method"])
         suited = bleed_methods
         return if suited.include?(method)
-        raise Refusal.at("data/method", "#{Wording.inside(method["label"])} does not suit this circuit", suited.map { |row| row["id"] }.join(", "))
+        raise Refusal.at("data/method", "#{Wording.inside(method["label"])} does not suit this circuit",
+          suited.map { |row| row["id"] }.join(", "))
       end
 
       def admit_far_end(id)
@@ -202,15 +221,31 @@ module Sandbag
         raise Refusal.at("data/part", "this circuit has no far end “#{id}”", [*ends, Cylinder::ALL].join(", "))
       end
 
-      # Refuses a size the part cannot have, one with which the cylinder that is on cannot be used, and one on a job that
-      # renews nothing there.
+      # Refuses a size the part cannot have, one with which the cylinder that is on cannot be used, and one on a job
+      # that renews nothing there.
       def admit_size(data)
-        raise Refusal.at("data/size", "this job puts nothing new on there", "a job that renews it") unless @ask.route&.far_end? && @ask.route.size_first?
+        unless @ask.route&.far_end? && @ask.route.size_first?
+          raise Refusal.at("data/size", "this job puts nothing new on there", "a job that renews it")
+        end
         part = sheet.far_ends.find { |each| each["id"] == data["part"] }
-        raise Refusal.at("data/part", "this circuit has no far end “#{data["part"]}”", sheet.far_ends.map { |each| each["id"] }.join(", ")) unless part
-        changed = Refusal.within("data/size") { sheet.change(part["id"], size_field(part), data["size"], "part_marking") }
-        row = Sizing.new(changed, sizes: []).row_of(changed.value("master", "bore"), changed.value("lever", "push_offset"))
-        raise Refusal.at("data/size", "with the cylinder that is on: #{row[:rejected].join("; ")}", "a size that is not rejected, or another cylinder first") if row[:rejected].any?
+        unless part
+          raise Refusal.at(
+            "data/part",
+            "this circuit has no far end “#{data["part"]}”",
+            sheet.far_ends.map { |each| each["id"] }.join(", ")
+          )
+        end
+        changed =
+          Refusal.within("data/size") { sheet.change(part["id"], size_field(part), data["size"], "part_marking") }
+        row =
+          Sizing.new(changed, sizes: []).row_of(changed.value("master", "bore"), changed.value("lever", "push_offset"))
+        if row[:rejected].any?
+          raise Refusal.at(
+            "data/size",
+            "with the cylinder that is on: #{row[:rejected].join("; ")}",
+            "a size that is not rejected, or another cylinder first"
+          )
+        end
       end
 
       def admit_water
@@ -222,10 +257,17 @@ module Sandbag
 
       def admit_pulled(data)
         line = pull_list.find(data["line"])
-        raise Refusal.at("data/line", "“#{data["line"]}” is not on the pull list", pull_list.lines.map(&:id).join(", ")) unless line
+        unless line
+          raise Refusal.at(
+            "data/line",
+            "“#{data["line"]}” is not on the pull list",
+            pull_list.lines.map(&:id).join(", ")
+          )
+        end
         raise Refusal.at("data/line", "#{line.label} is on the bench already", "another line") if on_bench?(line)
         if data["instead"] && line.instead.nil?
-          raise Refusal.at("data/instead", "the trade accepts nothing in place of #{Wording.inside(line.label)}", "the thing itself")
+          raise Refusal.at("data/instead", "the trade accepts nothing in place of #{Wording.inside(line.label)}",
+            "the thing itself")
         end
         return unless line.id == "kit" && data["item"].nil? && data["reason"].nil?
         raise Refusal.at("data/item", "which kit?",

@@ -24,13 +24,24 @@ module Sandbag
         cylinder = @choose.cylinder
         return [] unless cylinder
         matches = @stock.of("kit").map { |kit| [kit, KitMatch.new(kit, cylinder)] }
-        matches.sort_by { |kit, match| [%w[fits ask no].index(match.verdict), kit.free.positive? ? 0 : 1, match.near_miss ? 0 : 1, kit.name] }.map(&:last)
+        matches
+          .sort_by do |kit, match|
+            [%w[fits ask no].index(match.verdict), kit.free.positive? ? 0 : 1, match.near_miss ? 0 : 1, kit.name]
+          end
+          .map(&:last)
       end
 
       # @return [BottlePlan, nil] nil until a fluid is chosen, or when the fluid is left alone
       def bottles
         line = @choose.pull_list.find("fluid")
-        line && @choose.fluid && BottlePlan.new(line.count - pulled_count("fluid"), @choose.fluid, @stock.of("bottle"), today: @today, clutch: @sheet.clutch?)
+        line && @choose.fluid &&
+          BottlePlan.new(
+            line.count - pulled_count("fluid"),
+            @choose.fluid,
+            @stock.of("bottle"),
+            today: @today,
+            clutch: @sheet.clutch?
+          )
       end
 
       # @return [Array<Hash>] pull list lines with what the shelf has for each and what was pulled
@@ -47,26 +58,50 @@ module Sandbag
 
       # @return [Array<Hash>] label, count, unit of what has to be bought
       def buy
-        lines.filter_map { |line| {label: line[:label], detail: line[:detail], count: line[:short], unit: line[:unit]}.compact if line[:short].positive? }
+        lines.filter_map do |line|
+          if line[:short].positive?
+            {label: line[:label], detail: line[:detail], count: line[:short], unit: line[:unit]}.compact
+          end
+        end
       end
 
-      # Refuses a thing that is not on the shelf or not of the line's kind, a kit that does not fit, fluid of another class,
-      # a tool of another name or family, and, without a named reason, what somebody has to look at first.
+      # Refuses a thing that is not on the shelf or not of the line's kind, a kit that does not fit, fluid of another
+      # class, a tool of another name or family, and, without a named reason, what somebody has to look at first.
       # @param entry [Job::Entry] of kind pulled, with an item
       # @return [Job::Entry] with the count that is promised
       def admit(entry)
         line = @choose.pull_list.find(entry.data["line"])
         item = @stock.find(entry.data["item"])
-        raise Refusal.at("data/item", "there is no “#{entry.data["item"]}” on the shelf", "a thing on the shelf") unless item
+        unless item
+          raise Refusal.at("data/item", "there is no “#{entry.data["item"]}” on the shelf", "a thing on the shelf")
+        end
         wrong, doubt = @objections.to(line, item)
         raise Refusal.at("data/item", "#{item.name}: #{wrong}", "another one") if wrong
-        raise Refusal.at("data/reason", "#{item.name}: #{doubt}", "a reason, in words, why it may be used all the same") if doubt && entry.data["reason"].nil?
+        if doubt && entry.data["reason"].nil?
+          raise Refusal.at(
+            "data/reason",
+            "#{item.name}: #{doubt}",
+            "a reason, in words, why it may be used all the same"
+          )
+        end
         entry.with(data: entry.data.merge("count" => entry.data["count"] || count_of(line, item)))
       end
 
       def to_h
-        {cylinder: cylinder_view, kits: kits.map(&:to_h), check: check.to_h, fluids: fluids, notes: notes, methods: methods_view, bottles: bottles&.to_h,
-         joints: joints, lines: lines.map(&:compact), buy: buy, stale: stale, materials: materials}.compact
+        {
+          cylinder: cylinder_view,
+          kits: kits.map(&:to_h),
+          check: check.to_h,
+          fluids: fluids,
+          notes: notes,
+          methods: methods_view,
+          bottles: bottles&.to_h,
+          joints: joints,
+          lines: lines.map(&:compact),
+          buy: buy,
+          stale: stale,
+          materials: materials
+        }.compact
       end
 
       private
@@ -97,8 +132,15 @@ module Sandbag
 
       def cylinder_view
         cylinder = @choose.cylinder
-        cylinder && {part: cylinder.part, bore_mm: cylinder.bore_mm, construction: cylinder.construction.label, spring: cylinder.spring, unproven: cylinder.unproven,
-                     renewed: renewed(cylinder)}.compact
+        cylinder &&
+          {
+            part: cylinder.part,
+            bore_mm: cylinder.bore_mm,
+            construction: cylinder.construction.label,
+            spring: cylinder.spring,
+            unproven: cylinder.unproven,
+            renewed: renewed(cylinder)
+          }.compact
       end
 
       # @return [Array<String>] what is renewed whenever this construction is stripped, whatever it looks like
@@ -131,9 +173,22 @@ module Sandbag
         pulled = pulled_of(line.id).map { |entry| pulled_view(entry) }
         options = options_of(line)
         taken = taken_by_tick(line, options)
-        {id: line.id, group: line.group, label: line.label, detail: line.detail, count: line.count, unit: (line.kind == "bottle") ? "mL" : "", needed: line.needed || false,
-         instead: line.instead && instead_view(line.instead), options: options, pulled: pulled, done: @choose.on_bench?(line), short: short(line, options, pulled),
-         takes: taken.map { |option| option[:item] }, doubtful: taken.find { |option| option[:doubt] }&.fetch(:item)}
+        {
+          id: line.id,
+          group: line.group,
+          label: line.label,
+          detail: line.detail,
+          count: line.count,
+          unit: (line.kind == "bottle") ? "mL" : "",
+          needed: line.needed || false,
+          instead: line.instead && instead_view(line.instead),
+          options: options,
+          pulled: pulled,
+          done: @choose.on_bench?(line),
+          short: short(line, options, pulled),
+          takes: taken.map { |option| option[:item] },
+          doubtful: taken.find { |option| option[:doubt] }&.fetch(:item)
+        }
       end
 
       # What a tick takes: every bottle of the plan, else the first thing that fits, sure before doubtful.
@@ -150,18 +205,35 @@ module Sandbag
 
       def pulled_view(entry)
         item = @stock.find(entry.data["item"])
-        {entry: entry.id, item: item&.id, name: item&.name, count: entry.data["count"], instead: entry.data["instead"], reason: entry.data["reason"]}.compact
+        {
+          entry: entry.id,
+          item: item&.id,
+          name: item&.name,
+          count: entry.data["count"],
+          instead: entry.data["instead"],
+          reason: entry.data["reason"]
+        }.compact
       end
 
       # Must parts that the kit lacks are bought apart.
       def lacking
         match = kit_in_hand
         return [] unless match
-        match.lacks.reject { |lack| lack[:rule] == "supplied" || lack[:part] == "crush_washer" }.map do |lack|
-          must = lack[:rule] == "must"
-          line = line_view(@choose.pull_list.apart(lack[:part], count: lack[:count], detail: must ? "not in the kit, renewed in any case" : "not in the kit; only if the old one fails"))
-          {**line, short: (must && !line[:done]) ? lack[:count] : 0}
-        end
+        match
+          .lacks
+          .reject { |lack| lack[:rule] == "supplied" || lack[:part] == "crush_washer" }
+          .map do |lack|
+            must = lack[:rule] == "must"
+            line =
+              line_view(
+                @choose.pull_list.apart(
+                  lack[:part],
+                  count: lack[:count],
+                  detail: must ? "not in the kit, renewed in any case" : "not in the kit; only if the old one fails"
+                )
+              )
+            {**line, short: (must && !line[:done]) ? lack[:count] : 0}
+          end
       end
 
       def kit_in_hand
@@ -201,7 +273,13 @@ module Sandbag
       def short(line, options, pulled)
         return 0 if line.id == "tool" || pulled.any? { |each| each[:item].nil? }
         return (bottles ? bottles.short_ml : 0) if line.kind == "bottle"
-        return 0 if line.kind.nil? || (line.kind == "tool" && (line.needed == false || pulled.any? || options.any? { |option| option[:wrong].nil? }))
+        if line.kind.nil? ||
+            (
+              line.kind == "tool" &&
+                (line.needed == false || pulled.any? || options.any? { |option| option[:wrong].nil? })
+            )
+          return 0
+        end
         have = options.reject { |option| option[:wrong] }.sum { |option| option[:free] }
         [line.count - pulled.sum { |each| each[:count] || 0 } - have, 0].max
       end

@@ -26,17 +26,26 @@ module Sandbag
 
       # @return [Array<Hash>] tool, label, sizes, special, instead, why
       def lines
-        wanted.group_by(&:first).map do |id, uses|
-          tool = Knowledge.find("tools", id)
-          {tool: id, label: tool["label"], sizes: tool["sizes"], special: tool["special"] || false, instead: tool["instead"],
-           why: uses.map(&:last).uniq.join(", ")}.compact
-        end
+        wanted
+          .group_by(&:first)
+          .map do |id, uses|
+            tool = Knowledge.find("tools", id)
+            {
+              tool: id,
+              label: tool["label"],
+              sizes: tool["sizes"],
+              special: tool["special"] || false,
+              instead: tool["instead"],
+              why: uses.map(&:last).uniq.join(", ")
+            }.compact
+          end
       end
 
       private
 
       def wanted
-        stripping + for_stage("measure", gauges + [EYES], "measure") + for_stage("build", builders, "build") + (@route&.tools || []).map { |id| [id, "hose ends"] } +
+        stripping + for_stage("measure", gauges + [EYES], "measure") + for_stage("build", builders, "build") +
+          (@route&.tools || []).map { |id| [id, "hose ends"] } +
           (@route&.opens? ? [["torque_wrench", "every opened joint"]] : []) +
           (@bleed_method ? @bleed_method["tools"].map { |id| [id, "bleed"] } : [])
       end
@@ -54,7 +63,10 @@ module Sandbag
       end
 
       def stripping
-        @work.steps.flat_map { |step| step.tools.map { |id| [@swaps.fetch(id, id), Wording.inside(step.label)] } }.reject { |id, _| id == NONE }
+        @work
+          .steps
+          .flat_map { |step| step.tools.map { |id| [@swaps.fetch(id, id), Wording.inside(step.label)] } }
+          .reject { |id, _| id == NONE }
       end
     end
   end

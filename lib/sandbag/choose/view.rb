@@ -13,11 +13,31 @@ module Sandbag
       # @return [Hash]
       def to_h
         choose = @choose
-        {cylinder: choose.chosen_cylinder, cylinder_wanted: choose.cylinder_wanted?, size_first: size_first?, fluid: choose.fluid, stamped: choose.stamped,
-         method: choose.bleed_method["id"], water: choose.water_reading, need: choose.need, fluid_wanted_ml: choose.fluid_wanted_ml,
-         wanting: choose.wanting.map(&:id), pulled: choose.pulled.map { |entry| {entry: entry.id, **entry.data.transform_keys(&:to_sym)} },
-         fitted: choose.sizing_sheet.to_h, sheet: choose.sheet.to_h, far_ends: far_ends, far_end: choose.far_end, adds: !choose.job.route&.adds.nil?, kind: choose.sheet.kind.id, clutch: choose.sheet.clutch?,
-         parts: {fluid: choose.sheet.id_of("fluid"), master: choose.sheet.id_of("master"), lever: choose.sheet.id_of("lever")}}.compact
+        {
+          cylinder: choose.chosen_cylinder,
+          cylinder_wanted: choose.cylinder_wanted?,
+          size_first: size_first?,
+          fluid: choose.fluid,
+          stamped: choose.stamped,
+          method: choose.bleed_method["id"],
+          water: choose.water_reading,
+          need: choose.need,
+          fluid_wanted_ml: choose.fluid_wanted_ml,
+          wanting: choose.wanting.map(&:id),
+          pulled: choose.pulled.map { |entry| {entry: entry.id, **entry.data.transform_keys(&:to_sym)} },
+          fitted: choose.sizing_sheet.to_h,
+          sheet: choose.sheet.to_h,
+          far_ends: far_ends,
+          far_end: choose.far_end,
+          adds: !choose.job.route&.adds.nil?,
+          kind: choose.sheet.kind.id,
+          clutch: choose.sheet.clutch?,
+          parts: {
+            fluid: choose.sheet.id_of("fluid"),
+            master: choose.sheet.id_of("master"),
+            lever: choose.sheet.id_of("lever")
+          }
+        }.compact
       end
 
       private

@@ -14,7 +14,11 @@ module Sandbag
         fitting = lines.select { |values| (fields["bore"] - values["bolt"].value).between?(-SAME_MM, PLAY_MM) }
         sizes = lines.map { |values| Said.mm(values["bolt"].value, "g", bare: true) }.uniq.join(" and ")
         return size_fault(fields, lines, sizes) if fitting.empty?
-        [nil, ("the bolts are #{sizes}: these go on some of them only" if fitting.size < lines.size) || metal_doubt(fields, lines)]
+        [
+          nil,
+          ("the bolts are #{sizes}: these go on some of them only" if fitting.size < lines.size) ||
+            metal_doubt(fields, lines)
+        ]
       end
 
       # A bolt that nobody has read may be another size.
@@ -26,7 +30,9 @@ module Sandbag
 
       def self.metal_doubt(fields, lines)
         old = lines.map { |values| values["washer_metal"].value }.uniq - ["unknown"]
-        "they are #{fields["metal"]}, the old ones #{old.join(" and ")}: another metal takes another torque" if old.any? && !old.include?(fields["metal"])
+        if old.any? && !old.include?(fields["metal"])
+          "they are #{fields["metal"]}, the old ones #{old.join(" and ")}: another metal takes another torque"
+        end
       end
       private_class_method :size_fault, :metal_doubt
     end

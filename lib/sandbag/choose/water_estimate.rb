@@ -2,8 +2,8 @@
 
 module Sandbag
   module Choose
-    # Water in glycol fluid by its age, where nobody has measured it (docs/physics.md 5). Always an estimate, ±50 % of what is
-    # shown, at the cap too.
+    # Water in glycol fluid by its age, where nobody has measured it (docs/physics.md 5). Always an estimate, ±50 % of
+    # what is shown, at the cap too.
     module WaterEstimate
       MOST_PERCENT = 6.0
       BAND = 0.5
@@ -12,7 +12,11 @@ module Sandbag
       # @param sheet [Circuit::Sheet]
       # @return [Float] % by volume a year
       def self.rate(sheet)
-        worst = sheet.parts_of("line").map { |line| Knowledge.find("water_rates", sheet.values(line)["kind"].value)["percent_a_year"] }.max
+        worst =
+          sheet
+            .parts_of("line")
+            .map { |line| Knowledge.find("water_rates", sheet.values(line)["kind"].value)["percent_a_year"] }
+            .max
         (sheet.value("fluid", "storage") == "damp") ? worst * DAMP : worst
       end
 

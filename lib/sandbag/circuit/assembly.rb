@@ -35,7 +35,8 @@ module Sandbag
         part = sheet.parts_of("master").first
         plain = numbers(sheet, part)
         if plain["stroke"] <= plain["dead_stroke"]
-          raise Refusal.at("parts/#{part["id"]}/stroke", "the full stroke must pass the port", "more than #{plain["dead_stroke"]} mm")
+          raise Refusal.at("parts/#{part["id"]}/stroke", "the full stroke must pass the port",
+            "more than #{plain["dead_stroke"]} mm")
         end
         Hydraulics::MasterCylinder.new(bore_mm: plain["bore"], stroke_mm: plain["stroke"],
           dead_stroke_mm: plain["dead_stroke"], preload_n: plain["preload"])

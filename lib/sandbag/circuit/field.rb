@@ -55,7 +55,8 @@ module Sandbag
       end
 
       # The trade default, or nil where there is none.
-      # @param keys [Hash{String => String}] what a default may depend on: circuit_kind, build and the part's own choices
+      # @param keys [Hash{String => String}] what a default may depend on: circuit_kind, build and the part's own
+      #   choices
       def default(keys)
         @defaults.fetch(@by ? keys[@by].to_s : OTHER) { @defaults[OTHER] }
       end

@@ -5,7 +5,8 @@ module Sandbag
     # Where hoses are joined, and what a joint takes when it is opened: stacked fittings on a banjo bolt + 1 washers
     # (docs/physics.md 9); a cut bicycle hose at its lever takes an olive and an insert instead.
     class Fittings
-      # @attr at [String] id of the part; hoses [Integer] hose ends on it; kind [String] banjo, stacked banjo, splitter or nut
+      # @attr at [String] id of the part; hoses [Integer] hose ends on it; kind [String] banjo, stacked banjo,
+      #   splitter or nut
       Joint = Struct.new(:at, :label, :kind, :hoses, keyword_init: true) do
         def washers
           (kind == "nut") ? 0 : hoses + 1
@@ -28,8 +29,12 @@ module Sandbag
 
       # @return [Array<Joint>] from the master outwards
       def joints
-        upper = @sheet.parts_of("line").group_by { |line| line["from"] }.map { |from, lines| upper_joint(from, lines.size) }
-        upper + @sheet.far_ends.map { |part| Joint.new(at: part["id"], label: part["label"] || "Slave", kind: "banjo", hoses: 1) }
+        upper =
+          @sheet.parts_of("line").group_by { |line| line["from"] }.map { |from, lines| upper_joint(from, lines.size) }
+        upper +
+          @sheet.far_ends.map do |part|
+            Joint.new(at: part["id"], label: part["label"] || "Slave", kind: "banjo", hoses: 1)
+          end
       end
 
       # @param opens [String] nothing, master or below; hoses [Boolean] a hose comes off at both its ends

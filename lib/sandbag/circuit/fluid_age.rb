@@ -4,8 +4,8 @@ require "date"
 
 module Sandbag
   module Circuit
-    # How old the fluid is, and how it will look for its age (docs/trade.md 2.7, 9.4). Colour by age is an estimate: it never
-    # passes a fluid.
+    # How old the fluid is, and how it will look for its age (docs/trade.md 2.7, 9.4). Colour by age is an estimate:
+    # it never passes a fluid.
     module FluidAge
       DAYS_A_YEAR = 365.25
       # Years up to which fluid looks so. [default]
@@ -26,7 +26,8 @@ module Sandbag
       def self.refuse_future(sheet, today)
         changed_on = sheet.value("fluid", "changed_on")
         return if changed_on == UNKNOWN || Date.iso8601(changed_on) <= today
-        raise Refusal.at("parts/#{sheet.id_of("fluid")}/changed_on", "the last full change, #{changed_on}, has not come yet", "a day up to today, #{today.iso8601}, or unknown")
+        raise Refusal.at("parts/#{sheet.id_of("fluid")}/changed_on",
+          "the last full change, #{changed_on}, has not come yet", "a day up to today, #{today.iso8601}, or unknown")
       end
 
       # @return [String] fresh, straw, amber, tea, coffee or unknown

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Circuit
-    # How high each end of each line stands, and where air will gather (docs/physics.md 6): a high spot is any point of a path
-    # higher than both its neighbours on the way up to the reservoir.
+    # How high each end of each line stands, and where air will gather (docs/physics.md 6): a high spot is any point
+    # of a path higher than both its neighbours on the way up to the reservoir.
     class Heights
       # Points within this of one another count as level, mm; nobody measures a hose run closer.
       LEVEL_MM = 5.0
@@ -42,7 +42,8 @@ module Sandbag
 
       # @param path [Array<String>] lines from the master outwards
       def peaks(path)
-        points = [[nil, master_mm]] + path.flat_map { |id| [[id, @lines.fetch(id)["high_spot"].value], [id, end_mm(id)]] }
+        points =
+          [[nil, master_mm]] + path.flat_map { |id| [[id, @lines.fetch(id)["high_spot"].value], [id, end_mm(id)]] }
         points = points.select { |_, height| height }
         points.each_cons(3).filter_map do |before, here, after|
           next unless here[1] > before[1] + LEVEL_MM && here[1] > after[1] + LEVEL_MM

@@ -2,7 +2,8 @@
 
 module Sandbag
   module Circuit
-    # Metric and inch twins (docs/trade.md 2.3): a bore that was only measured may be either, and they are different parts.
+    # Metric and inch twins (docs/trade.md 2.3): a bore that was only measured may be either, and they are different
+    # parts.
     module NearMiss
       # How far a measured bore may lie outside its pair and still be one of them, mm.
       REACH_MM = 0.06
@@ -28,9 +29,15 @@ module Sandbag
 
       def self.question(part, row)
         metric_first = row["sizes"].sort
-        {part: part["id"], field: "bore", options: metric_first,
-         question: "Which? #{Said.mm(metric_first[0], "g", bare: true)} or #{Said.mm(metric_first[1], "g")} (#{row["inch"]} in is one of them, #{Said.mm(metric_first[1] - metric_first[0], "g")} apart). " \
-           "Told apart by #{row["told_apart_by"]}; #{row["rule"]}."}
+        {
+          part: part["id"],
+          field: "bore",
+          options: metric_first,
+          question:
+            "Which? #{Said.mm(metric_first[0], "g", bare: true)} or #{Said.mm(metric_first[1], "g")} " \
+              "(#{row["inch"]} in is one of them, #{Said.mm(metric_first[1] - metric_first[0], "g")} apart). " \
+              "Told apart by #{row["told_apart_by"]}; #{row["rule"]}."
+        }
       end
       private_class_method :question
     end

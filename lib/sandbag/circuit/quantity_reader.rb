@@ -53,7 +53,9 @@ module Sandbag
       def measures(typed)
         pieces = typed.is_a?(String) ? typed.split(/,\s+|[;\/\s]+/) : Array(typed)
         raise Refusal.at("", "#{@name}: none given", "diameters such as 34 34 30 30") if pieces.empty?
-        raise Refusal.at("", "#{@name}: #{pieces.size} are too many", "up to #{MOST_PISTONS}") if pieces.size > MOST_PISTONS
+        if pieces.size > MOST_PISTONS
+          raise Refusal.at("", "#{@name}: #{pieces.size} are too many", "up to #{MOST_PISTONS}")
+        end
         pieces.map { |piece| measure(piece) }
       end
 

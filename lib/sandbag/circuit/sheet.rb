@@ -2,11 +2,12 @@
 
 module Sandbag
   module Circuit
-    # A circuit as it is written down: its parts, and the values somebody entered with where they came from. Whatever was
-    # not entered stands at its trade default, marked so. Frozen; `change` gives a new sheet.
+    # A circuit as it is written down: its parts, and the values somebody entered with where they came from. Whatever
+    # was not entered stands at its trade default, marked so. Frozen; `change` gives a new sheet.
     #
     # The plain form (`to_h`) is
-    #   {"kind" => "brake_hand", "parts" => [{"id", "part", "label", "from", "values" => {field => {"value", "source"}}}]}
+    #   {"kind" => "brake_hand", "parts" => [{"id", "part", "label", "from", "values" => {field => {"value",
+    #   "source"}}}]}
     # where a part may also carry "defaults" => {field => value}: what its template knew better than the catalogue.
     # Ids of parts are whatever the client called them; code finds a part by what it is.
     class Sheet
@@ -19,10 +20,20 @@ module Sandbag
 
       # @param plain [Hash] as somebody enters it
       # @param judged [Boolean] see `stored`
-      # Refuses, by field path, unknown kinds, parts, fields and sources, values outside their limits, and a broken tree.
+      # Refuses, by field path, unknown kinds, parts, fields and sources, values outside their limits, and a broken
+      # tree.
       def initialize(plain, judged = true)
-        @kind = Kind.find(plain["kind"]) || raise(Refusal.at("kind", "#{plain["kind"]} is not a kind of circuit", Kind.all.map(&:id).join(", ")))
-        @parts = (judged ? SheetReader.entered(plain["parts"], @kind.id) : plain["parts"].map { |part| SheetReader.stored(part) }).freeze
+        @kind =
+          Kind.find(plain["kind"]) ||
+          raise(Refusal.at("kind", "#{plain["kind"]} is not a kind of circuit", Kind.all.map(&:id).join(", ")))
+        @parts =
+          (
+            if judged
+              SheetReader.entered(plain["parts"], @kind.id)
+            else
+              plain["parts"].map { |part| SheetReader.stored(part) }
+            end
+          ).freeze
         @topology = Topology.new(@parts)
         SheetReader.check(self) if judged
         @of = @parts.group_by { |part| part["part"] }.freeze
@@ -30,8 +41,8 @@ module Sandbag
         freeze
       end
 
-      # A sheet that was accepted once is read without being judged again: a limit that has moved since marks a value where it
-      # is shown, and makes nothing unreadable.
+      # A sheet that was accepted once is read without being judged again: a limit that has moved since marks a value
+      # where it is shown, and makes nothing unreadable.
       # @param plain [Hash] as it was stored
       # @return [Sheet]
       def self.stored(plain)
@@ -86,10 +97,19 @@ module Sandbag
       # @param typed [String, Numeric, Array, nil] nil or "" takes an entered value back to its default
       # @return [Sheet] judged in what was changed only
       def change(part_id, field, typed, source)
-        part = part(part_id) || raise(Refusal.at("parts/#{part_id}", "no such part on this circuit", parts.map { |each| each["id"] }.join(", ")))
+        part =
+          part(part_id) ||
+          raise(
+            Refusal.at("parts/#{part_id}", "no such part on this circuit", parts.map { |each| each["id"] }.join(", "))
+          )
         values = part["values"].except(field)
         SheetReader.field(part["part"], field, part_id, kind.id)
-        values = values.merge(SheetReader.values({field => {"value" => typed, "source" => source}}, part, kind.id)) unless typed.nil? || typed == ""
+        unless typed.nil? || typed == ""
+          values =
+            values.merge(
+              SheetReader.values({field => {"value" => typed, "source" => source}}, part, kind.id)
+            )
+        end
         dup.replace(part, part.merge("values" => values.freeze).freeze)
       end
 

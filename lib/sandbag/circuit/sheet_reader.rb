@@ -5,7 +5,8 @@ module Sandbag
     # Reads the parts of a sheet: as somebody enters them, each value judged by its limits, or as they were stored.
     module SheetReader
       # @param parts [Array<Hash>] as entered; kind [String] id of the circuit's kind
-      # @return [Array<Hash>] the parts, each with its values read; what hangs on the master says so by one name, whatever its id
+      # @return [Array<Hash>] the parts, each with its values read; what hangs on the master says so by one name,
+      #   whatever its id
       def self.entered(parts, kind)
         ids = parts.to_h { |part| [part["id"], part["part"]] }
         parts.map { |part| part((ids[part["from"]] == "master") ? part.merge("from" => Topology::ROOT) : part, kind) }
@@ -46,14 +47,22 @@ module Sandbag
         twice = ids.tally.find { |_, times| times > 1 }&.first
         raise Refusal.at("parts/#{twice}", "two parts are called #{twice}", "a different id for each") if twice
         astray = sheet.parts.find { |part| part["id"] == Topology::ROOT && part["part"] != "master" }
-        raise Refusal.at("parts/#{Topology::ROOT}", "“#{Topology::ROOT}” names the master where a hose starts", "another id for this #{astray["part"]}") if astray
+        if astray
+          raise Refusal.at(
+            "parts/#{Topology::ROOT}",
+            "“#{Topology::ROOT}” names the master where a hose starts",
+            "another id for this #{astray["part"]}"
+          )
+        end
         counts = sheet.parts.map { |part| part["part"] }.tally
         sheet.kind.singles.each do |part|
           found = counts.fetch(part, 0)
           raise Refusal.at("parts", "a circuit has one #{part}, here are #{found}", "exactly one") unless found == 1
         end
         far_end = sheet.kind.end_part
-        raise Refusal.at("parts", "nothing stands at the far end", "at least one #{far_end}") unless counts.key?(far_end)
+        unless counts.key?(far_end)
+          raise Refusal.at("parts", "nothing stands at the far end", "at least one #{far_end}")
+        end
         sheet.topology.check
       end
 
@@ -70,7 +79,9 @@ module Sandbag
 
       def self.value(field, given, pointer)
         source = given["source"]
-        raise Refusal.at(pointer, "#{source} is not a source", Source::ENTERED.join(", ")) unless Source::ENTERED.include?(source)
+        unless Source::ENTERED.include?(source)
+          raise Refusal.at(pointer, "#{source} is not a source", Source::ENTERED.join(", "))
+        end
         Refusal.within(pointer) { {"value" => field.read(given["value"]), "source" => source}.freeze }
       end
       private_class_method :whole, :defaults, :value

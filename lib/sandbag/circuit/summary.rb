@@ -25,9 +25,17 @@ module Sandbag
           volume_ratio: @circuit.volume_ratio,
           fluid_ml: @circuit.fluid_ml,
           stroke_ml: @circuit.master.volume_per_stroke_ml,
-          fluid_age_years: age_years, fluid_look: FluidAge.look(age_years),
-          heights: heights_view, junctions: junctions, pockets: pockets, questions: NearMiss.questions(@sheet),
-          reference: {force_n: reference_n, pressure_mpa: @circuit.pressure_mpa(reference_n), why: Reference.why(@sheet)},
+          fluid_age_years: age_years,
+          fluid_look: FluidAge.look(age_years),
+          heights: heights_view,
+          junctions: junctions,
+          pockets: pockets,
+          questions: NearMiss.questions(@sheet),
+          reference: {
+            force_n: reference_n,
+            pressure_mpa: @circuit.pressure_mpa(reference_n),
+            why: Reference.why(@sheet)
+          },
           **(@circuit.clutch? ? clutch_view(reference_n) : brake_view(reference_n))
         }.compact
       end
@@ -45,16 +53,23 @@ module Sandbag
 
       # Where hoses part: at the master by a stacked banjo, further out by a splitter.
       def junctions
-        Fittings.new(@sheet).joints.select { |joint| joint.hoses > 1 }.map { |joint| joint.to_h.slice(:at, :kind, :hoses, :washers) }
+        Fittings
+          .new(@sheet)
+          .joints
+          .select { |joint| joint.hoses > 1 }
+          .map { |joint| joint.to_h.slice(:at, :kind, :hoses, :washers) }
       end
 
       # Bleed ports that are not at the top of their cavity, and the air that stays there.
       def pockets
-        @sheet.parts_of("caliper").filter_map do |part|
-          angle, radius, depth = @sheet.values(part).values_at("port_angle", "cavity_radius", "cavity_depth").map(&:value)
-          next unless angle.positive?
-          {part: part["id"], angle_deg: angle, air_ml: Hydraulics::PortPocket.volume_ml(radius, depth, angle)}
-        end
+        @sheet
+          .parts_of("caliper")
+          .filter_map do |part|
+            angle, radius, depth =
+              @sheet.values(part).values_at("port_angle", "cavity_radius", "cavity_depth").map(&:value)
+            next unless angle.positive?
+            {part: part["id"], angle_deg: angle, air_ml: Hydraulics::PortPocket.volume_ml(radius, depth, angle)}
+          end
       end
 
       def brake_view(reference_n)
@@ -69,12 +84,24 @@ module Sandbag
       def clutch_view(reference_n)
         slave = @circuit.slave
         stroke_mm = Choose::ClutchLift.stroke_mm(@circuit, slave.lift_needed_mm)
-        {loads: [load_view(reference_n, slave.release_pressure_mpa, stroke_mm)], curve: [],
-         lift: {needed_mm: slave.lift_needed_mm, margin_mm: slave.lift_margin_mm, full_stroke_mm: Choose::ClutchLift.mm(@circuit, @circuit.master.stroke_mm)}}
+        {
+          loads: [load_view(reference_n, slave.release_pressure_mpa, stroke_mm)],
+          curve: [],
+          lift: {
+            needed_mm: slave.lift_needed_mm,
+            margin_mm: slave.lift_margin_mm,
+            full_stroke_mm: Choose::ClutchLift.mm(@circuit, @circuit.master.stroke_mm)
+          }
+        }
       end
 
       def load_view(force_n, pressure_mpa, stroke_mm)
-        {force_n: force_n, pressure_mpa: pressure_mpa, stroke_mm: stroke_mm, travel_mm: @circuit.lever.travel_mm(stroke_mm)}
+        {
+          force_n: force_n,
+          pressure_mpa: pressure_mpa,
+          stroke_mm: stroke_mm,
+          travel_mm: @circuit.lever.travel_mm(stroke_mm)
+        }
       end
 
       # A value somebody entered under other limits than today's.
@@ -83,11 +110,24 @@ module Sandbag
       end
 
       def part_view(part)
-        values = @sheet.values(part).values.map do |value|
-          field = value.field
-          {field: field.name, label: field.label, type: field.type, dimension: field.dimension, unit: field.unit, choices: field.choices,
-           source: value.source, note: field.note, beyond: beyond(value)}.compact.merge(value: value.value)
-        end
+        values =
+          @sheet
+            .values(part)
+            .values
+            .map do |value|
+              field = value.field
+              {
+                field: field.name,
+                label: field.label,
+                type: field.type,
+                dimension: field.dimension,
+                unit: field.unit,
+                choices: field.choices,
+                source: value.source,
+                note: field.note,
+                beyond: beyond(value)
+              }.compact.merge(value: value.value)
+            end
         {id: part["id"], part: part["part"], label: part["label"], from: part["from"], values: values}.compact
       end
     end

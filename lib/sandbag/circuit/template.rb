@@ -8,8 +8,17 @@ module Sandbag
       # Refuses an unknown template.
       def self.sheet(id)
         row = Knowledge.find("circuit_templates", id)
-        raise Refusal.at("template", "there is no template “#{id}”", Knowledge.table("circuit_templates").map { |each| each["id"] }.join(", ")) unless row
-        Sheet.new("kind" => row["kind"], "parts" => singles(row) + row["parts"].map { |part| part.merge("values" => {}) })
+        unless row
+          raise Refusal.at(
+            "template",
+            "there is no template “#{id}”",
+            Knowledge.table("circuit_templates").map { |each| each["id"] }.join(", ")
+          )
+        end
+        Sheet.new(
+          "kind" => row["kind"],
+          "parts" => singles(row) + row["parts"].map { |part| part.merge("values" => {}) }
+        )
       end
 
       def self.singles(row)

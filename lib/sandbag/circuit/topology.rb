@@ -20,7 +20,11 @@ module Sandbag
         @feeds.each_key { |id| path(id) }
         loose = @lines.map { |line| line["id"] } - @feeds.values
         return if loose.empty?
-        raise Refusal.at("parts/#{loose.first}/from", "#{loose.first} ends nowhere", "a caliper, a slave or a further line fed by it")
+        raise Refusal.at(
+          "parts/#{loose.first}/from",
+          "#{loose.first} ends nowhere",
+          "a caliper, a slave or a further line fed by it"
+        )
       end
 
       # @return [Array<String>] ids of the lines from the master to a part, in the order fluid takes
@@ -28,7 +32,13 @@ module Sandbag
         seen = []
         from = @feeds[id]
         until from == ROOT
-          raise Refusal.at("parts/#{id}/from", "the lines of #{id} run in a loop", "lines that lead back to the master") if seen.include?(from)
+          if seen.include?(from)
+            raise Refusal.at(
+              "parts/#{id}/from",
+              "the lines of #{id} run in a loop",
+              "lines that lead back to the master"
+            )
+          end
           seen.unshift(from)
           from = @feeds[from]
         end
@@ -40,7 +50,11 @@ module Sandbag
       def check_feed(id, from)
         line_ids = @lines.map { |line| line["id"] }
         return if line_ids.include?(from) || (from == ROOT && line_ids.include?(id))
-        raise Refusal.at("parts/#{id}/from", "#{id} is fed by “#{from}”, which is no line of this circuit", ([ROOT] + line_ids).join(", "))
+        raise Refusal.at(
+          "parts/#{id}/from",
+          "#{id} is fed by “#{from}”, which is no line of this circuit",
+          ([ROOT] + line_ids).join(", ")
+        )
       end
     end
   end

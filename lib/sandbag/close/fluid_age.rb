@@ -4,8 +4,8 @@ require "date"
 
 module Sandbag
   module Close
-    # Whether fluid that a job leaves in the circuit is fit to stay (docs/trade.md 2.7, 9.4): under 3 % of water, and not overdue by
-    # a whole interval again. A last change that is not known is asked after, not held against it.
+    # Whether fluid that a job leaves in the circuit is fit to stay (docs/trade.md 2.7, 9.4): under 3 % of water, and
+    # not overdue by a whole interval again. A last change that is not known is asked after, not held against it.
     module FluidAge
       # Intervals after the last full change at which it is long overdue. [default]
       LONG = 2
@@ -14,12 +14,21 @@ module Sandbag
       # @return [String, nil] why it may not stay
       def self.fault(job)
         line = Knowledge.find("water_verdicts", "release")
-        return "#{line["from"]} % of water or more was found: #{Wording.inside(line["does"])}" if job.ask.findings.values("fluid_water").include?("ge3")
+        if job.ask.findings.values("fluid_water").include?("ge3")
+          return "#{line["from"]} % of water or more was found: #{Wording.inside(line["does"])}"
+        end
         changed = job.sheet.value("fluid", "changed_on")
         newest = job.journal.entries.last
         return if changed == Circuit::FluidAge::UNKNOWN || newest.nil?
-        months = Choose::ChangeDue.new(job.sheet, today: Date.iso8601(newest.at[0, 10]), shop_months: job.fluid_months).interval_months
-        "The fluid is from #{changed}, over #{LONG * months} months old: it is renewed before the machine goes." if Date.iso8601(changed) >> (LONG * months) <= Date.iso8601(newest.at[0, 10])
+        months =
+          Choose::ChangeDue.new(
+            job.sheet,
+            today: Date.iso8601(newest.at[0, 10]),
+            shop_months: job.fluid_months
+          ).interval_months
+        if Date.iso8601(changed) >> (LONG * months) <= Date.iso8601(newest.at[0, 10])
+          "The fluid is from #{changed}, over #{LONG * months} months old: it is renewed before the machine goes."
+        end
       end
     end
   end

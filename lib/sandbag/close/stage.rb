@@ -55,8 +55,8 @@ module Sandbag
         job.ask.flags.standing
       end
 
-      # Refuses to confirm what is computed, a cure before the work is done, a function test before the lever is proven, and a
-      # signature over an open gate.
+      # Refuses to confirm what is computed, a cure before the work is done, a function test before the lever is
+      # proven, and a signature over an open gate.
       def admit(entry)
         case entry.kind
         when "gate" then admit_gate(entry.data)
@@ -85,7 +85,8 @@ module Sandbag
       def computed(id)
         feel = job.feel
         case id
-        when "stop" then [job.stop.nil? && cures.empty?, job.stop || cures.first&.then { |flag| "#{flag.label}: nobody has confirmed that it is put right." }]
+        when "stop" then [job.stop.nil? && cures.empty?, job.stop ||
+          cures.first&.then { |flag| "#{flag.label}: nobody has confirmed that it is put right." }]
         when "fluid_age" then [fluid_age.nil?, fluid_age]
         when "fluid" then [job.choose.fluid_right?, ("no fluid chosen" unless job.choose.fluid)]
         when "measured" then [job.measure.done?, job.measure.waits_for]
@@ -102,7 +103,9 @@ module Sandbag
       end
 
       def admit_cure(id)
-        raise Refusal.at("data/flag", "#{id} is not up, or lets nothing go on", cures.map(&:id).join(", ")) unless cures.any? { |flag| flag.id == id }
+        unless cures.any? { |flag| flag.id == id }
+          raise Refusal.at("data/flag", "#{id} is not up, or lets nothing go on", cures.map(&:id).join(", "))
+        end
         open = job.stages.values.find { |stage| stage.id != self.id && !stage.done? }
         raise Refusal.at("data/flag", "not yet: #{open.waits_for}", "the work of this job first") if open
       end
@@ -116,7 +119,9 @@ module Sandbag
       def admit_gate(data)
         gate = gates.find { |each| each.id == data["gate"] }
         raise Refusal.at("data/gate", "this job has no gate “#{data["gate"]}”", gates.map(&:id).join(", ")) unless gate
-        raise Refusal.at("data/gate", "#{gate.label} is worked out, not confirmed", "a confirmed gate") if gate.computed?
+        if gate.computed?
+          raise Refusal.at("data/gate", "#{gate.label} is worked out, not confirmed", "a confirmed gate")
+        end
         return unless data["gate"] == LAST && data["met"]
         refuse_open(gates.reject { |each| each.id == LAST }, "no function test yet")
       end
@@ -125,7 +130,8 @@ module Sandbag
         open = among.reject(&:met)
         return if open.empty?
         raise Refusal.new(open.map do |gate|
-          Refusal::Problem.new(pointer: "gates/#{gate.id}", message: "#{what}: still open: #{Wording.inside(gate.label)}", accepted: gate.row["detail"])
+          Refusal::Problem.new(pointer: "gates/#{gate.id}",
+            message: "#{what}: still open: #{Wording.inside(gate.label)}", accepted: gate.row["detail"])
         end)
       end
     end

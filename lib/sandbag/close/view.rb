@@ -13,7 +13,13 @@ module Sandbag
       # @return [Hash]
       def to_h
         signature = @close.signature
-        {cures: cures, gates: @close.gates.map { |gate| gate_view(gate) }, ready: @close.ready?, signed_by: signature&.data&.fetch("name"), signed_at: signature&.at}.compact
+        {
+          cures: cures,
+          gates: @close.gates.map { |gate| gate_view(gate) },
+          ready: @close.ready?,
+          signed_by: signature&.data&.fetch("name"),
+          signed_at: signature&.at
+        }.compact
       end
 
       private
@@ -25,7 +31,15 @@ module Sandbag
 
       def gate_view(gate)
         caution = gate.row["caution"] && Knowledge.find("cautions", gate.row["caution"])["text"]
-        {id: gate.id, label: gate.label, detail: gate.row["detail"], settled: gate.row["settled"], met: gate.met, why: gate.why, caution: caution}.compact
+        {
+          id: gate.id,
+          label: gate.label,
+          detail: gate.row["detail"],
+          settled: gate.row["settled"],
+          met: gate.met,
+          why: gate.why,
+          caution: caution
+        }.compact
       end
     end
   end

@@ -22,8 +22,15 @@ module Sandbag
       end
 
       def to_h
-        {verdict: id, why: why, lift_mm: @lift_mm, expected_lift_mm: expected_mm, needed_mm: @circuit.slave.lift_needed_mm,
-         margin_mm: @circuit.slave.lift_margin_mm, missing_air_ml: missing_air_ml}
+        {
+          verdict: id,
+          why: why,
+          lift_mm: @lift_mm,
+          expected_lift_mm: expected_mm,
+          needed_mm: @circuit.slave.lift_needed_mm,
+          margin_mm: @circuit.slave.lift_margin_mm,
+          missing_air_ml: missing_air_ml
+        }
       end
 
       private
@@ -39,10 +46,14 @@ module Sandbag
       end
 
       def why
-        figures = "#{Said.mm(@lift_mm, 2)} measured, #{Said.mm(@circuit.slave.lift_needed_mm, 2, bare: true)} needed, " \
-          "#{Said.mm(expected_mm, 2, bare: true)} expected without air."
-        {"pass" => "The clutch frees with its margin: ", "marginal" => "The clutch frees, with little margin: ",
-         "bleed_again" => "The clutch will drag: "}.fetch(id) + figures
+        figures =
+          "#{Said.mm(@lift_mm, 2)} measured, #{Said.mm(@circuit.slave.lift_needed_mm, 2, bare: true)} needed, " \
+            "#{Said.mm(expected_mm, 2, bare: true)} expected without air."
+        {
+          "pass" => "The clutch frees with its margin: ",
+          "marginal" => "The clutch frees, with little margin: ",
+          "bleed_again" => "The clutch will drag: "
+        }.fetch(id) + figures
       end
     end
   end

@@ -10,7 +10,12 @@ module Sandbag
       # @return [Hash] creep_mm, limit_mm, pass, why
       def self.of(creep_mm, control)
         pass = creep_mm <= CREEP_LIMIT_MM
-        why = pass ? "The #{control["noun"]} holds." : "The #{control["noun"]} creeps: a seal lets fluid past, or something leaks. No release."
+        why =
+          if pass
+            "The #{control["noun"]} holds."
+          else
+            "The #{control["noun"]} creeps: a seal lets fluid past, or something leaks. No release."
+          end
         {creep_mm: creep_mm, limit_mm: CREEP_LIMIT_MM, pass: pass, why: why}
       end
     end

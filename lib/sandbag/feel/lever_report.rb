@@ -26,8 +26,17 @@ module Sandbag
       end
 
       def to_h
-        {readings: readings_view, reference_n: reference_n, expected: curve, fitted: fitted_curve, verdict: verdict&.to_h,
-         wanted: wanted, suggested_n: suggested_forces, take_up_n: @circuit.finger_force_n(0), low_n: LowForces.ceiling_n(@circuit)}.compact
+        {
+          readings: readings_view,
+          reference_n: reference_n,
+          expected: curve,
+          fitted: fitted_curve,
+          verdict: verdict&.to_h,
+          wanted: wanted,
+          suggested_n: suggested_forces,
+          take_up_n: @circuit.finger_force_n(0),
+          low_n: LowForces.ceiling_n(@circuit)
+        }.compact
       end
 
       private

@@ -2,7 +2,8 @@
 
 module Sandbag
   module Feel
-    # Light pulls at which air shows: between the return spring's force and the pressure under which air and dead volume part.
+    # Light pulls at which air shows: between the return spring's force and the pressure under which air and dead
+    # volume part.
     module LowForces
       SHARES = [0.12, 0.3, 0.5, 0.7, 0.9].freeze
 

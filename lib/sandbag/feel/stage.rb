@@ -98,7 +98,13 @@ module Sandbag
           known = entries.of("reading").any? { |each| each.id == entry.data["entry"] }
           raise Refusal.at("data/entry", "there is no such reading", "the id of a reading of this job") unless known
         when "accepted"
-          raise Refusal.at("kind", "only a marginal #{control["noun"]} is accepted with a reason", "a marginal verdict") unless verdict == "marginal"
+          unless verdict == "marginal"
+            raise Refusal.at(
+              "kind",
+              "only a marginal #{control["noun"]} is accepted with a reason",
+              "a marginal verdict"
+            )
+          end
         when "lift"
           raise Refusal.at("kind", "a brake has no lift", "force and travel readings") unless clutch?
         end
@@ -112,9 +118,15 @@ module Sandbag
 
       def report_of(taken)
         aside = taken.values("set_aside", "entry")
-        marked = taken.of("reading").map do |entry|
-          [Reading.new(id: entry.id, force_n: entry.data["force"], travel_mm: entry.data["travel"]), aside.include?(entry.id)]
-        end
+        marked =
+          taken
+            .of("reading")
+            .map do |entry|
+              [
+                Reading.new(id: entry.id, force_n: entry.data["force"], travel_mm: entry.data["travel"]),
+                aside.include?(entry.id)
+              ]
+            end
         LeverReport.new(job.sheet, @circuit, marked)
       end
     end

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Feel
-    # Whether a lever may go, from the travel that its air alone costs at the reference force (docs/physics.md 7). Never hides the
-    # error: twice the standard error is counted against a pass.
+    # Whether a lever may go, from the travel that its air alone costs at the reference force (docs/physics.md 7).
+    # Never hides the error: twice the standard error is counted against a pass.
     class Verdict
       PASS_MM = 1.5
       AGAIN_MM = 3.0
@@ -60,11 +60,15 @@ module Sandbag
         @circuit.kind.control["press"]
       end
 
-      # @return [Array<Float>] finger forces, N, that would let air be told from dead travel; empty when there are enough
+      # @return [Array<Float>] finger forces, N, that would let air be told from dead travel; empty when there are
+      #   enough
       def forces_to_add
         missing = LeverFit::LOW_READINGS - fit.low_readings
         return [] unless missing.positive?
-        LowForces.of(@circuit).reject { |force| fit.readings.any? { |reading| (reading.force_n - force).abs < 1 } }.first(missing)
+        LowForces
+          .of(@circuit)
+          .reject { |force| fit.readings.any? { |reading| (reading.force_n - force).abs < 1 } }
+          .first(missing)
       end
 
       def low_ceiling_n
@@ -72,10 +76,23 @@ module Sandbag
       end
 
       def to_h
-        {verdict: id, why: why, air_ml: fit.air_ml, air_error_ml: fit.air_error_ml, cost_mm: cost_mm, cost_error_mm: cost_error_mm,
-         pass_mm: pass_mm, again_mm: again_mm, dead_volume_ml: fit.dead_volume_ml, stiffness_ml_mpa: fit.stiffness_ml_mpa,
-         expected_stiffness_ml_mpa: @circuit.budget.stiffness_ml_mpa, stiffness_share: stiffness_share, soft: soft?,
-         forces_to_add: forces_to_add, outliers: fit.outliers.map(&:id)}.compact
+        {
+          verdict: id,
+          why: why,
+          air_ml: fit.air_ml,
+          air_error_ml: fit.air_error_ml,
+          cost_mm: cost_mm,
+          cost_error_mm: cost_error_mm,
+          pass_mm: pass_mm,
+          again_mm: again_mm,
+          dead_volume_ml: fit.dead_volume_ml,
+          stiffness_ml_mpa: fit.stiffness_ml_mpa,
+          expected_stiffness_ml_mpa: @circuit.budget.stiffness_ml_mpa,
+          stiffness_share: stiffness_share,
+          soft: soft?,
+          forces_to_add: forces_to_add,
+          outliers: fit.outliers.map(&:id)
+        }.compact
       end
 
       private

@@ -13,8 +13,18 @@ module Sandbag
       # @return [Hash]
       def to_h
         feel = @feel
-        {**feel.report.to_h, verdict_id: feel.verdict, clutch: feel.clutch?, control: feel.control, lift: feel.lift&.to_h, hold: feel.hold, passed: feel.passed?,
-         accepted: feel.accepted, stale: feel.stale?, before: feel.before.verdict&.to_h}.compact
+        {
+          **feel.report.to_h,
+          verdict_id: feel.verdict,
+          clutch: feel.clutch?,
+          control: feel.control,
+          lift: feel.lift&.to_h,
+          hold: feel.hold,
+          passed: feel.passed?,
+          accepted: feel.accepted,
+          stale: feel.stale?,
+          before: feel.before.verdict&.to_h
+        }.compact
       end
     end
   end

@@ -2,8 +2,9 @@
 
 module Sandbag
   module Hydraulics
-    # A brake caliper (docs/physics.md 2). `pistons_mm` lists the diameters of all pistons of an opposed caliper, or of the one
-    # side of a sliding caliper that has them. Clamp area serves force, swept area serves travel: never confused.
+    # A brake caliper (docs/physics.md 2). `pistons_mm` lists the diameters of all pistons of an opposed caliper, or
+    # of the one side of a sliding caliper that has them. Clamp area serves force, swept area serves travel: never
+    # confused.
     class Caliper
       BUILDS = %w[opposed sliding].freeze
 
@@ -14,9 +15,15 @@ module Sandbag
       # Refuses an unknown build, a caliper with no piston, and an odd number of opposed pistons.
       def initialize(build:, pistons_mm:, clearance_mm:, stiffness_ml_mpa:, fluid_ml: 0)
         raise Refusal.at("build", "#{build} is not a caliper build", BUILDS.join(", ")) unless BUILDS.include?(build)
-        raise Refusal.at("pistons", "a caliper needs at least one piston", "diameters in mm, such as 34 34 30 30") if pistons_mm.empty?
+        if pistons_mm.empty?
+          raise Refusal.at("pistons", "a caliper needs at least one piston", "diameters in mm, such as 34 34 30 30")
+        end
         if build == "opposed" && pistons_mm.size.odd?
-          raise Refusal.at("pistons", "an opposed caliper has pistons on both sides: #{pistons_mm.size} is odd", "an even number of diameters, both sides listed")
+          raise Refusal.at(
+            "pistons",
+            "an opposed caliper has pistons on both sides: #{pistons_mm.size} is odd",
+            "an even number of diameters, both sides listed"
+          )
         end
         @build = build
         @pistons_mm = pistons_mm.map { |diameter| Measures.finite("pistons", diameter) }.freeze

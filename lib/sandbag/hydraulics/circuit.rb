@@ -9,7 +9,8 @@ module Sandbag
 
       extend Attributes
 
-      attributes :kind, :lever, :master, :lines, :calipers, :bulk_modulus_mpa, :reserve_air_ml, :slave, :vehicle, :held_ml
+      attributes :kind, :lever, :master, :lines, :calipers, :bulk_modulus_mpa, :reserve_air_ml, :slave,
+        :vehicle, :held_ml
 
       # @return [Float] mL under pressure
       attr_reader :fluid_ml
@@ -18,7 +19,8 @@ module Sandbag
       # @param slave [SlaveCylinder, nil] nil on a brake
       # @param vehicle [Vehicle, nil] nil on a clutch
       # @param held_ml [Float, nil] fluid under pressure as somebody entered it; nil sums bore, lines and far end
-      def initialize(kind:, lever:, master:, lines:, calipers:, bulk_modulus_mpa:, reserve_air_ml:, slave: nil, vehicle: nil, held_ml: nil)
+      def initialize(kind:, lever:, master:, lines:, calipers:, bulk_modulus_mpa:, reserve_air_ml:, slave: nil,
+        vehicle: nil, held_ml: nil)
         @kind = kind
         @lever = lever
         @master = master
@@ -70,7 +72,8 @@ module Sandbag
       # @return [VolumeBudget]
       def budget(air_ml: 0)
         VolumeBudget.new(gap_ml: calipers.sum(&:gap_ml), hose_ml_mpa: lines.sum(&:swell_ml_mpa),
-          actuator_ml_mpa: calipers.sum(&:stiffness_ml_mpa), fluid_ml: fluid_ml, bulk_modulus_mpa: bulk_modulus_mpa, air_ml: air_ml)
+          actuator_ml_mpa: calipers.sum(&:stiffness_ml_mpa), fluid_ml: fluid_ml, bulk_modulus_mpa: bulk_modulus_mpa,
+          air_ml: air_ml)
       end
 
       # @return [Float] mm of piston travel that holds a pressure

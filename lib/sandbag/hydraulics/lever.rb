@@ -3,7 +3,8 @@
 module Sandbag
   module Hydraulics
     # Bar lever or pedal. The finger point is the middle of the two fingers that pull (the pad of the foot on a pedal).
-    # `gap_to_grip_mm` is free travel at the finger from rest to the grip (or pedal stop); `safe_gap_mm` of it must stay.
+    # `gap_to_grip_mm` is free travel at the finger from rest to the grip (or pedal stop); `safe_gap_mm` of it must
+    # stay.
     class Lever
       extend Measures
 

@@ -11,9 +11,9 @@ module Sandbag
 
       # @param entry [Entry] as it came in
       # @return [Entry] with its data read
-      # Refuses what EntryReader refuses, any entry on a signed job or on one put away as referred, a correction that has nothing
-      # to correct, work under a stop or before the questions that can stop it are answered, and what the entry's stage does not
-      # admit.
+      # Refuses what EntryReader refuses, any entry on a signed job or on one put away as referred, a correction that
+      # has nothing to correct, work under a stop or before the questions that can stop it are answered, and what the
+      # entry's stage does not admit.
       def admit(entry)
         refuse_closed
         refuse_correction(entry) if entry.corrects || entry.undo?
@@ -34,7 +34,9 @@ module Sandbag
 
       def refuse_correction(entry)
         target = entry.corrects && @state.journal.find(entry.corrects)
-        raise Refusal.at("corrects", "there is no such entry to take back", "the id of an entry of this job") unless target
+        unless target
+          raise Refusal.at("corrects", "there is no such entry to take back", "the id of an entry of this job")
+        end
         if @state.journal.corrected?(target.id) || target.undo?
           raise Refusal.at("corrects", "that entry is already taken back", "an entry still in force")
         end
@@ -47,7 +49,9 @@ module Sandbag
 
       def refuse_put_away(entry)
         away = @state.ask.referral
-        return if away.nil? || (entry.stage == "ask" && (%w[returned note].include?(entry.kind) || entry.corrects == away.id))
+        if away.nil? || (entry.stage == "ask" && (%w[returned note].include?(entry.kind) || entry.corrects == away.id))
+          return
+        end
         raise Refusal.at("stage", "this job is put away as referred", "that the machine has come back, under Ask")
       end
 
@@ -56,7 +60,11 @@ module Sandbag
         raise Refusal.at("stage", "not yet: no repair is chosen under Ask", "a route") unless @state.route
         open = @state.ask.intake.unanswered
         return if open.empty?
-        raise Refusal.at("stage", "not yet, first under Ask: #{open.map { |row| row["ask"] }.join(" ")}", "an answer to each")
+        raise Refusal.at(
+          "stage",
+          "not yet, first under Ask: #{open.map { |row| row["ask"] }.join(" ")}",
+          "an answer to each"
+        )
       end
 
       def refuse_stopped(entry)

@@ -63,7 +63,8 @@ module Sandbag
         Entries.new(select { |entry| entry.position < position })
       end
 
-      # @return [Array<Hash>] id and kind of the newest, oldest first: what can be taken back without looking at the journal
+      # @return [Array<Hash>] id and kind of the newest, oldest first: what can be taken back without looking at the
+      #   journal
       def recent(count)
         @entries.last(count).map { |entry| {id: entry.id, kind: entry.kind} }
       end

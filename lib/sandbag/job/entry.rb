@@ -2,8 +2,8 @@
 
 module Sandbag
   module Job
-    # One line of a job's journal. `id` is made by the client, so that a retry is harmless; `corrects` names the entry it
-    # takes back; `position` is its place in the journal, from 1.
+    # One line of a job's journal. `id` is made by the client, so that a retry is harmless; `corrects` names the entry
+    # it takes back; `position` is its place in the journal, from 1.
     class Entry
       extend Attributes
 

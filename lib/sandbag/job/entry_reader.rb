@@ -10,8 +10,13 @@ module Sandbag
         return entry.with(data: {}) if entry.undo?
         row = Knowledge.find("entry_kinds", "#{entry.stage}.#{entry.kind}")
         unless row
-          known = Knowledge.table("entry_kinds").select { |each| each["stage"] == entry.stage }.map { |each| each["kind"] }
-          raise Refusal.at("kind", "#{entry.stage} has no entry called #{entry.kind}", (known + [Entry::UNDO]).join(", "))
+          known =
+            Knowledge.table("entry_kinds").select { |each| each["stage"] == entry.stage }.map { |each| each["kind"] }
+          raise Refusal.at(
+            "kind",
+            "#{entry.stage} has no entry called #{entry.kind}",
+            (known + [Entry::UNDO]).join(", ")
+          )
         end
         entry.with(data: Refusal.within("data") { DataReader.read(row["data"], entry.data) })
       end

@@ -10,12 +10,22 @@ module Sandbag
         freeze
       end
 
-      # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, stages (id, status, waits_for, unresolved),
-      #   complaint, wait, route
+      # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, stages (id, status, waits_for,
+      #   unresolved), complaint, wait, route
       def to_h
         ask = @job.ask
-        {current: @job.current, waits_for: @job.waits_for, signed: @job.signed?, stop: @job.stop, do_not_use: @job.do_not_use, referred: referred, stages: stages,
-         complaint: ask.complaint, wait: ask.wait, route: ask.route&.id}.compact
+        {
+          current: @job.current,
+          waits_for: @job.waits_for,
+          signed: @job.signed?,
+          stop: @job.stop,
+          do_not_use: @job.do_not_use,
+          referred: referred,
+          stages: stages,
+          complaint: ask.complaint,
+          wait: ask.wait,
+          route: ask.route&.id
+        }.compact
       end
 
       private

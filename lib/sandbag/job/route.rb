@@ -4,11 +4,13 @@ module Sandbag
   module Job
     # What a job takes: a row of knowledge/routes.yml. Code asks a route what it does, never which one it is.
     class Route
-      # Names a plan gives a stage that is done only in part: Strip as protection and access, Measure as the comparison of new
-      # with old; and, until there is a stage that fits, Build as what puts back the parts that came off.
+      # Names a plan gives a stage that is done only in part: Strip as protection and access, Measure as the
+      # comparison of new with old; and, until there is a stage that fits, Build as what puts back the parts that came
+      # off.
       PARTIAL = {"protect" => "strip", "compare" => "measure", "fit" => "build"}.freeze
 
-      attr_reader :id, :label, :does, :why, :plan, :opens, :fluid, :steps, :things, :part, :condemned, :tools, :renews, :tests, :takes
+      attr_reader :id, :label, :does, :why, :plan, :opens, :fluid, :steps, :things, :part, :condemned, :tools, :renews,
+        :tests, :takes
 
       # @return [Array<Route>]
       def self.all
@@ -34,7 +36,8 @@ module Sandbag
       # @param row [Hash] of routes.yml
       def initialize(row)
         @row = row
-        @id, @label, @does, @why, @plan, @opens, @fluid, @steps, @things = row.values_at(*%w[id label does why plan opens fluid steps things])
+        @id, @label, @does, @why, @plan, @opens, @fluid, @steps,
+          @things = row.values_at(*%w[id label does why plan opens fluid steps things])
         @part = row["part"]
         @condemned = row["condemned"]
         @tools = row.fetch("tools", [])
@@ -93,7 +96,8 @@ module Sandbag
         plan.include?("compare")
       end
 
-      # @return [Circuit::Kind, nil] the kind of circuit that an added cylinder makes; the one that is there stays as it is
+      # @return [Circuit::Kind, nil] the kind of circuit that an added cylinder makes; the one that is there stays as
+      #   it is
       def adds
         @row["adds"] && Circuit::Kind.find(@row["adds"])
       end

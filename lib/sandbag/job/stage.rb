@@ -53,9 +53,14 @@ module Sandbag
       def admit(entry)
       end
 
-      # @return [Hash] what the stage shows: shapes, figures in the core's units, words, cautions, and what can be taken back
+      # @return [Hash] what the stage shows: shapes, figures in the core's units, words, cautions, and what can be
+      #   taken back
       def view
-        {**self.class.module_parent::View.new(self).to_h, cautions: Advice.cautions(id, job.sheet), recent: entries.recent(RECENT)}
+        {
+          **self.class.module_parent::View.new(self).to_h,
+          cautions: Advice.cautions(id, job.sheet),
+          recent: entries.recent(RECENT)
+        }
       end
       # Entries that can be taken back without looking at the journal.
       RECENT = 30

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Job
-    # A job as its journal tells it, on a circuit: its stages, each built when it is first asked for. Everything is computed
-    # from the entries in force; nothing is kept.
+    # A job as its journal tells it, on a circuit: its stages, each built when it is first asked for. Everything is
+    # computed from the entries in force; nothing is kept.
     class State
       # Before a route is chosen: what most jobs have.
       USUAL_STAGES = %w[ask choose bleed feel close].freeze
@@ -50,7 +50,9 @@ module Sandbag
 
       # @return [Hash{String => Stage}] the stages this job has, in order
       def stages
-        @built[:here] ||= (route ? route.stages.select { |id| stage(id).here? } : USUAL_STAGES).to_h { |id| [id, stage(id)] }.freeze
+        @built[:here] ||= (route ? route.stages.select { |id| stage(id).here? } : USUAL_STAGES)
+          .to_h { |id| [id, stage(id)] }
+          .freeze
       end
 
       # @return [String] id of the first stage that is not finished, or the last

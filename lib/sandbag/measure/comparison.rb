@@ -11,7 +11,11 @@ module Sandbag
       # @param kind [Circuit::Kind]
       def initialize(found, route, kind)
         @found = found
-        @rows = Knowledge.table("comparisons").select { |row| row["routes"].include?(route) && (row["kinds"].nil? || row["kinds"].include?(kind.id)) }.freeze
+        @rows =
+          Knowledge
+            .table("comparisons")
+            .select { |row| row["routes"].include?(route) && (row["kinds"].nil? || row["kinds"].include?(kind.id)) }
+            .freeze
         freeze
       end
 
@@ -24,14 +28,26 @@ module Sandbag
 
       def admit(data)
         unless rows.any? { |row| row["id"] == data["row"] }
-          raise Refusal.at("data/row", "“#{data["row"]}” is not compared on this job", rows.map { |row| row["id"] }.join(", "))
+          raise Refusal.at(
+            "data/row",
+            "“#{data["row"]}” is not compared on this job",
+            rows.map { |row| row["id"] }.join(", ")
+          )
         end
         return unless data["value"] == "resolved" && data["note"].nil?
         raise Refusal.at("data/note", "how was the difference resolved?", "a note, in words")
       end
 
       def to_h
-        rows.map { |row| {id: row["id"], label: row["label"], compare: row["compare"], value: @found.dig(row["id"], "value"), note: @found.dig(row["id"], "note")}.compact }
+        rows.map do |row|
+          {
+            id: row["id"],
+            label: row["label"],
+            compare: row["compare"],
+            value: @found.dig(row["id"], "value"),
+            note: @found.dig(row["id"], "note")
+          }.compact
+        end
       end
     end
   end

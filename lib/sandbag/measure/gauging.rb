@@ -2,8 +2,8 @@
 
 module Sandbag
   module Measure
-    # Gauge readings of bore and piston against the limits: largest bore, smallest piston, clearance, out of round, taper
-    # (docs/physics.md 8).
+    # Gauge readings of bore and piston against the limits: largest bore, smallest piston, clearance, out of round,
+    # taper (docs/physics.md 8).
     class Gauging
       # @attr place [String] of gauge_places.yml; value_mm [Float]; gauge [Hash] row of gauges.yml
       Reading = Struct.new(:entry, :place, :value_mm, :gauge, keyword_init: true)
@@ -59,20 +59,29 @@ module Sandbag
       def bore
         readings = values("bore")
         return if readings.empty?
-        Judgement.new("bore", "Largest bore", readings.map(&:value_mm).max, @limits.bore_limit, uncertainty(readings), most: true, source: @limits.source("bore_limit"))
+        Judgement.new("bore", "Largest bore", readings.map(&:value_mm).max, @limits.bore_limit, uncertainty(readings),
+          most: true, source: @limits.source("bore_limit"))
       end
 
       def piston
         readings = values("piston")
         return if readings.empty? || !@piston
-        Judgement.new("piston", "Smallest piston", readings.map(&:value_mm).min, @limits.piston_limit, uncertainty(readings), most: false, source: @limits.source("piston_limit"))
+        Judgement.new("piston", "Smallest piston", readings.map(&:value_mm).min, @limits.piston_limit,
+          uncertainty(readings), most: false, source: @limits.source("piston_limit"))
       end
 
       # Two readings, each with its own uncertainty.
       def clearance
         return unless bore && piston
-        Judgement.new("clearance", "Clearance", bore.value_mm - piston.value_mm, @limits.clearance_limit, Math.hypot(bore.uncertainty_mm, piston.uncertainty_mm),
-          most: true, source: @limits.source("clearance_limit"))
+        Judgement.new(
+          "clearance",
+          "Clearance",
+          bore.value_mm - piston.value_mm,
+          @limits.clearance_limit,
+          Math.hypot(bore.uncertainty_mm, piston.uncertainty_mm),
+          most: true,
+          source: @limits.source("clearance_limit")
+        )
       end
 
       # The worst depth of the bore that was read in both directions.
@@ -80,8 +89,17 @@ module Sandbag
         pairs = values("bore").group_by { |reading| place(reading)["level"] }.values.select { |pair| pair.size == 2 }
         return [] if pairs.empty?
         worst = pairs.max_by { |pair| spread(pair) }
-        [Judgement.new("out_of_round", "Out of round", spread(worst), @limits.round_limit, Math.hypot(*worst.map { |reading| reading.gauge["uncertainty"] }), most: true,
-          source: @limits.source("round_limit"))]
+        [
+          Judgement.new(
+            "out_of_round",
+            "Out of round",
+            spread(worst),
+            @limits.round_limit,
+            Math.hypot(*worst.map { |reading| reading.gauge["uncertainty"] }),
+            most: true,
+            source: @limits.source("round_limit")
+          )
+        ]
       end
 
       def spread(pair)

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Measure
-    # One figure against its limit, with the uncertainty of what it was read with. Within the uncertainty of the limit it is
-    # too close to call (docs/physics.md 8).
+    # One figure against its limit, with the uncertainty of what it was read with. Within the uncertainty of the limit
+    # it is too close to call (docs/physics.md 8).
     class Judgement
       VERDICTS = %w[reuse too_close renew].freeze
 
@@ -44,7 +44,17 @@ module Sandbag
       end
 
       def to_h
-        {id: id, label: label, value_mm: value_mm, limit_mm: limit_mm, uncertainty_mm: uncertainty_mm, most: @most, verdict: verdict, why: why, source: source}
+        {
+          id: id,
+          label: label,
+          value_mm: value_mm,
+          limit_mm: limit_mm,
+          uncertainty_mm: uncertainty_mm,
+          most: @most,
+          verdict: verdict,
+          why: why,
+          source: source
+        }
       end
     end
   end

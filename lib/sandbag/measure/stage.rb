@@ -15,8 +15,16 @@ module Sandbag
         @strip = job.strip
         @cylinder = job.choose.cylinder
         @comparison = Comparison.new(entries.by("compared", "row"), job.route&.id, job.sheet.kind)
-        @inspection = Inspection.new(entries.by("finding", "check").transform_values { |data| data["value"] }, @strip.tray)
-        @gauging = @cylinder && Gauging.new(readings, limits, piston: !fresh_parts.intersect?(PISTONS), places: @cylinder.construction.gauge_places)
+        @inspection =
+          Inspection.new(entries.by("finding", "check").transform_values { |data| data["value"] }, @strip.tray)
+        @gauging =
+          @cylinder &&
+          Gauging.new(
+            readings,
+            limits,
+            piston: !fresh_parts.intersect?(PISTONS),
+            places: @cylinder.construction.gauge_places
+          )
       end
 
       # The cylinder is apart; else a new part is compared with the old.
@@ -32,7 +40,16 @@ module Sandbag
       # @return [Verdict, nil] nil when nothing comes apart
       def verdict
         return unless apart?
-        @verdict ||= Verdict.new(inspection, judgements, missing: missing, given_up: @strip.given_up?, called: called, fresh: fresh_parts, cylinder: cylinder)
+        @verdict ||=
+          Verdict.new(
+            inspection,
+            judgements,
+            missing: missing,
+            given_up: @strip.given_up?,
+            called: called,
+            fresh: fresh_parts,
+            cylinder: cylinder
+          )
       end
 
       # @return [Array<String>] parts that are renewed although they would be used again if they passed
@@ -47,7 +64,8 @@ module Sandbag
       def waits_for
         return if done?
         return "compare new with old: #{Wording.inside(comparison.open.first["label"])}" unless apart?
-        "#{Wording.inside(verdict.label)}: #{(verdict.id == "parts") ? Wording.spelled(verdict.parts.first) : verdict.reasons.first}"
+        "#{Wording.inside(verdict.label)}: " \
+          "#{(verdict.id == "parts") ? Wording.spelled(verdict.parts.first) : verdict.reasons.first}"
       end
 
       def unresolved
@@ -71,21 +89,32 @@ module Sandbag
 
       # @return [Hash{String => Gauging::Reading}] by place
       def readings
-        entries.of("gauge").to_h do |entry|
-          place, value, gauge = entry.data.values_at("place", "value", "gauge")
-          [place, Gauging::Reading.new(entry: entry.id, place: place, value_mm: value, gauge: Knowledge.find("gauges", gauge))]
-        end
+        entries
+          .of("gauge")
+          .to_h do |entry|
+            place, value, gauge = entry.data.values_at("place", "value", "gauge")
+            [
+              place,
+              Gauging::Reading.new(
+                entry: entry.id,
+                place: place,
+                value_mm: value,
+                gauge: Knowledge.find("gauges", gauge)
+              )
+            ]
+          end
       end
 
       # Limits say nothing of a nominal that is not proven; a spring is judged all the same.
       # @return [Array<Judgement>]
       def judgements
         spring = entries.said("spring")
-        (cylinder.unproven ? [] : gauging.judgements) + (spring ? [SpringLength.judge(*spring.values_at("free", "new"))] : [])
+        (cylinder.unproven ? [] : gauging.judgements) +
+          (spring ? [SpringLength.judge(*spring.values_at("free", "new"))] : [])
       end
 
-      # Refuses what Inspection and Comparison refuse, a place no gauge is held to, a size far from the nominal, a part that is
-      # not in the tray, and a call where the figures are plain.
+      # Refuses what Inspection and Comparison refuse, a place no gauge is held to, a size far from the nominal, a
+      # part that is not in the tray, and a call where the figures are plain.
       def admit(entry)
         data = entry.data
         case entry.kind
@@ -106,7 +135,10 @@ module Sandbag
 
       # @return [Array<String>] what is still to be looked at, read or said
       def missing
-        looks = inspection.open.map { |look| look.value ? "#{look.row["label"]}: clean it and look again." : "#{look.row["label"]}: not looked at." }
+        looks =
+          inspection.open.map do |look|
+            look.value ? "#{look.row["label"]}: clean it and look again." : "#{look.row["label"]}: not looked at."
+          end
         looks + gauge_missing
       end
 
@@ -118,21 +150,34 @@ module Sandbag
       end
 
       def admit_gauge(data)
-        raise Refusal.at("data/place", "nothing is apart to be gauged", "a job that takes the cylinder apart") unless apart?
+        unless apart?
+          raise Refusal.at("data/place", "nothing is apart to be gauged", "a job that takes the cylinder apart")
+        end
         place = Knowledge.find("gauge_places", data["place"])
         known = cylinder.construction.gauge
         unless known.include?(place["id"])
-          raise Refusal.at("data/place", "this #{cylinder.noun} is not gauged there", known.empty? ? "nowhere: its looks decide" : known.join(", "))
+          raise Refusal.at(
+            "data/place",
+            "this #{cylinder.noun} is not gauged there",
+            known.empty? ? "nowhere: its looks decide" : known.join(", ")
+          )
         end
         gauge = Knowledge.find("gauges", data["gauge"])
         unless gauge["judges"]
           what = (place["part"] == "bore") ? "a bore" : "a piston"
-          raise Refusal.at("data/gauge", "a #{Wording.inside(gauge["label"])} only tells the nominal size; it cannot judge #{what}", "bore_gauge, micrometer")
+          raise Refusal.at(
+            "data/gauge",
+            "a #{Wording.inside(gauge["label"])} only tells the nominal size; it cannot judge #{what}",
+            "bore_gauge, micrometer"
+          )
         end
         off = (data["value"] - cylinder.bore_mm).abs
         return if off <= FAR_MM
-        raise Refusal.at("data/value", "#{Said.mm(data["value"], "g")} is #{Said.mm(off, 2)} from the nominal #{Said.mm(cylinder.bore_mm, "g")}",
-          "within #{Said.mm(FAR_MM, 1)} of it; a wrong nominal is put right on the machine's page")
+        raise Refusal.at(
+          "data/value",
+          "#{Said.mm(data["value"], "g")} is #{Said.mm(off, 2)} from the nominal #{Said.mm(cylinder.bore_mm, "g")}",
+          "within #{Said.mm(FAR_MM, 1)} of it; a wrong nominal is put right on the machine's page"
+        )
       end
 
       def admit_renewed(data)
@@ -142,7 +187,11 @@ module Sandbag
 
       def admit_called
         return if apart? && judgements.any? { |judgement| judgement.verdict == "too_close" }
-        raise Refusal.at("data/verdict", "the figures are plain: nothing is too close to call", "a figure within the gauge's uncertainty of its limit")
+        raise Refusal.at(
+          "data/verdict",
+          "the figures are plain: nothing is too close to call",
+          "a figure within the gauge's uncertainty of its limit"
+        )
       end
     end
   end

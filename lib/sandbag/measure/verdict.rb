@@ -4,8 +4,8 @@ module Sandbag
   module Measure
     # What becomes of the cylinder: one verdict with its reasons, from what was seen and what was gauged.
     class Verdict
-      # open: something is still to be looked at or read. too_close: at the gauge's uncertainty. unit: the cylinder is renewed.
-      # parts: it is used again with some new parts. reuse: it is used again.
+      # open: something is still to be looked at or read. too_close: at the gauge's uncertainty. unit: the cylinder is
+      # renewed. parts: it is used again with some new parts. reuse: it is used again.
       IDS = %w[unit open too_close parts reuse].freeze
 
       # Figures that condemn the cylinder, and those that condemn one part of it.
@@ -34,7 +34,13 @@ module Sandbag
       end
 
       def label
-        {"unit" => "Renew the #{@cylinder.noun}", "open" => "Still to look at", "too_close" => "Too close to call", "parts" => "Reuse, with new parts", "reuse" => "Reuse"}.fetch(id)
+        {
+          "unit" => "Renew the #{@cylinder.noun}",
+          "open" => "Still to look at",
+          "too_close" => "Too close to call",
+          "parts" => "Reuse, with new parts",
+          "reuse" => "Reuse"
+        }.fetch(id)
       end
 
       # Whether Build may go on.
@@ -49,7 +55,8 @@ module Sandbag
       private
 
       def condemned
-        @inspection.with("unit").map { |look| seen(look) } + over(OF_THE_BORE) + (@given_up ? ["The piston did not come by any gentle way."] : []) +
+        @inspection.with("unit").map { |look| seen(look) } + over(OF_THE_BORE) +
+          (@given_up ? ["The piston did not come by any gentle way."] : []) +
           ((@called && @called["verdict"] == "renew") ? call : [])
       end
 
@@ -83,7 +90,11 @@ module Sandbag
       end
 
       def worn_parts
-        worn = OF_A_PART.select { |figure, _| over([figure]).any? }.values.map { |part| (part == "piston" && @cylinder.caliper?) ? "cal_piston" : part }
+        worn =
+          OF_A_PART
+            .select { |figure, _| over([figure]).any? }
+            .values
+            .map { |part| (part == "piston" && @cylinder.caliper?) ? "cal_piston" : part }
         (@inspection.with("renew").map(&:part) + worn).uniq
       end
 

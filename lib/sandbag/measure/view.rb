@@ -14,7 +14,8 @@ module Sandbag
       def to_h
         measure = @measure
         {apart: measure.apart?, comparison: measure.comparison.to_h, inspection: measure.inspection.looks.map(&:to_h),
-         next: measure.inspection.open.first&.row&.fetch("id"), **(measure.apart? ? gauged : {}), never: Advice.never("measure"),
+         next: measure.inspection.open.first&.row&.fetch("id"), **(measure.apart? ? gauged : {}),
+         never: Advice.never("measure"),
          fresh: measure.fresh_parts, by_eye: measure.by_eye?, sheet: measure.job.sheet.to_h}.compact
       end
 
@@ -22,14 +23,26 @@ module Sandbag
 
       def gauged
         left = @measure.gauging.missing
-        {limits: @measure.limits.to_h, gauges: Knowledge.table("gauges").map { |row| row.slice("id", "label") }, places: @measure.gauging.wanted.map { |row| place(row) }, judgements: @measure.judgements.map(&:to_h),
-         taper_mm: @measure.gauging.taper_mm, unproven: @measure.cylinder.unproven, next_place: left.first&.fetch("id"), verdict: verdict}
+        {
+          limits: @measure.limits.to_h,
+          gauges: Knowledge.table("gauges").map { |row| row.slice("id", "label") },
+          places: @measure.gauging.wanted.map { |row| place(row) },
+          judgements: @measure.judgements.map(&:to_h),
+          taper_mm: @measure.gauging.taper_mm,
+          unproven: @measure.cylinder.unproven,
+          next_place: left.first&.fetch("id"),
+          verdict: verdict
+        }
       end
 
       def verdict
         next_route = @measure.next_route
         parts = @measure.verdict.parts.map { |id| {id: id, label: part_label(id)} }
-        {**@measure.verdict.to_h, parts: parts, next_route: next_route && {id: next_route.id, label: next_route.label}}.compact
+        {
+          **@measure.verdict.to_h,
+          parts: parts,
+          next_route: next_route && {id: next_route.id, label: next_route.label}
+        }.compact
       end
 
       def part_label(id)
@@ -39,8 +52,15 @@ module Sandbag
       # @return [Hash] a place with the gauge that is held there
       def place(row)
         reading = @measure.readings[row["id"]]
-        {id: row["id"], label: row["label"], part: row["part"], held: row["gauge"], value_mm: reading&.value_mm, gauge: reading&.gauge&.fetch("id"),
-         entry: reading&.entry}.compact
+        {
+          id: row["id"],
+          label: row["label"],
+          part: row["part"],
+          held: row["gauge"],
+          value_mm: reading&.value_mm,
+          gauge: reading&.gauge&.fetch("id"),
+          entry: reading&.entry
+        }.compact
       end
     end
   end

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Measure
-    # How far a bore and its piston may wear (docs/physics.md 8): the unit's own figures where entered, else ISO 286 H9 and f8 and
-    # about 0.012 mm beyond. [default]
+    # How far a bore and its piston may wear (docs/physics.md 8): the unit's own figures where entered, else ISO 286
+    # H9 and f8 and about 0.012 mm beyond. [default]
     class WearLimits
       NAMES = %w[bore_limit piston_limit clearance_limit round_limit].freeze
 
@@ -32,8 +32,13 @@ module Sandbag
       end
 
       def to_h
-        {nominal_mm: nominal_mm, bore_new: bore_new, piston_new: piston_new, sources: NAMES.to_h { |name| [name, source(name)] },
-         **NAMES.to_h { |name| [name.to_sym, public_send(name)] }}
+        {
+          nominal_mm: nominal_mm,
+          bore_new: bore_new,
+          piston_new: piston_new,
+          sources: NAMES.to_h { |name| [name, source(name)] },
+          **NAMES.to_h { |name| [name.to_sym, public_send(name)] }
+        }
       end
     end
   end

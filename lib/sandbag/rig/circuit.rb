@@ -2,8 +2,8 @@
 
 module Sandbag
   module Rig
-    # A simulated circuit with a hidden truth that fits the record: what the stand-in instruments read. The same seed has
-    # the same truth, and nothing here is chance.
+    # A simulated circuit with a hidden truth that fits the record: what the stand-in instruments read. The same seed
+    # has the same truth, and nothing here is chance.
     class Circuit
       # How far the truth lies from what age predicts, as a share.
       SPREAD = 0.5
@@ -26,7 +26,13 @@ module Sandbag
       def truth(instrument, place)
         return water_percent if instrument == "moisture_pen"
         row = Knowledge.find("gauge_places", place)
-        raise Refusal.at("place", "a gauge is not held to “#{place}”", Knowledge.table("gauge_places").map { |each| each["id"] }.join(", ")) unless row
+        unless row
+          raise Refusal.at(
+            "place",
+            "a gauge is not held to “#{place}”",
+            Knowledge.table("gauge_places").map { |each| each["id"] }.join(", ")
+          )
+        end
         (row["part"] == "bore") ? bore_mm(row) : piston_mm(row)
       end
 
@@ -59,7 +65,9 @@ module Sandbag
 
       def bore_mm(row)
         limits = Measure::WearLimits.new(nominal_mm)
-        wear = BORE_WEAR_MM * share("bore wear") * LEVEL_SHARE.fetch(row["level"]) * ((row["direction"] == "across") ? ACROSS_SHARE : 1)
+        wear =
+          BORE_WEAR_MM * share("bore wear") * LEVEL_SHARE.fetch(row["level"]) *
+          ((row["direction"] == "across") ? ACROSS_SHARE : 1)
         limits.bore_new.sum / 2 + wear
       end
 

@@ -15,7 +15,8 @@ module Sandbag
       # @param id [String] of KINDS
       # @param seed [String] a different one for each reading that is taken
       def initialize(id, seed:)
-        @kind = KINDS.fetch(id) { raise Refusal.at("instrument", "there is no stand-in for “#{id}”", KINDS.keys.join(", ")) }
+        @kind =
+          KINDS.fetch(id) { raise Refusal.at("instrument", "there is no stand-in for “#{id}”", KINDS.keys.join(", ")) }
         @seed = seed
         freeze
       end
@@ -27,7 +28,13 @@ module Sandbag
         noise = Array.new(12) { random.rand }.sum - 6.0
         step = @kind[:step]
         value = ((truth + @kind[:noise] * noise) / step).round * step
-        {value: [value, 0.0].max.round(4), unit: @kind[:unit], uncertainty: @kind[:uncertainty], instrument: @kind[:name], simulated: true}
+        {
+          value: [value, 0.0].max.round(4),
+          unit: @kind[:unit],
+          uncertainty: @kind[:uncertainty],
+          instrument: @kind[:name],
+          simulated: true
+        }
       end
     end
   end

@@ -38,10 +38,14 @@ module Sandbag
 
       # @return [String, nil] why it may not go in without a named reason; nil when it may
       def refusal
-        if @item.shaken_at then "it was shaken: let it stand 1 h and look for bubbles"
-        elsif discard_on && @today > discard_on then "open since #{opened}, over #{DISCARD_MONTHS} months: throw it away"
-        elsif opened_use_by && @today > opened_use_by then "open since #{opened}, over #{BRAKE_MONTHS} months"
-        elsif sealed_use_by && @today > sealed_use_by then "its use-by was #{sealed_use_by}"
+        if @item.shaken_at
+          "it was shaken: let it stand 1 h and look for bubbles"
+        elsif discard_on && @today > discard_on
+          "open since #{opened}, over #{DISCARD_MONTHS} months: throw it away"
+        elsif opened_use_by && @today > opened_use_by
+          "open since #{opened}, over #{BRAKE_MONTHS} months"
+        elsif sealed_use_by && @today > sealed_use_by
+          "its use-by was #{sealed_use_by}"
         end
       end
 

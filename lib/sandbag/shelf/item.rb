@@ -8,9 +8,11 @@ module Sandbag
       # @attr opened_on [String, nil] the day the seal was broken; shaken_at [String, nil] since when it has to stand
       extend Attributes
 
-      attributes :id, :kind, :name, :place, :price_minor, :fields, :amount, :reserved, :opened_on, :shaken_at, :discarded
+      attributes :id, :kind, :name, :place, :price_minor, :fields, :amount, :reserved, :opened_on, :shaken_at,
+        :discarded
 
-      def initialize(id:, kind:, name:, fields:, place: nil, price_minor: nil, amount: 0.0, reserved: {}, opened_on: nil, shaken_at: nil, discarded: nil)
+      def initialize(id:, kind:, name:, fields:, place: nil, price_minor: nil, amount: 0.0, reserved: {},
+        opened_on: nil, shaken_at: nil, discarded: nil)
         @id = id
         @kind = kind
         @name = name
@@ -30,14 +32,16 @@ module Sandbag
       def self.from(move)
         data = move.data
         amount = (data["kind"] == "bottle") ? data["fields"]["size"] : data.fetch("count", 1.0)
-        new(id: move.item, kind: data["kind"], name: data["name"], place: data["place"], price_minor: data["price_minor"], fields: data["fields"], amount: amount)
+        new(id: move.item, kind: data["kind"], name: data["name"], place: data["place"],
+          price_minor: data["price_minor"], fields: data["fields"], amount: amount)
       end
 
       # @return [Item] after a move
       def after(move)
         data = move.data
         case move.kind
-        when "described" then with(**data.slice("name", "place", "price_minor").transform_keys(&:to_sym), fields: fields.merge(data["fields"] || {}))
+        when "described" then with(**data.slice("name", "place", "price_minor").transform_keys(&:to_sym),
+          fields: fields.merge(data["fields"] || {}))
         when "received" then with(amount: amount + data["count"])
         when "counted" then with(amount: data["count"])
         when "measured" then with(amount: data["ml"])

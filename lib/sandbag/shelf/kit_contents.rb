@@ -13,7 +13,13 @@ module Sandbag
         raise Refusal.at("", "an empty kit", "at least one part") unless given.is_a?(Hash) && given.any?
         given.to_h do |id, line|
           row = Knowledge.find("kit_items", id)
-          raise Refusal.at(id, "no kit holds “#{id[0, 40]}”", Knowledge.table("kit_items").map { |each| each["id"] }.join(", ")) unless row
+          unless row
+            raise Refusal.at(
+              id,
+              "no kit holds “#{id[0, 40]}”",
+              Knowledge.table("kit_items").map { |each| each["id"] }.join(", ")
+            )
+          end
           [id, Refusal.within(id) { line(row, line) }]
         end
       end
@@ -22,10 +28,18 @@ module Sandbag
 
       def self.line(row, line)
         rules = {"count?" => {"type" => "measure", "dimension" => "number", "min" => 1, "max" => MOST}}
-        rules["material?"] = {"type" => "choice", "choices" => Knowledge.table("seals").map { |seal| seal["id"] } + [UNMARKED]} if row["rubber"]
+        if row["rubber"]
+          rules["material?"] = {
+            "type" => "choice",
+            "choices" => Knowledge.table("seals").map { |seal| seal["id"] } + [UNMARKED]
+          }
+        end
         raise Refusal.at("", "not a line of a kit", "count, material") unless line.is_a?(Hash)
         read = DataReader.read(rules, line)
-        {"count" => read.fetch("count", 1.0).round, "material" => (read.fetch("material", UNMARKED) if row["rubber"])}.compact
+        {
+          "count" => read.fetch("count", 1.0).round,
+          "material" => (read.fetch("material", UNMARKED) if row["rubber"])
+        }.compact
       end
       private_class_method :line
     end

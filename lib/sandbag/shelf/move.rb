@@ -2,8 +2,8 @@
 
 module Sandbag
   module Shelf
-    # One line of the shelf's journal: something that happened to one thing. `id` is made by the client, so that a retry is
-    # harmless. Nothing is updated or deleted.
+    # One line of the shelf's journal: something that happened to one thing. `id` is made by the client, so that a
+    # retry is harmless. Nothing is updated or deleted.
     class Move
       extend Attributes
 

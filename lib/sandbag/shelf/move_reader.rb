@@ -6,14 +6,28 @@ module Sandbag
     module MoveReader
       # @param item [Item, nil] the thing as it is
       # @return [Move] with its data read
-      # Refuses, at data/<name>, an unknown kind, a move the kind of thing does not make, and values outside their limits.
+      # Refuses, at data/<name>, an unknown kind, a move the kind of thing does not make, and values outside their
+      # limits.
       def self.read(move, item)
         row = Knowledge.find("stock_moves", move.kind)
-        raise Refusal.at("kind", "nothing on a shelf is “#{move.kind[0, 40]}”", Knowledge.table("stock_moves").map { |each| each["id"] }.join(", ")) unless row
+        unless row
+          raise Refusal.at(
+            "kind",
+            "nothing on a shelf is “#{move.kind[0, 40]}”",
+            Knowledge.table("stock_moves").map { |each| each["id"] }.join(", ")
+          )
+        end
         data = Refusal.within("data") { DataReader.read(row["data"], move.data) }
         kind = item ? item.kind : data["kind"]
-        raise Refusal.at("kind", "a #{kind} is not #{move.kind}", row["for"].join(", ")) unless kind.nil? || row["for"].include?(kind)
-        data = data.merge("fields" => Refusal.within("data/fields") { fields(kind, data["fields"], move.kind == "added") }) if data.key?("fields") && kind
+        unless kind.nil? || row["for"].include?(kind)
+          raise Refusal.at("kind", "a #{kind} is not #{move.kind}", row["for"].join(", "))
+        end
+        if data.key?("fields") && kind
+          data =
+            data.merge(
+              "fields" => Refusal.within("data/fields") { fields(kind, data["fields"], move.kind == "added") }
+            )
+        end
         move.with(data: data)
       end
 

@@ -39,8 +39,9 @@ module Sandbag
       end
 
       # @return [Move] with its data read
-      # Refuses what MoveReader refuses, a second thing under one id, a move of a thing that is not there, of another kind or
-      # thrown away, half a piece, more than a bottle holds, and one that would leave less than nothing or break a promise.
+      # Refuses what MoveReader refuses, a second thing under one id, a move of a thing that is not there, of another
+      # kind or thrown away, half a piece, more than a bottle holds, and one that would leave less than nothing or
+      # break a promise.
       def admit(move)
         item = items[move.item]
         read = MoveReader.read(move, item)
@@ -54,15 +55,21 @@ module Sandbag
       private
 
       def refuse_identity(move, item)
-        return (raise Refusal.at("item", "there is already a #{move.item} on the shelf", "an id not used before") if item) if move.kind == "added"
-        raise Refusal.at("item", "there is no “#{move.item}” on the shelf", "the id of a thing on the shelf") unless item
+        if move.kind == "added"
+          raise Refusal.at("item", "there is already a #{move.item} on the shelf", "an id not used before") if item
+          return
+        end
+        unless item
+          raise Refusal.at("item", "there is no “#{move.item}” on the shelf", "the id of a thing on the shelf")
+        end
         raise Refusal.at("item", "#{item.name} was thrown away: #{item.discarded}", "another one") if item.discarded
       end
 
       def refuse_day(move)
         return unless move.kind == "opened"
         return if move.data["on"] != "unknown" && move.data["on"] <= move.on
-        raise Refusal.at("data/on", "the day of opening, #{move.data["on"]}, is not a day up to today", "1970-01-01 to #{move.on}")
+        raise Refusal.at("data/on", "the day of opening, #{move.data["on"]}, is not a day up to today",
+          "1970-01-01 to #{move.on}")
       end
 
       def refuse_pieces(move, item)
@@ -85,13 +92,15 @@ module Sandbag
         after = item.after(move)
         size = after.fields["size"]
         return if after.amount <= size
-        raise Refusal.at((move.kind == "measured") ? "data/ml" : "data/fields/size", "#{item.name}: #{plain(after.amount)} mL in a bottle of #{plain(size)}", "0 to #{plain(size)} mL in it")
+        raise Refusal.at((move.kind == "measured") ? "data/ml" : "data/fields/size",
+          "#{item.name}: #{plain(after.amount)} mL in a bottle of #{plain(size)}", "0 to #{plain(size)} mL in it")
       end
 
       def refuse_promise(item, count)
         return if count <= item.free
         promised = item.reserved.any? ? "; #{item.reserved.keys.join(", ")} has been promised the rest" : ""
-        raise Refusal.at("data/count", "#{item.name}: #{plain(count)} asked for, #{plain(item.free)} free#{promised}", "up to #{plain(item.free)}")
+        raise Refusal.at("data/count", "#{item.name}: #{plain(count)} asked for, #{plain(item.free)} free#{promised}",
+          "up to #{plain(item.free)}")
       end
 
       def refuse_twice(item)
@@ -100,14 +109,16 @@ module Sandbag
 
       def refuse_unpromised(item, job)
         return if item.reserved.key?(job)
-        raise Refusal.at("data/job", "#{item.name} is not promised to #{job}", item.reserved.empty? ? "nobody has been promised it" : item.reserved.keys.join(", "))
+        raise Refusal.at("data/job", "#{item.name} is not promised to #{job}",
+          item.reserved.empty? ? "nobody has been promised it" : item.reserved.keys.join(", "))
       end
 
       def refuse_broken_promise(item, move)
         left = move.data.values_at("count", "ml").compact.first || 0.0
         promised = item.reserved.values.sum
         return if left >= promised
-        raise Refusal.at("data", "#{item.name}: #{plain(promised)} are promised to #{item.reserved.keys.join(", ")}", "#{plain(promised)} or more, or release them first")
+        raise Refusal.at("data", "#{item.name}: #{plain(promised)} are promised to #{item.reserved.keys.join(", ")}",
+          "#{plain(promised)} or more, or release them first")
       end
 
       def plain(number)

@@ -2,17 +2,29 @@
 
 module Sandbag
   module Strip
-    # How one kind of cylinder is made: its parts, the steps that take them out, and the order of those (docs/trade.md 3.4). A
-    # part group (docs/trade.md 3.3) has the same form.
+    # How one kind of cylinder is made: its parts, the steps that take them out, and the order of those (docs/trade.md
+    # 3.4). A part group (docs/trade.md 3.3) has the same form.
     class Construction
       FOLDER = "#{Knowledge::FOLDER}/constructions"
       GROUPS = "#{Knowledge::FOLDER}/part_groups"
 
       # Where a master and a slave are gauged.
-      GAUGED = %w[bore.1.a bore.1.b bore.2.a bore.2.b bore.3.a bore.3.b piston.1.a piston.1.b piston.2.a piston.2.b].freeze
+      GAUGED = %w[
+        bore.1.a
+        bore.1.b
+        bore.2.a
+        bore.2.b
+        bore.3.a
+        bore.3.b
+        piston.1.a
+        piston.1.b
+        piston.2.a
+        piston.2.b
+      ].freeze
 
-      # @attr removal [Array<String>] own steps that are done when the unit only comes off whole; gauge [Array<String>] of
-      #   gauge_places.yml, what decides beside the eye; caliper [String, nil] the build of caliper it is
+      # @attr removal [Array<String>] own steps that are done when the unit only comes off whole; gauge
+      #   [Array<String>] of gauge_places.yml, what decides beside the eye; caliper [String, nil] the build of caliper
+      #   it is
       attr_reader :id, :label, :order, :removal, :parts, :steps, :section, :gauge, :caliper
 
       # @return [Array<Construction>] all of them

@@ -2,17 +2,36 @@
 
 module Sandbag
   module Strip
-    # Reads a construction or a part group and refuses one that does not hold together: a part that no step takes out, or
-    # two do; a step that is not in the order; an unknown part, tool, caution, direction or lubricant.
+    # Reads a construction or a part group and refuses one that does not hold together: a part that no step takes out,
+    # or two do; a step that is not in the order; an unknown part, tool, caution, direction or lubricant.
     class ConstructionFile
-      # new: always a new one. kit: comes with the kit. reuse: used again if it passes. stays: comes loose, never in the tray.
+      # new: always a new one. kit: comes with the kit. reuse: used again if it passes. stays: comes loose, never in
+      # the tray.
       ONCE = %w[new kit reuse stays].freeze
       LUBE_PLACES = %w[own rubber dry].freeze
 
-      PARTS = {"label" => String, "quantity" => Integer, "least?" => Integer, "most?" => Integer, "once" => String, "way?" => Hash, "lube?" => Array,
-               "check?" => String}.freeze
-      STEPS = {"label" => String, "takes" => Array, "does?" => String, "flies?" => String, "leaks?" => String, "lost?" => String, "tools" => Array,
-               "cover?" => String, "caution?" => String, "needs?" => String}.freeze
+      PARTS = {
+        "label" => String,
+        "quantity" => Integer,
+        "least?" => Integer,
+        "most?" => Integer,
+        "once" => String,
+        "way?" => Hash,
+        "lube?" => Array,
+        "check?" => String
+      }.freeze
+      STEPS = {
+        "label" => String,
+        "takes" => Array,
+        "does?" => String,
+        "flies?" => String,
+        "leaks?" => String,
+        "lost?" => String,
+        "tools" => Array,
+        "cover?" => String,
+        "caution?" => String,
+        "needs?" => String
+      }.freeze
 
       def initialize(path)
         @path = path
@@ -48,7 +67,9 @@ module Sandbag
       end
 
       def step_fault(step)
-        KnowledgeReferences.ids("tools", step["tools"]) || (step["needs"] && KnowledgeReferences.ids("intake", [step["needs"]])) || (step["caution"] && KnowledgeReferences.ids("cautions", [step["caution"]]))
+        KnowledgeReferences.ids("tools", step["tools"]) ||
+          (step["needs"] && KnowledgeReferences.ids("intake", [step["needs"]])) ||
+          (step["caution"] && KnowledgeReferences.ids("cautions", [step["caution"]]))
       end
 
       def check_taken
@@ -58,7 +79,10 @@ module Sandbag
         @parts.rows.each do |part|
           times = takers.count { |id, _| id == part["id"] }
           next if times == 1
-          @parts.fault(@parts.line_of(part["id"]), "#{part["id"]} is #{times.zero? ? "never removed" : "removed #{times} times"}")
+          @parts.fault(
+            @parts.line_of(part["id"]),
+            "#{part["id"]} is #{times.zero? ? "never removed" : "removed #{times} times"}"
+          )
         end
       end
 
@@ -66,7 +90,9 @@ module Sandbag
         order = plain["order"]
         lost = plain["steps"].find { |step| !order.include?(step["id"]) }
         @steps.fault(@steps.line_of(lost["id"]), "#{lost["id"]} is not in the order") if lost
-        known = plain["steps"].map { |step| step["id"] } + Knowledge.table("strip_actions").map { |row| row["id"] } + group_ids
+        known =
+          plain["steps"].map { |step| step["id"] } + Knowledge.table("strip_actions").map { |row| row["id"] } +
+          group_ids
         odd = order - known
         fault(@nodes["order"].start_line + 1, "the order names unknown #{odd.join(", ")}") if odd.any?
         twice = order.find { |id| order.count(id) > 1 }

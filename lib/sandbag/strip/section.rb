@@ -2,7 +2,8 @@
 
 module Sandbag
   module Strip
-    # The cylinder cut open, for the drawing: its parts from the bore's end to the lever, which are in and which are at hand.
+    # The cylinder cut open, for the drawing: its parts from the bore's end to the lever, which are in and which are
+    # at hand.
     class Section
       # @param work [Work]
       # @param out [Array<Step>] steps whose parts are out
@@ -14,7 +15,8 @@ module Sandbag
         freeze
       end
 
-      # @return [Hash, nil] parts: id, label, is_in, at_hand; reservoir [Boolean] one stands over it; nil when nothing is taken apart
+      # @return [Hash, nil] parts: id, label, is_in, at_hand; reservoir [Boolean] one stands over it; nil when nothing
+      #   is taken apart
       def to_h
         return unless @work.construction
         {reservoir: @work.cylinder.part == "master", parts: @work.construction.section.map { |id| part_view(id) }}

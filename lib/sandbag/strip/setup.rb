@@ -19,13 +19,16 @@ module Sandbag
       # @param answers [Hash{String => Hash}] as entered
       # @return [Hash{String => Integer}] part => how many there are, where an answer says so
       def self.counts(answers)
-        answers.map { |id, answer| Knowledge.find("setup", id)&.dig("counts", answer["value"]) || {} }.reduce({}, :merge)
+        answers
+          .map { |id, answer| Knowledge.find("setup", id)&.dig("counts", answer["value"]) || {} }
+          .reduce({}, :merge)
       end
 
       # @return [Array<Hash>] rows of setup.yml that concern this circuit
       def rows
         Knowledge.table("setup").select do |row|
-          (row["kinds"].nil? || row["kinds"].include?(@sheet.kind.id)) && (!row["abs"] || @sheet.abs?) && (@strips || row["always"])
+          (row["kinds"].nil? || row["kinds"].include?(@sheet.kind.id)) && (!row["abs"] || @sheet.abs?) &&
+            (@strips || row["always"])
         end
       end
 
@@ -37,7 +40,13 @@ module Sandbag
       # Refuses a row that does not concern this circuit, and an answer it does not have.
       def admit(data)
         row = rows.find { |each| each["id"] == data["item"] }
-        raise Refusal.at("data/item", "“#{data["item"]}” is not part of this set-up", rows.map { |each| each["id"] }.join(", ")) unless row
+        unless row
+          raise Refusal.at(
+            "data/item",
+            "“#{data["item"]}” is not part of this set-up",
+            rows.map { |each| each["id"] }.join(", ")
+          )
+        end
         accepted = row["values"]&.keys || [DONE]
         value = data["value"] || DONE
         return if accepted.include?(value) || (row["word"] == "block" && data["reason"])
@@ -47,8 +56,16 @@ module Sandbag
       def to_h
         rows.map do |row|
           answer = @answers[row["id"]]
-          {id: row["id"], label: row["label"], detail: row["detail"], word: row["word"], values: row["values"], value: answer && (answer["value"] || DONE),
-           reason: answer&.fetch("reason", nil), warning: answer && row.dig("warns", answer["value"])}.compact
+          {
+            id: row["id"],
+            label: row["label"],
+            detail: row["detail"],
+            word: row["word"],
+            values: row["values"],
+            value: answer && (answer["value"] || DONE),
+            reason: answer&.fetch("reason", nil),
+            warning: answer && row.dig("warns", answer["value"])
+          }.compact
         end
       end
     end

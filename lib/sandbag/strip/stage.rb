@@ -19,7 +19,8 @@ module Sandbag
         @tray = Tray.new(done_steps, @counts)
       end
 
-      # Something comes off, or will once it is said which far end, or fluid moves and machine and mechanic are protected from it.
+      # Something comes off, or will once it is said which far end, or fluid moves and machine and mechanic are
+      # protected from it.
       def here?
         work.any? || job.choose.far_end_wanted? || job.route.protects?
       end
@@ -90,8 +91,8 @@ module Sandbag
         entries.by("tried", "method").transform_values { |data| data["freed"] }
       end
 
-      # Refuses a step out of its order, before the set-up, or before kit, fluid and tools lie on the bench, and a count no such
-      # part has.
+      # Refuses a step out of its order, before the set-up, or before kit, fluid and tools lie on the bench, and a
+      # count no such part has.
       def admit(entry)
         data = entry.data
         case entry.kind
@@ -124,27 +125,43 @@ module Sandbag
         raise Refusal.at("data/step", "#{label} is done", step&.id || "nothing: all of it is out") if passed?(found)
         refuse_without(found) unless skipped
         return if found == step
-        raise Refusal.at("data/step", "#{label} comes after #{Wording.inside(step.label)}", "#{step.id}, or skip it with a reason")
+        raise Refusal.at("data/step", "#{label} comes after #{Wording.inside(step.label)}",
+          "#{step.id}, or skip it with a reason")
       end
 
       # There is no default for what this step takes.
       def refuse_without(found)
         return if found.needs.nil? || job.ask.intake.value(found.needs) == "yes"
-        raise Refusal.at("data/step", "#{found.label}: #{found.lost}", "the service information on hand, under Ask; or skip it with a reason")
+        raise Refusal.at("data/step", "#{found.label}: #{found.lost}",
+          "the service information on hand, under Ask; or skip it with a reason")
       end
 
       def refuse_unready
         return if ready?
         if wanting.any?
-          raise Refusal.at("data/step", "still to fetch: #{wanting.map { |line| Wording.inside(line.label) }.join(", ")}", "the pull list under Choose first")
+          raise Refusal.at("data/step",
+            "still to fetch: #{wanting.map { |line| Wording.inside(line.label) }.join(", ")}",
+            "the pull list under Choose first")
         end
-        raise Refusal.at("data/step", "not yet: #{job.measure.waits_for}", "new compared with old, under Measure, first") unless compared?
-        raise Refusal.at("data/step", "not yet: #{setup.missing.map { |row| Wording.inside(row["label"]) }.join(", ")}", "the set-up first")
+        unless compared?
+          raise Refusal.at(
+            "data/step",
+            "not yet: #{job.measure.waits_for}",
+            "new compared with old, under Measure, first"
+          )
+        end
+        raise Refusal.at(
+          "data/step",
+          "not yet: #{setup.missing.map { |row| Wording.inside(row["label"]) }.join(", ")}",
+          "the set-up first"
+        )
       end
 
       def admit_count(data)
         part = work.part(data["part"])
-        raise Refusal.at("data/part", "“#{data["part"]}” does not come out here", work.parts.map(&:id).join(", ")) unless part
+        unless part
+          raise Refusal.at("data/part", "“#{data["part"]}” does not come out here", work.parts.map(&:id).join(", "))
+        end
         return if data["count"].round.between?(0, MOST) && data["count"] == data["count"].round
         raise Refusal.at("data/count", "#{part.label}: #{data["count"]} cannot be", "a whole number up to #{MOST}")
       end

@@ -6,8 +6,8 @@ module Sandbag
     class Step
       WORDS = %w[does flies leaks lost cover caution].freeze
 
-      # @attr takes [Array<Part>]; cover [String, nil] what is open to the air after it; needs [String, nil] answer of the intake
-      #   without which it is not done
+      # @attr takes [Array<Part>]; cover [String, nil] what is open to the air after it; needs [String, nil] answer of
+      #   the intake without which it is not done
       attr_reader :id, :label, :tools, :takes, :needs, *WORDS
 
       # @param row [Hash] of a construction's steps or of strip_actions.yml
@@ -31,7 +31,13 @@ module Sandbag
       def to_h
         words = WORDS.to_h { |word| [word.to_sym, public_send(word)] }
         words[:caution] &&= Knowledge.find("cautions", caution)["text"]
-        {id: id, label: label, tools: tools.map { |tool| Knowledge.find("tools", tool)["label"] }, takes: takes.map(&:id), **words}.compact
+        {
+          id: id,
+          label: label,
+          tools: tools.map { |tool| Knowledge.find("tools", tool)["label"] },
+          takes: takes.map(&:id),
+          **words
+        }.compact
       end
     end
   end

@@ -10,8 +10,15 @@ module Sandbag
       # @param steps [Array<Step>] those that are done
       # @param counts [Hash{String => Integer}] part => how many were found, where that is not what was expected
       def initialize(steps, counts)
-        @cells = steps.flat_map(&:takes).reject(&:stays?).map { |part| [part, counts.fetch(part.id, part.quantity)] }
-          .select { |_, out| out.positive? }.each_with_index.map { |(part, out), index| Cell.new(number: index + 1, part: part, out: out).freeze }.freeze
+        @cells =
+          steps
+            .flat_map(&:takes)
+            .reject(&:stays?)
+            .map { |part| [part, counts.fetch(part.id, part.quantity)] }
+            .select { |_, out| out.positive? }
+            .each_with_index
+            .map { |(part, out), index| Cell.new(number: index + 1, part: part, out: out).freeze }
+            .freeze
         freeze
       end
 

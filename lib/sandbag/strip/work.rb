@@ -2,8 +2,8 @@
 
 module Sandbag
   module Strip
-    # What a job takes apart on its circuit, in order: the construction's own steps with the shared groups that this circuit
-    # has (docs/trade.md 3.2 to 3.4).
+    # What a job takes apart on its circuit, in order: the construction's own steps with the shared groups that this
+    # circuit has (docs/trade.md 3.2 to 3.4).
     class Work
       attr_reader :construction, :cylinder, :steps
 

@@ -15,22 +15,47 @@ RSpec.describe Sandbag::Ask::Diagnosis do
 
   # docs/trade.md 1.7: side, findings, first cause, proven, route proposed (nil: not sure enough yet)
   acceptance = [
-    ["brake", %w[lever_feel.spongy lever_travel.long pump_up.rises_holds history.opened_recently], "AL", false, "bleed"],
+    [
+      "brake",
+      %w[lever_feel.spongy lever_travel.long pump_up.rises_holds history.opened_recently],
+      "AL",
+      false,
+      "bleed"
+    ],
     ["brake", %w[lever_feel.spongy lever_travel.long], "AL", false, nil],
-    ["brake", %w[pump_up.rises_sinks hold_sink.slow wet_lever.dry wet_joint.dry wet_slave.dry], "BY", false, "reseal_mc"],
+    [
+      "brake",
+      %w[pump_up.rises_sinks hold_sink.slow wet_lever.dry wet_joint.dry wet_slave.dry],
+      "BY",
+      false,
+      "reseal_mc"
+    ],
     ["brake", %w[lever_feel.firm hot_fade.long_when_hot fluid_colour.brown], "FA", false, "flush"],
     ["brake", %w[history.wet_mud boot_state.packed_dirt return_action.slow], "ST", true, "reseal_mc"],
     ["brake", %w[return_action.hangs boot_state.split_dry], "ST", false, "reseal_mc"],
     ["clutch", %w[return_action.locked history.long_standing], "SS", false, "slave_work"],
     ["clutch", %w[level.empty wet_slave.fluid clutch_gear.none], "SL", true, "slave_work"],
     ["clutch", %w[wet_slave.engine_oil], "EN", true, "clutch_work"],
-    ["brake", %w[abs_state.air_past_outlet hold_sink.fast lever_travel.to_grip wet_joint.dry], "AB", true, "refer", "fitted"],
+    [
+      "brake",
+      %w[abs_state.air_past_outlet hold_sink.fast lever_travel.to_grip wet_joint.dry],
+      "AB",
+      true,
+      "refer",
+      "fitted"
+    ],
     ["brake", %w[bubbles.under_insert lever_feel.spongy], "AM", false, "bleed"],
     ["brake", %w[residual.builds free_play.none port_jet.absent history.parts_changed], "AT", true, "adjust_free_play"],
     ["brake", %w[residual.builds free_play.in_spec port_jet.absent], "PB", false, "reseal_mc"],
     ["brake", %w[residual.constant release_point.nipple_only], "HB", true, "renew_hose"],
     ["brake", %w[lever_feel.spongy pump_up.same mc_isolated.firm hose_state.bulges], "HS", true, "renew_hose"],
-    ["brake", %w[level.slow_fall wet_lever.dry wet_joint.dry wet_slave.dry friction_state.thin lever_travel.long], "FR", true, "friction_work"],
+    [
+      "brake",
+      %w[level.slow_fall wet_lever.dry wet_joint.dry wet_slave.dry friction_state.thin lever_travel.long],
+      "FR",
+      true,
+      "friction_work"
+    ],
     ["clutch", %w[slave_lift.in_spec clutch_gear.partial], "FR", true, "friction_work"],
     ["brake", %w[lever_feel.dead_then_firm free_play.excess], "LO", true, "adjust_free_play"]
   ]
@@ -45,16 +70,46 @@ RSpec.describe Sandbag::Ask::Diagnosis do
     ["brake", %w[fluid_water.ge3 lever_feel.firm], "FA", true, "flush"],
     ["brake", %w[fluid_debris.gel], "FW", true, "renew_rubber"],
     ["brake", %w[friction_state.thin hot_fade.weak_but_firm], "FR", true, "friction_work"],
-    ["brake", %w[bubbles.few_then_stop pump_up.never_builds hold_sink.holds wet_joint.dry wet_slave.dry], "AM", false, "bleed"],
-    ["brake", %w[mc_isolated.sinks wet_lever.dry wet_joint.dry wet_slave.dry lever_feel.spongy], "BY", true, "reseal_mc"],
+    [
+      "brake",
+      %w[bubbles.few_then_stop pump_up.never_builds hold_sink.holds wet_joint.dry wet_slave.dry],
+      "AM",
+      false,
+      "bleed"
+    ],
+    [
+      "brake",
+      %w[mc_isolated.sinks wet_lever.dry wet_joint.dry wet_slave.dry lever_feel.spongy],
+      "BY",
+      true,
+      "reseal_mc"
+    ],
     ["brake", %w[free_play.pivot_worn return_action.slow], "LO", true, "adjust_free_play"],
-    ["brake", %w[residual.builds port_jet.absent free_play.in_spec fluid_debris.grit boot_state.sound], "PB", false, "reseal_mc"],
+    [
+      "brake",
+      %w[residual.builds port_jet.absent free_play.in_spec fluid_debris.grit boot_state.sound],
+      "PB",
+      false,
+      "reseal_mc"
+    ],
     ["brake", %w[pump_up.same lever_feel.spongy hold_sink.holds hose_state.bulges], "HS", true, "renew_hose"],
     ["brake", %w[nipple_flow.bubbles lever_feel.spongy pump_up.rises_holds], "AL", false, "bleed"],
     ["brake", %w[return_action.slow lever_effort.heavy boot_state.split_dry history.wet_mud], "ST", false, "reseal_mc"],
     ["brake", %w[free_play.none residual.constant], "AT", true, "adjust_free_play"],
-    ["clutch", %w[clutch_gear.none lever_feel.spongy pump_up.rises_holds history.opened_recently], "AL", false, "bleed"],
-    ["clutch", %w[hold_sink.slow pump_up.rises_sinks clutch_gear.partial wet_slave.dry wet_joint.dry], "BY", false, "reseal_mc"],
+    [
+      "clutch",
+      %w[clutch_gear.none lever_feel.spongy pump_up.rises_holds history.opened_recently],
+      "AL",
+      false,
+      "bleed"
+    ],
+    [
+      "clutch",
+      %w[hold_sink.slow pump_up.rises_sinks clutch_gear.partial wet_slave.dry wet_joint.dry],
+      "BY",
+      false,
+      "reseal_mc"
+    ],
     ["clutch", %w[free_play.none residual.builds history.parts_changed], "AT", true, "adjust_free_play"],
     ["clutch", %w[slave_lift.none return_action.locked], "SS", false, "slave_work"],
     ["clutch", %w[fluid_colour.black], "FA", true, "flush"],
@@ -64,16 +119,43 @@ RSpec.describe Sandbag::Ask::Diagnosis do
     ["clutch", %w[bubbles.under_insert clutch_gear.none slave_lift.short], "AM", false, nil],
     ["clutch", %w[wet_joint.drip level.sudden_fall], "JL", true, "remake_joint"],
     ["clutch", %w[hose_state.bulges slave_lift.short], "HS", true, "renew_hose"],
-    ["brake", %w[lever_feel.wooden lever_travel.short lever_effort.heavy return_action.free history.parts_changed], "WS", false, "renew_mc"],
-    ["brake", %w[lever_feel.firm lever_travel.to_grip pump_up.same hold_sink.holds history.parts_changed free_play.in_spec nipple_flow.clean], "WS", false, nil],
-    ["clutch", %w[lever_feel.firm slave_lift.short clutch_gear.partial pump_up.same history.parts_changed], "WS", false, nil],
+    [
+      "brake",
+      %w[lever_feel.wooden lever_travel.short lever_effort.heavy return_action.free history.parts_changed],
+      "WS",
+      false,
+      "renew_mc"
+    ],
+    [
+      "brake",
+      %w[
+        lever_feel.firm
+        lever_travel.to_grip
+        pump_up.same
+        hold_sink.holds
+        history.parts_changed
+        free_play.in_spec
+        nipple_flow.clean
+      ],
+      "WS",
+      false,
+      nil
+    ],
+    [
+      "clutch",
+      %w[lever_feel.firm slave_lift.short clutch_gear.partial pump_up.same history.parts_changed],
+      "WS",
+      false,
+      nil
+    ],
     ["brake", %w[level.over_max residual.builds free_play.in_spec port_jet.present], "OF", false, "set_level"],
     ["clutch", %w[level.over_max residual.constant free_play.in_spec port_jet.present], "OF", false, nil],
     ["clutch", %w[release_point.mc_outlet residual.builds port_jet.absent], "PB", true, "reseal_mc"]
   ]
 
   (acceptance + own).each do |side, pairs, cause, proven, route, abs|
-    it "#{side}: #{pairs.join(", ").tr("_", " ")} is #{proven ? "proven" : "likely"} #{cause}#{route ? ", #{route}" : ", not sure enough for a route"}" do
+    outcome = "#{proven ? "proven" : "likely"} #{cause}, #{route || "not sure enough for a route"}"
+    it "#{side}: #{pairs.join(", ").tr("_", " ")} is #{outcome}" do
       found = diagnosis(side, *pairs, abs: abs || "none")
       expect(lead(found)).to eq [cause, proven]
       expect(found.proposal&.fetch(:route)).to eq route
@@ -81,17 +163,28 @@ RSpec.describe Sandbag::Ask::Diagnosis do
   end
 
   it "covers every cause" do
-    expect((acceptance + own).map { |row| row[2] }.uniq).to match_array(Sandbag::Knowledge.table("causes").map { |row| row["id"] })
+    expect((acceptance + own).map { |row| row[2] }.uniq).to match_array(
+      Sandbag::Knowledge.table("causes").map { |row| row["id"] }
+    )
   end
 
   it "names air in the master beside air in the line: they share the route" do
-    found = diagnosis("brake", "lever_feel.spongy", "lever_travel.long", "pump_up.rises_holds", "history.opened_recently")
+    found =
+      diagnosis("brake", "lever_feel.spongy", "lever_travel.long", "pump_up.rises_holds", "history.opened_recently")
     expect(found.ranks[1].cause["id"]).to eq "AM"
     expect(found.proposal[:causes]).to eq %w[AL AM]
   end
 
   it "gives the same to the last digit whatever the order of entering" do
-    pairs = %w[lever_feel.spongy pump_up.rises_sinks hold_sink.slow history.wet_mud history.crash fluid_colour.brown wet_joint.dry]
+    pairs = %w[
+      lever_feel.spongy
+      pump_up.rises_sinks
+      hold_sink.slow
+      history.wet_mud
+      history.crash
+      fluid_colour.brown
+      wet_joint.dry
+    ]
     expected = diagnosis("brake", *pairs).shares
     10.times { |seed| expect(diagnosis("brake", *pairs.shuffle(random: Random.new(seed))).shares).to eq expected }
   end
@@ -111,7 +204,8 @@ RSpec.describe Sandbag::Ask::Diagnosis do
 
   it "starts at the priors, and its shares always make one" do
     bare = diagnosis("brake")
-    total = Sandbag::Knowledge.table("causes").reject { |cause| cause["id"] == "AB" }.sum { |cause| cause["prior_brake"] }
+    total =
+      Sandbag::Knowledge.table("causes").reject { |cause| cause["id"] == "AB" }.sum { |cause| cause["prior_brake"] }
     expect(bare.shares["AL"]).to be_within(1e-12).of(25.0 / total)
     expect(bare.proposal).to be_nil
     Sandbag::Knowledge.table("likelihoods").each do |row|
@@ -155,7 +249,15 @@ RSpec.describe "What is merely due" do
   end
 
   it "does not hide what is dangerous: old fluid stands behind a bypassing cup, and is still due" do
-    found = diagnosis("fluid_colour.black", "hold_sink.fast", "pump_up.rises_sinks", "wet_joint.dry", "wet_lever.dry", "wet_slave.dry")
+    found =
+      diagnosis(
+        "fluid_colour.black",
+        "hold_sink.fast",
+        "pump_up.rises_sinks",
+        "wet_joint.dry",
+        "wet_lever.dry",
+        "wet_slave.dry"
+      )
     expect(found.ranks.first.cause["id"]).to eq "BY"
     expect(found.proposal[:route]).to eq "reseal_mc"
     old = found.ranks.find { |rank| rank.cause["id"] == "FA" }
@@ -168,7 +270,9 @@ RSpec.describe "What is merely due" do
 
   it "comes after the leak, where fluid is on the pads" do
     expect(diagnosis("friction_state.contaminated").proposal[:route]).to eq "friction_work"
-    expect(diagnosis("friction_state.contaminated", "wet_slave.fluid").ranks.first(2).map { |rank| rank.cause["id"] }).to eq %w[SL FR]
+    expect(
+      diagnosis("friction_state.contaminated", "wet_slave.fluid").ranks.first(2).map { |rank| rank.cause["id"] }
+    ).to eq %w[SL FR]
   end
 end
 
@@ -200,33 +304,65 @@ RSpec.describe Sandbag::Ask::NextTest do
 
   it "says what each answer would change: the cause it raises most, from and to" do
     offer = tests("lever_feel.spongy", "lever_travel.long").best.first
-    after = Sandbag::Ask::Diagnosis.new(Sandbag::Ask::Findings.new.with("lever_feel", "spongy").with("lever_travel", "long").with("pump_up", "rises_sinks"), {"side" => "brake", "abs" => "none"})
+    after =
+      Sandbag::Ask::Diagnosis.new(
+        Sandbag::Ask::Findings
+          .new
+          .with("lever_feel", "spongy")
+          .with("lever_travel", "long")
+          .with("pump_up", "rises_sinks"),
+        {"side" => "brake", "abs" => "none"}
+      )
     expect(offer.answers.keys).to eq %w[same rises_holds rises_sinks never_builds]
-    before = Sandbag::Ask::Diagnosis.new(Sandbag::Ask::Findings.new.with("lever_feel", "spongy").with("lever_travel", "long"), {"side" => "brake", "abs" => "none"})
+    before =
+      Sandbag::Ask::Diagnosis.new(
+        Sandbag::Ask::Findings.new.with("lever_feel", "spongy").with("lever_travel", "long"),
+        {"side" => "brake", "abs" => "none"}
+      )
     expect(offer.answers["rises_sinks"]).to eq(cause: "BY", from: before.shares["BY"], to: after.shares["BY"])
   end
 
   it "offers the three places to look for wet together, and once the lid is off what lies under it" do
     walks = tests("level.slow_fall").best(40).map { |offer| offer.walk["id"] }
-    expect(walks.each_index.select { |index| walks[index] == "wet" }.each_cons(2).map { |one, two| two - one }).to eq [1, 1]
+    expect(walks.each_index.select { |index| walks[index] == "wet" }.each_cons(2).map { |one, two| two - one }).to eq [
+      1,
+      1
+    ]
     place = ->(offers) { offers.map { |offer| offer.finding["id"] }.index("port_jet") }
-    expect(place[tests("residual.builds", "bubbles.none").best(40)]).to be < place[tests("residual.builds", "boot_state.sound").best(40)]
+    expect(place[tests("residual.builds", "bubbles.none").best(40)]).to be <
+      place[tests("residual.builds", "boot_state.sound").best(40)]
   end
 
   it "puts first what must be looked at, then what the rider's words call for until enough is found" do
     askable = Sandbag::Knowledge.table("findings").select { |row| %w[a b].include?(row["for"]) }
-    first = lambda do |*pairs, **more|
-      found = pairs.reduce(Sandbag::Ask::Findings.new) { |all, pair| all.with(*pair.split(".")) }
-      described_class.new(Sandbag::Ask::Diagnosis.new(found, {"side" => "brake", "abs" => "none"}), askable, **more).best(1).first.finding["id"]
-    end
+    first =
+      lambda do |*pairs, **more|
+        found = pairs.reduce(Sandbag::Ask::Findings.new) { |all, pair| all.with(*pair.split(".")) }
+        described_class
+          .new(Sandbag::Ask::Diagnosis.new(found, {"side" => "brake", "abs" => "none"}), askable, **more)
+          .best(1)
+          .first
+          .finding[
+          "id"
+        ]
+      end
     expect(first["lever_feel.spongy", must: %w[hose_state], named: %w[level]]).to eq "hose_state"
     expect(first["lever_feel.spongy", named: %w[boot_state level]]).to eq "boot_state"
-    expect(first["lever_feel.spongy", "lever_travel.long", "hold_sink.holds", named: %w[boot_state]]).not_to eq "boot_state"
+    expect(
+      first["lever_feel.spongy", "lever_travel.long", "hold_sink.holds", named: %w[boot_state]]
+    ).not_to eq "boot_state"
   end
 
   it "prefers the quick look to the long one that tells as much" do
-    quick, slow = [1, 20].map { |minutes| Sandbag::Knowledge.find("findings", "hold_sink").merge("id" => "hold_sink", "minutes" => minutes) }
-    found = Sandbag::Ask::Diagnosis.new(Sandbag::Ask::Findings.new.with("lever_feel", "spongy"), {"side" => "brake", "abs" => "none"})
+    quick, slow =
+      [1, 20].map do |minutes|
+        Sandbag::Knowledge.find("findings", "hold_sink").merge("id" => "hold_sink", "minutes" => minutes)
+      end
+    found =
+      Sandbag::Ask::Diagnosis.new(
+        Sandbag::Ask::Findings.new.with("lever_feel", "spongy"),
+        {"side" => "brake", "abs" => "none"}
+      )
     expect(described_class.new(found, [slow, quick]).best.map { |offer| offer.finding["minutes"] }).to eq [1, 20]
   end
 end

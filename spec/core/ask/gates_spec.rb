@@ -7,7 +7,8 @@ RSpec.describe Sandbag::Ask::Intake do
 
   it "fills in what the record knows, to be confirmed only" do
     known = intake.to_h.to_h { |row| [row[:id], row.slice(:value, :confirmed)] }
-    expect(known).to include("abs" => {value: "none", confirmed: false}, "fluid_marked" => {value: "dot4", confirmed: false}, "service_info" => {confirmed: false})
+    expect(known).to include("abs" => {value: "none", confirmed: false},
+      "fluid_marked" => {value: "dot4", confirmed: false}, "service_info" => {confirmed: false})
     expect(intake(abs: "fitted").to_h.find { |row| row[:id] == "abs" }).to include(value: "fitted", confirmed: true)
   end
 
@@ -29,7 +30,9 @@ RSpec.describe Sandbag::Ask::Intake do
   end
 
   it "asks for the bleed tool only where there may be ABS" do
-    asked = ->(abs) { described_class.new({}, changed(twin_disc_plain, "vehicle", abs: abs)).questions.map { |row| row["id"] } }
+    asked = ->(abs) do
+      described_class.new({}, changed(twin_disc_plain, "vehicle", abs: abs)).questions.map { |row| row["id"] }
+    end
     expect(asked["none"]).not_to include("abs_tool")
     expect(asked["fitted"]).to include("abs_tool")
     expect(asked["unknown"]).to include("abs_tool")
@@ -43,7 +46,11 @@ RSpec.describe Sandbag::Ask::Intake do
     end
 
     it "stops for linked brakes without a procedure, for somebody not at ease, for a fluid nobody knows" do
-      {"R17" => [%w[linked unknown], %w[service_info partly]], "R16" => [%w[at_ease no]], "R08" => [%w[fluid_marked unknown], %w[fluid_found unknown]]}.each do |flag, answers|
+      {
+        "R17" => [%w[linked unknown], %w[service_info partly]],
+        "R16" => [%w[at_ease no]],
+        "R08" => [%w[fluid_marked unknown], %w[fluid_found unknown]]
+      }.each do |flag, answers|
         worked = JobInMemory.new(sheet(twin_disc_plain))
         answers.each { |question, value| worked.add("ask", "intake", {"question" => question, "value" => value}) }
         expect(worked.flags).to eq [flag]
@@ -61,7 +68,9 @@ RSpec.describe Sandbag::Ask::Intake do
       expect(refusal_at { answer("at_ease", "robot") }).to eq ["data/value"]
       expect(refusal_at { answer("mood", "good") }).to eq ["data/question"]
       clutch = JobInMemory.new(sheet(clutch_plain))
-      expect(refusal_at { clutch.add("ask", "intake", {"question" => "abs", "value" => "none"}) }).to eq ["data/question"]
+      expect(refusal_at { clutch.add("ask", "intake", {"question" => "abs", "value" => "none"}) }).to eq [
+        "data/question"
+      ]
     end
   end
 end
@@ -72,9 +81,16 @@ RSpec.describe Sandbag::Ask::AbsGate do
     described_class.decide(found, {"side" => "brake", "abs" => abs, "abs_tool" => tool}.compact, opens)&.fetch("id")
   end
 
-  {"A1" => [["nothing"], {abs: "unknown", tool: "yes"}], "A2" => [["master"], {abs: "none", state: "lamp_on"}], "A3" => [["nothing"], {state: "lamp_on", tool: "yes"}],
-   "A4" => [["below"], {state: "air_past_outlet", tool: "yes"}], "A6" => [["nothing"], {state: "air_past_outlet"}], "A8" => [["nothing"], {state: "clear"}],
-   "A9" => [["master"], {state: "clear"}], "A10" => [["below"], {state: "clear"}]}.each do |row, (opens, facts)|
+  {
+    "A1" => [["nothing"], {abs: "unknown", tool: "yes"}],
+    "A2" => [["master"], {abs: "none", state: "lamp_on"}],
+    "A3" => [["nothing"], {state: "lamp_on", tool: "yes"}],
+    "A4" => [["below"], {state: "air_past_outlet", tool: "yes"}],
+    "A6" => [["nothing"], {state: "air_past_outlet"}],
+    "A8" => [["nothing"], {state: "clear"}],
+    "A9" => [["master"], {state: "clear"}],
+    "A10" => [["below"], {state: "clear"}]
+  }.each do |row, (opens, facts)|
     it "#{row} decides for #{opens.first}, #{facts.values.join(", ")}" do
       expect(decide(*opens, **facts)).to eq row
     end
@@ -105,7 +121,9 @@ RSpec.describe Sandbag::Ask::AbsGate do
     it "lets no lead lift a stop of the gate: the facts have to change" do
       job.add("ask", "route", {"route" => "flush"})
       expect(job.state.ask.flags.map { |flag| [flag.id, flag.liftable] }).to eq [["A6", false]]
-      expect(refusal_at { job.add("ask", "lifted", {"flag" => "A6", "lead" => "R", "reason" => "x"}) }).to eq ["data/flag"]
+      expect(refusal_at { job.add("ask", "lifted", {"flag" => "A6", "lead" => "R", "reason" => "x"}) }).to eq [
+        "data/flag"
+      ]
       job.add("ask", "finding", {"finding" => "abs_state", "value" => "clear"})
       expect(job.state.stop).to be_nil
     end
@@ -117,7 +135,18 @@ RSpec.describe Sandbag::Ask::Estimate do
     Sandbag::Job::Route.find(id)
   end
 
-  let(:shop) { Sandbag::Shop.new("hourly_rate_minor" => "60", "prices" => {"kit" => "32", "unit" => "145", "washers" => "3", "cleaner" => "4", "fluid_100ml" => "3.50"}) }
+  let(:shop) do
+    Sandbag::Shop.new(
+      "hourly_rate_minor" => "60",
+      "prices" => {
+        "kit" => "32",
+        "unit" => "145",
+        "washers" => "3",
+        "cleaner" => "4",
+        "fluid_100ml" => "3.50"
+      }
+    )
+  end
 
   it "adds labour at the rate, things and fluid in whole minor units" do
     # motorcycle: 15+10+10+10+15+20+20+20+35+15+10 = 180 min
@@ -128,7 +157,10 @@ RSpec.describe Sandbag::Ask::Estimate do
   end
 
   it "takes the minutes of the machine's kind" do
-    minutes = %w[road scooter kart snowmobile bicycle].map { |kind| described_class.new(route("flush"), kind, 100, shop).minutes }
+    minutes =
+      %w[road scooter kart snowmobile bicycle].map do |kind|
+        described_class.new(route("flush"), kind, 100, shop).minutes
+      end
     expect(minutes).to eq [70, 100, 45, 75, 50]
   end
 
@@ -143,7 +175,8 @@ RSpec.describe Sandbag::Ask::Estimate do
 
   it "never costs less for more fluid" do
     for_all(need: 0.0..500.0, more: 0.0..500.0) do |need:, more:|
-      expect(described_class.new(route("flush"), "road", need + more, shop).total_minor).to be >= described_class.new(route("flush"), "road", need, shop).total_minor
+      expect(described_class.new(route("flush"), "road", need + more, shop).total_minor).to be >=
+        described_class.new(route("flush"), "road", need, shop).total_minor
     end
   end
 
@@ -157,11 +190,17 @@ RSpec.describe Sandbag::Ask::Estimate do
   end
 
   it "has work, minutes and money for every route" do
-    Sandbag::Job::Route.all.each { |each| expect(described_class.new(each, "road", 100, shop).minutes).to be_positive, each.id }
+    Sandbag::Job::Route.all.each do |each|
+      expect(described_class.new(each, "road", 100, shop).minutes).to be_positive, each.id
+    end
   end
 
   it "says nothing of shares where nothing is charged" do
-    free = Sandbag::Shop.new("hourly_rate_minor" => 0, "prices" => Sandbag::Knowledge.table("prices").to_h { |row| [row["id"], 0] })
+    free =
+      Sandbag::Shop.new(
+        "hourly_rate_minor" => 0,
+        "prices" => Sandbag::Knowledge.table("prices").to_h { |row| [row["id"], 0] }
+      )
     expect(described_class.kit_or_unit(nil, "road", 152.0, free)).not_to have_key(:share)
   end
 end
@@ -186,13 +225,27 @@ end
 
 RSpec.describe Sandbag::Ask::Wait do
   it "ends by its own length, or when it is said" do
-    expect(described_class.of({"wait" => "aerated_fluid"}, "2026-03-14T09:00:00Z")).to eq(label: "Foamy fluid to settle", until: "2026-03-14T09:15:00Z")
-    expect(described_class.of({"wait" => "parts_on_order", "until" => "2026-03-20T09:00:00+01:00"}, "2026-03-14T09:00:00Z")[:until]).to eq "2026-03-20T08:00:00Z"
+    expect(described_class.of({"wait" => "aerated_fluid"}, "2026-03-14T09:00:00Z")).to eq(
+      label: "Foamy fluid to settle",
+      until: "2026-03-14T09:15:00Z"
+    )
+    expect(
+      described_class.of(
+        {"wait" => "parts_on_order", "until" => "2026-03-20T09:00:00+01:00"},
+        "2026-03-14T09:00:00Z"
+      )[
+        :until
+      ]
+    ).to eq "2026-03-20T08:00:00Z"
   end
 
   it "refuses a time that is none, and parts without one" do
-    expect(refusal_at { described_class.of({"wait" => "parts_on_order"}, "2026-03-14T09:00:00Z") }).to eq ["data/until"]
-    expect(refusal_at { described_class.of({"wait" => "parts_on_order", "until" => "soon"}, "2026-03-14T09:00:00Z") }).to eq ["data/until"]
+    expect(refusal_at { described_class.of({"wait" => "parts_on_order"}, "2026-03-14T09:00:00Z") }).to eq [
+      "data/until"
+    ]
+    expect(
+      refusal_at { described_class.of({"wait" => "parts_on_order", "until" => "soon"}, "2026-03-14T09:00:00Z") }
+    ).to eq ["data/until"]
   end
 
   it "shows on the job and goes when it is taken back" do

@@ -22,7 +22,7 @@ RSpec.describe Sandbag::Ask::Stage do
     expect(worked.state.waits_for).to eq("a finding, or a route")
   end
 
-  it "recommends nothing on a falling level before the wet places were looked at, nor on a drag before free play and port" do
+  it "recommends nothing on a falling level before the wet places were seen, nor on a drag before free play and port" do
     falling = job
     ask = find(falling, level: "slow_fall", friction_state: "taper_knock", lever_travel: "long")
     expect(ask.next_tests.first(3).map { |offer| offer.finding["id"] }).to eq %w[wet_lever wet_joint wet_slave]
@@ -32,7 +32,12 @@ RSpec.describe Sandbag::Ask::Stage do
   end
 
   it "asks first what the rider's words call for" do
-    {"Lever sinks at the lights" => "hold_sink", "drags when hot" => "residual", "it LEAKS somewhere" => "level", "Hebel komisch" => nil}.each do |text, first|
+    {
+      "Lever sinks at the lights" => "hold_sink",
+      "drags when hot" => "residual",
+      "it LEAKS somewhere" => "level",
+      "Hebel komisch" => nil
+    }.each do |text, first|
       worked = job
       worked.add("ask", "complaint", {"text" => text})
       named = Sandbag::Ask::ComplaintWords.findings(text)
@@ -47,26 +52,40 @@ RSpec.describe Sandbag::Ask::Stage do
     expect(ids[twin_disc_plain]).to include("level", "port_jet", "brake_lamp", "fluid_water")
   end
 
-  it "takes answers of the intake for findings where they are, and says what was asked for and what the other circuit needs" do
+  it "takes answers of the intake for findings, and says what was asked for and what the other circuit needs" do
     worked = job
-    {"fluid_date" => "over_2", "rebuild_date" => "over_4", "job_request" => "flush", "other_circuit" => "due"}.each do |question, value|
-      worked.add("ask", "intake", {"question" => question, "value" => value})
-    end
+    {
+      "fluid_date" => "over_2",
+      "rebuild_date" => "over_4",
+      "job_request" => "flush",
+      "other_circuit" => "due"
+    }.each { |question, value| worked.add("ask", "intake", {"question" => question, "value" => value}) }
     expect(worked.state.ask.findings.values("history")).to eq %w[fluid_over_24m old_seals]
     expect(worked.state.ask.entered.to_h).to be_empty
     worked.add("ask", "route", {"route" => "reseal_mc"})
-    expect(worked.view("ask")).to include(against_request: a_string_starting_with("Asked for: flush"), offers: [a_string_including("other circuit")])
+    expect(worked.view("ask")).to include(
+      against_request: a_string_starting_with("Asked for: flush"),
+      offers: [a_string_including("other circuit")]
+    )
     expect(refusal_at { worked.add("ask", "finding_cleared", {"finding" => "history"}) }).to eq ["data/finding"]
   end
 
   it "says likely until it is proven" do
-    expect(find(job, hold_sink: "slow", pump_up: "rises_sinks").view[:proposal][:reason]).to start_with("Likely main seal lets fluid past")
-    expect(find(job, wet_lever: "drips").view[:proposal]).to include(proven: true, reason: a_string_starting_with("Proven: outer seal leaks"))
+    expect(find(job, hold_sink: "slow", pump_up: "rises_sinks").view[:proposal][:reason]).to start_with(
+      "Likely main seal lets fluid past"
+    )
+    expect(find(job, wet_lever: "drips").view[:proposal]).to include(
+      proven: true,
+      reason: a_string_starting_with("Proven: outer seal leaks")
+    )
   end
 
   it "opens each rank to what spoke for and against, and by how much" do
     rank = find(job, lever_feel: "spongy", hold_sink: "slow").view[:ranks].find { |each| each[:cause] == "AL" }
-    expect(rank[:evidence]).to eq [{finding: "lever_feel", value: "spongy", steps: 2}, {finding: "hold_sink", value: "slow", steps: -1}]
+    expect(rank[:evidence]).to eq [
+      {finding: "lever_feel", value: "spongy", steps: 2},
+      {finding: "hold_sink", value: "slow", steps: -1}
+    ]
   end
 
   it "takes a finding back by clearing or by undo, and one of many by its value" do
@@ -112,7 +131,24 @@ RSpec.describe Sandbag::Ask::Stage do
   end
 
   describe "a red flag" do
-    {"R01" => {level: "sudden_fall", pump_up: "never_builds"}, "R02" => {hose_state: "bulges"}, "R07" => {fluid_debris: "gel"}, "R09" => {friction_state: "contaminated"}, "R12" => {residual: "builds"}}.each do |flag, findings|
+    {
+      "R01" => {
+        level: "sudden_fall",
+        pump_up: "never_builds"
+      },
+      "R02" => {
+        hose_state: "bulges"
+      },
+      "R07" => {
+        fluid_debris: "gel"
+      },
+      "R09" => {
+        friction_state: "contaminated"
+      },
+      "R12" => {
+        residual: "builds"
+      }
+    }.each do |flag, findings|
       it "#{flag} goes up by #{findings.to_a.flatten.join(" ").tr("_", " ")}" do
         expect(find(job, **findings).flags.map(&:id)).to eq [flag]
       end
@@ -125,22 +161,31 @@ RSpec.describe Sandbag::Ask::Stage do
       expect(find(job, return_action: "locked").flags.to_a).to be_empty
     end
 
-    Sandbag::Knowledge.table("red_flags").select { |flag| flag["reported"] }.each do |flag|
-      it "#{flag["id"]} reported holds every other stage and every route but a referral, until a lead lifts it with a reason" do
-        worked = job
-        worked.add("ask", "flag", {"flag" => flag["id"]})
-        expect(worked.state.stop).to start_with(flag["label"])
-        expect(worked.state.waits_for).to start_with("another workshop")
-        [["choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"}], ["bleed", "stroke", {}], ["feel", "hold", {"creep" => 1}], ["close", "signed", {"name" => "R"}]]
-          .each { |stage, kind, data| expect(refusal_at { worked.add(stage, kind, data) }).to eq(["stage"]) }
-        expect(refusal_at { worked.add("ask", "route", {"route" => "bleed"}) }).to eq ["data/route"]
-        expect(refusal_at { worked.add("ask", "lifted", {"flag" => flag["id"], "lead" => "R. Tarn"}) }).to eq ["data/reason"]
-        worked.add("ask", "lifted", {"flag" => flag["id"], "lead" => "R. Tarn", "reason" => flag["lifts"]})
-        expect(worked.state.stop).to be_nil
-        expect(worked.state.ask.flags.first.lifting).to eq("lead" => "R. Tarn", "reason" => flag["lifts"])
-        worked.strokes(1)
+    Sandbag::Knowledge
+      .table("red_flags")
+      .select { |flag| flag["reported"] }
+      .each do |flag|
+        it "#{flag["id"]} reported holds all other stages and routes but a referral, until a lead lifts it with a reason" do
+          worked = job
+          worked.add("ask", "flag", {"flag" => flag["id"]})
+          expect(worked.state.stop).to start_with(flag["label"])
+          expect(worked.state.waits_for).to start_with("another workshop")
+          [
+            ["choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"}],
+            ["bleed", "stroke", {}],
+            ["feel", "hold", {"creep" => 1}],
+            ["close", "signed", {"name" => "R"}]
+          ].each { |stage, kind, data| expect(refusal_at { worked.add(stage, kind, data) }).to eq(["stage"]) }
+          expect(refusal_at { worked.add("ask", "route", {"route" => "bleed"}) }).to eq ["data/route"]
+          expect(refusal_at { worked.add("ask", "lifted", {"flag" => flag["id"], "lead" => "R. Tarn"}) }).to eq [
+            "data/reason"
+          ]
+          worked.add("ask", "lifted", {"flag" => flag["id"], "lead" => "R. Tarn", "reason" => flag["lifts"]})
+          expect(worked.state.stop).to be_nil
+          expect(worked.state.ask.flags.first.lifting).to eq("lead" => "R. Tarn", "reason" => flag["lifts"])
+          worked.strokes(1)
+        end
       end
-    end
 
     it "comes up by what is found only, where something can be found" do
       expect(refusal_at { job.add("ask", "flag", {"flag" => "R09"}) }).to eq ["data/flag"]
@@ -164,7 +209,9 @@ RSpec.describe Sandbag::Ask::Stage do
       find(worked, hose_state: "bulges")
       worked.add("ask", "finding", {"finding" => "hose_state", "value" => "sound"})
       expect(worked.state.stop).to be_nil
-      expect(refusal_at { worked.add("ask", "lifted", {"flag" => "R02", "lead" => "R", "reason" => "x"}) }).to eq ["data/flag"]
+      expect(refusal_at { worked.add("ask", "lifted", {"flag" => "R02", "lead" => "R", "reason" => "x"}) }).to eq [
+        "data/flag"
+      ]
     end
 
     it "lets the job be referred" do

@@ -19,7 +19,12 @@ RSpec.describe "Stops" do
   end
 
   describe "questions that can stop the job" do
-    let(:worked) { JobInMemory.new(Sandbag::Circuit::Template.sheet("road_front_single").set("vehicle", "abs", "none", "measured"), careful: false) }
+    let(:worked) do
+      JobInMemory.new(
+        Sandbag::Circuit::Template.sheet("road_front_single").set("vehicle", "abs", "none", "measured"),
+        careful: false
+      )
+    end
 
     it "are answered before anything is opened, one by one" do
       route(worked, "bleed")
@@ -43,7 +48,11 @@ RSpec.describe "Stops" do
 
     it "are not asked again of what the record knows" do
       known = JobInMemory.new(sheet(twin_disc_plain))
-      expect(known.state.ask.intake.unanswered.map { |row| row["id"] }).not_to include("abs", "abs_tool", "fluid_marked")
+      expect(known.state.ask.intake.unanswered.map { |row| row["id"] }).not_to include(
+        "abs",
+        "abs_tool",
+        "fluid_marked"
+      )
     end
 
     it "need a repair as well: nothing is opened on a job without one" do
@@ -63,7 +72,9 @@ RSpec.describe "Stops" do
         expect(worked.state.stop).to start_with "The intake and the machine's record say different things about ABS"
         expect(worked.state.sheet.value("vehicle", "abs")).to eq "fitted"
         expect(refusal_at { route(worked, "bleed") }).to eq ["data/route"]
-        expect(refusal_at { worked.add("ask", "lifted", {"flag" => "S01", "lead" => "R", "reason" => "sure"}) }).to eq ["data/flag"]
+        expect(
+          refusal_at { worked.add("ask", "lifted", {"flag" => "S01", "lead" => "R", "reason" => "sure"}) }
+        ).to eq ["data/flag"]
         answer(worked, abs: recorded)
         find(worked, abs_state: "clear") if recorded == "fitted"
         route(worked, "flush")
@@ -116,7 +127,9 @@ RSpec.describe "Stops" do
     end
 
     it "stops for air past the outlet only where nobody has the tool" do
-      fitted = -> { job(changed(twin_disc_plain, "vehicle", abs: "fitted")).tap { |each| find(each, abs_state: "air_past_outlet") } }
+      fitted = -> do
+        job(changed(twin_disc_plain, "vehicle", abs: "fitted")).tap { |each| find(each, abs_state: "air_past_outlet") }
+      end
       expect(fitted[].flags).to eq ["R03"]
       with_tool = fitted[]
       answer(with_tool, abs_tool: "yes")
@@ -125,9 +138,16 @@ RSpec.describe "Stops" do
   end
 
   describe "a flag that a job cures" do
-    {"R02" => [{hose_state: "bulges"}, "renew_hose"], "R01" => [{level: "sudden_fall", pump_up: "never_builds"}, "renew_hose"], "R07" => [{fluid_debris: "gel"}, "renew_rubber"]}.each do |flag, (findings, cure)|
+    {
+      "R02" => [{hose_state: "bulges"}, "renew_hose"],
+      "R01" => [{level: "sudden_fall", pump_up: "never_builds"}, "renew_hose"],
+      "R07" => [{fluid_debris: "gel"}, "renew_rubber"]
+    }.each do |flag, (findings, cure)|
       it "#{flag} lets only its cure go on, keeps the machine, and asks at release whether it is cured" do
-        worked = job(changed(twin_disc_plain, "master", construction: "bar_radial").change("master", "bore", 19, "part_marking"))
+        worked =
+          job(
+            changed(twin_disc_plain, "master", construction: "bar_radial").change("master", "bore", 19, "part_marking")
+          )
         worked.answer_stops
         find(worked, **findings)
         expect(worked.flags).to eq [flag]
@@ -137,7 +157,9 @@ RSpec.describe "Stops" do
         expect(worked.headline[:do_not_use]).to be_a(String)
         expect(refusal_at { worked.add("close", "cured", {"flag" => flag}) }).to eq ["data/flag"]
         worked.choose_what_is_wanted
-        worked.state.stages.each_key { |stage| worked.public_send(JobInMemory::WORK.fetch(stage)) unless %w[ask choose close].include?(stage) }
+        worked.state.stages.each_key do |stage|
+          worked.public_send(JobInMemory::WORK.fetch(stage)) unless %w[ask choose close].include?(stage)
+        end
         expect(worked.open_gates).to include("stop")
         expect(refusal_at { worked.confirm("function") }).to include("gates/stop")
         worked.add("close", "cured", {"flag" => flag})
@@ -187,7 +209,8 @@ RSpec.describe "Stops" do
 
   describe "fluid that stays in" do
     def adjusted(plain = twin_disc_plain, changed_on: nil)
-      worked = JobInMemory.new(changed_on ? sheet(plain).set("fluid", "changed_on", changed_on, "measured") : sheet(plain))
+      worked =
+        JobInMemory.new(changed_on ? sheet(plain).set("fluid", "changed_on", changed_on, "measured") : sheet(plain))
       worked.answer_stops
       route(worked, "adjust_free_play")
       worked
@@ -220,7 +243,10 @@ RSpec.describe "Stops" do
       worked.protect
       limit = worked.state.bleed.plan.strokes_to_uncover
       limit.times { worked.add("bleed", "stroke") }
-      expect(problems { worked.add("bleed", "stroke") }.first).to have_attributes(pointer: "kind", message: a_string_including("may uncover the port"))
+      expect(problems { worked.add("bleed", "stroke") }.first).to have_attributes(
+        pointer: "kind",
+        message: a_string_including("may uncover the port")
+      )
       expect(worked.state.bleed.waits_for).to include("top-up")
       worked.add("bleed", "topped_up")
       worked.add("bleed", "stroke")
@@ -242,7 +268,8 @@ RSpec.describe "Stops" do
         worked.choose_what_is_wanted
         worked.compare_all
         %w[upright covered pads eye_shield container].each do |item|
-          expect(problems { worked.add("bleed", "stroke") }.first.message).to include("under Strip"), "#{id} before #{item}"
+          expect(problems { worked.add("bleed", "stroke") }.first.message).to include("under Strip"),
+            "#{id} before #{item}"
           worked.add("strip", "setup", {"item" => item})
         end
         worked.add("bleed", "stroke")
@@ -263,9 +290,16 @@ RSpec.describe "Stops" do
       worked.add("ask", "flag", {"flag" => "R16"})
       expect(refusal_at { worked.add("ask", "referred", {"to" => "Kestrel Works"}) }).to eq ["data/name"]
       away = worked.add("ask", "referred", {"name" => "R. Tarn", "to" => "Kestrel Works"})
-      expect(worked.headline).to include(referred: a_hash_including(name: "R. Tarn", to: "Kestrel Works"), waits_for: "the machine to come back")
-      expect(refusal_at { worked.add("ask", "lifted", {"flag" => "R16", "lead" => "R", "reason" => "x"}) }).to eq ["stage"]
-      expect(refusal_at { worked.add("ask", "finding", {"finding" => "lever_feel", "value" => "firm"}) }).to eq ["stage"]
+      expect(worked.headline).to include(
+        referred: a_hash_including(name: "R. Tarn", to: "Kestrel Works"),
+        waits_for: "the machine to come back"
+      )
+      expect(refusal_at { worked.add("ask", "lifted", {"flag" => "R16", "lead" => "R", "reason" => "x"}) }).to eq [
+        "stage"
+      ]
+      expect(refusal_at { worked.add("ask", "finding", {"finding" => "lever_feel", "value" => "firm"}) }).to eq [
+        "stage"
+      ]
       worked.add("ask", "note", {"text" => "They rang: Tuesday."})
       worked.add("ask", "returned", {"note" => "bled with their tool"})
       expect(worked.headline).not_to have_key(:referred)

@@ -7,7 +7,8 @@ RSpec.describe Sandbag::Bleed::Count do
     entries = kinds.flatten.map do |kind|
       kind, data = kind if kind.is_a?(Hash)
       kind, data = kind.to_a.first if kind.is_a?(Hash)
-      Sandbag::Job::Entry.new(id: "x", stage: "bleed", kind: kind.to_s, data: data || {}, at: "2026-03-14T09:00:00Z", by: "spec")
+      Sandbag::Job::Entry.new(id: "x", stage: "bleed", kind: kind.to_s, data: data || {}, at: "2026-03-14T09:00:00Z",
+        by: "spec")
     end
     described_class.fold(plan, entries)
   end
@@ -60,12 +61,26 @@ RSpec.describe Sandbag::Bleed::Count do
   end
 
   it "opens a finished point again when a bubble is seen there" do
-    back = count(strokes(10), colour("as_fresh"), {"point_done" => {"point" => "right_caliper"}}, {"point" => {"point" => "right_caliper"}}, "bubbles")
+    back =
+      count(
+        strokes(10),
+        colour("as_fresh"),
+        {"point_done" => {"point" => "right_caliper"}},
+        {"point" => {"point" => "right_caliper"}},
+        "bubbles"
+      )
     expect(back.points["right_caliper"].done).to be false
   end
 
   it "starts over at every point when the port was uncovered, and says why" do
-    after = count(strokes(10), colour("as_fresh"), {"point_done" => {"point" => "right_caliper"}}, strokes(2), "uncovered")
+    after =
+      count(
+        strokes(10),
+        colour("as_fresh"),
+        {"point_done" => {"point" => "right_caliper"}},
+        strokes(2),
+        "uncovered"
+      )
     expect(after.points.values.map(&:strokes)).to eq [0, 0]
     expect(after.points.values.map(&:done)).to eq [false, false]
     expect(after.current_id).to eq "right_caliper"

@@ -39,8 +39,15 @@ RSpec.describe Sandbag::Bleed::Plan do
   end
 
   it "counts a shared line once" do
-    plain = plain_sheet("brake_hand", part("trunk", "line", from: "master", length: 1000), part("a", "line", from: "trunk", length: 500),
-      part("b", "line", from: "trunk", length: 300), part("caliper_a", "caliper", from: "a"), part("caliper_b", "caliper", from: "b"))
+    plain =
+      plain_sheet(
+        "brake_hand",
+        part("trunk", "line", from: "master", length: 1000),
+        part("a", "line", from: "trunk", length: 500),
+        part("b", "line", from: "trunk", length: 300),
+        part("caliper_a", "caliper", from: "a"),
+        part("caliper_b", "caliper", from: "b")
+      )
     first, second = described_class.new(sheet(plain), opened: false).points
     expect(first.id).to eq "caliper_a"
     tank = 8 * Math.log(20)

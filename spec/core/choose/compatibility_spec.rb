@@ -3,8 +3,14 @@
 RSpec.describe Sandbag::Choose::Compatibility do
   # docs/trade.md 2.8, written out: seal or lubricant => what it says for glycol, silicone, mineral
   seals = {
-    "EPDM" => %w[go go block], "SBR" => %w[go ask block], "NR" => %w[go ask block], "NBR" => %w[block ask go], "FKM" => %w[block go go],
-    "PU" => %w[block ask go], "PTFE" => %w[go go go], "CR" => %w[place go place]
+    "EPDM" => %w[go go block],
+    "SBR" => %w[go ask block],
+    "NR" => %w[go ask block],
+    "NBR" => %w[block ask go],
+    "FKM" => %w[block go go],
+    "PU" => %w[block ask go],
+    "PTFE" => %w[go go go],
+    "CR" => %w[place go place]
   }
   lubricants = {
     "own_fluid" => ["suited", "suited", "suited"],
@@ -19,11 +25,17 @@ RSpec.describe Sandbag::Choose::Compatibility do
   families = %w[glycol silicone mineral]
 
   seals.each do |seal, cells|
-    families.zip(cells) { |family, does| it("says #{does} of #{seal} in #{family}") { expect(described_class.seal(seal, family)["does"]).to eq does } }
+    families.zip(cells) do |family, does|
+      it("says #{does} of #{seal} in #{family}") { expect(described_class.seal(seal, family)["does"]).to eq does }
+    end
   end
 
   lubricants.each do |lubricant, cells|
-    families.zip(cells) { |family, label| it("says “#{label}” of #{lubricant} in #{family}") { expect(described_class.lubricant(lubricant, family)["label"]).to eq label } }
+    families.zip(cells) do |family, label|
+      it("says “#{label}” of #{lubricant} in #{family}") do
+        expect(described_class.lubricant(lubricant, family)["label"]).to eq label
+      end
+    end
   end
 
   it "has no row beside these" do

@@ -7,11 +7,15 @@ RSpec.describe Sandbag::Choose::BoilingPoint do
 
   # docs/physics.md 5
   {0 => 230, 1 => 196.5, 2 => 175.1, 3 => 161.5, 3.7 => 155}.each do |water, boils|
-    it("boils at #{boils} °C with #{water} % of water") { expect(described_class.c(dot4, water)).to be_within(0.05).of(boils) }
+    it("boils at #{boils} °C with #{water} % of water") do
+      expect(described_class.c(dot4, water)).to be_within(0.05).of(boils)
+    end
   end
 
   it "only falls as water comes in" do
-    for_all(water: 0.0..6.0, more: 0.01..1.0) { |water:, more:| expect(described_class.c(dot4, water + more)).to be < described_class.c(dot4, water) }
+    for_all(water: 0.0..6.0, more: 0.01..1.0) do |water:, more:|
+      expect(described_class.c(dot4, water + more)).to be < described_class.c(dot4, water)
+    end
   end
 
   it "refuses less than no water" do
@@ -23,20 +27,32 @@ RSpec.describe Sandbag::Choose::FluidCheck do
   let(:today) { Date.new(2026, 3, 14) }
 
   def check(changed_on: "2024-03-14", kind: "braided", reading: nil, **fluid)
-    now = sheet(clutch_plain).change("hose", "kind", kind, "measured").change("fluid", "changed_on", changed_on, "service_info")
-    now = {stamped: "dot4", **fluid}.reduce(now) { |each, (name, value)| each.change("fluid", name.to_s, value, "measured") }
+    now =
+      sheet(clutch_plain).change("hose", "kind", kind, "measured").change(
+        "fluid",
+        "changed_on",
+        changed_on,
+        "service_info"
+      )
+    now =
+      {stamped: "dot4", **fluid}.reduce(now) do |each, (name, value)|
+        each.change("fluid", name.to_s, value, "measured")
+      end
     described_class.new(now, today: today, reading: reading)
   end
 
   it "estimates water by age and hose, with a band of half either way" do
     # two years at 0.8, and 1.5 through rubber
-    expect(check.water).to include(percent: be_within(0.01).of(1.6), low: be_within(0.01).of(0.8), high: be_within(0.01).of(2.4), source: "estimate")
+    expect(check.water).to include(percent: be_within(0.01).of(1.6), low: be_within(0.01).of(0.8),
+      high: be_within(0.01).of(2.4), source: "estimate")
     expect(check(kind: "rubber").water[:percent]).to be_within(0.01).of(3.0)
   end
 
   it "doubles in damp storage and stops at 6 %" do
     expect(check(storage: "damp").water[:percent]).to be_within(0.01).of(3.2)
-    expect(check(kind: "rubber", storage: "damp", changed_on: "2018-01-01").water.values_at(:low, :percent, :high)).to eq [3.0, 6.0, 9.0]
+    expect(
+      check(kind: "rubber", storage: "damp", changed_on: "2018-01-01").water.values_at(:low, :percent, :high)
+    ).to eq [3.0, 6.0, 9.0]
   end
 
   it "believes a reading over the estimate" do
@@ -45,7 +61,14 @@ RSpec.describe Sandbag::Choose::FluidCheck do
     expect(read.verdict["id"]).to eq "good"
   end
 
-  {0.99 => "good", 1.0 => "book", 1.99 => "book", 2.0 => "visit", 2.99 => "visit", 3.0 => "release"}.each do |water, verdict|
+  {
+    0.99 => "good",
+    1.0 => "book",
+    1.99 => "book",
+    2.0 => "visit",
+    2.99 => "visit",
+    3.0 => "release"
+  }.each do |water, verdict|
     it("calls #{water} % #{verdict}") { expect(check(reading: water).verdict["id"]).to eq verdict }
   end
 
@@ -81,7 +104,15 @@ RSpec.describe Sandbag::Choose::FluidChoice do
   end
 
   it "allows the class on the cap and the higher ones of its family" do
-    expect(judged("dot4")).to eq("dot3" => false, "dot4" => true, "iso6" => true, "dot51" => true, "iso7" => true, "dot5" => false, "mineral" => false)
+    expect(judged("dot4")).to eq(
+      "dot3" => false,
+      "dot4" => true,
+      "iso6" => true,
+      "dot51" => true,
+      "iso7" => true,
+      "dot5" => false,
+      "mineral" => false
+    )
     expect(judged("dot5").select { |_, allowed| allowed }.keys).to eq ["dot5"]
     expect(judged("mineral").select { |_, allowed| allowed }.keys).to eq ["mineral"]
   end
@@ -94,7 +125,9 @@ RSpec.describe Sandbag::Choose::FluidChoice do
   end
 
   it "calls another family in the circuit what it is: new rubber and a whole flush" do
-    expect(described_class.notes("dot4", "mineral", abs: false).join).to include("every seal and hose").and include("flush")
+    expect(described_class.notes("dot4", "mineral", abs: false).join).to include("every seal and hose").and include(
+            "flush"
+          )
     expect(described_class.notes("dot4", "dot3", abs: false).join).to include("lowest class")
   end
 end

@@ -3,12 +3,28 @@
 RSpec.describe Sandbag::Choose::KitMatch do
   include ShelfThings
 
-  def cylinder(bore: 14, source: "part_marking", construction: "bar_axial_circlip", spring: "fitted", stamped: "dot4", route: "reseal_mc")
+  def cylinder(bore: 14, source: "part_marking", construction: "bar_axial_circlip", spring: "fitted", stamped: "dot4",
+    route: "reseal_mc")
     plain = clutch_plain
     master = plain["parts"].find { |each| each["id"] == "master" }
-    master["values"].merge!("bore" => {"value" => bore, "source" => source}, "construction" => {"value" => construction, "source" => "measured"},
-      "spring" => {"value" => spring, "source" => "measured"})
-    Sandbag::Choose::Cylinder.of(sheet(plain).change("fluid", "stamped", stamped, "part_marking"), Sandbag::Job::Route.find(route))
+    master["values"].merge!(
+      "bore" => {
+        "value" => bore,
+        "source" => source
+      },
+      "construction" => {
+        "value" => construction,
+        "source" => "measured"
+      },
+      "spring" => {
+        "value" => spring,
+        "source" => "measured"
+      }
+    )
+    Sandbag::Choose::Cylinder.of(
+      sheet(plain).change("fluid", "stamped", stamped, "part_marking"),
+      Sandbag::Job::Route.find(route)
+    )
   end
 
   def match(kit, **of)
@@ -29,7 +45,15 @@ RSpec.describe Sandbag::Choose::KitMatch do
   end
 
   # every pair, both ways round
-  [[11, 11.11, 11], [12.7, 13, 30], [14, 14.29, 29], [15.875, 16, 13], [17.46, 17.5, 4], [19, 19.05, 5], [22, 22.22, 22]].each do |metric, twin, hundredths|
+  [
+    [11, 11.11, 11],
+    [12.7, 13, 30],
+    [14, 14.29, 29],
+    [15.875, 16, 13],
+    [17.46, 17.5, 4],
+    [19, 19.05, 5],
+    [22, 22.22, 22]
+  ].each do |metric, twin, hundredths|
     it "tells #{metric} from #{twin} and says what the wrong one would do" do
       small, large = [metric, twin].minmax
       jam = match(kit(bore: large), bore: small)
@@ -50,8 +74,12 @@ RSpec.describe Sandbag::Choose::KitMatch do
   end
 
   it "asks which twin a bore is that was only measured, or never entered" do
-    expect(reasons(kit, source: "measured")).to eq [["nominal", "ask"]]
-    unread = Sandbag::Choose::Cylinder.of(sheet(plain_sheet("clutch_hand", part("hose", "line", from: "master"), part("slave", "slave", from: "hose"))), Sandbag::Job::Route.find("reseal_mc"))
+    expect(reasons(kit, source: "measured")).to eq [%w[nominal ask]]
+    unread =
+      Sandbag::Choose::Cylinder.of(
+        sheet(plain_sheet("clutch_hand", part("hose", "line", from: "master"), part("slave", "slave", from: "hose"))),
+        Sandbag::Job::Route.find("reseal_mc")
+      )
     expect(described_class.new(kit, unread).reasons.map(&:id)).to include("nominal", "family")
   end
 
@@ -59,13 +87,17 @@ RSpec.describe Sandbag::Choose::KitMatch do
     nitrile = ShelfThings::KIT.merge("primary_cup" => {"material" => "NBR"})
     expect(reasons(kit(contents: nitrile))).to eq [["material", "no"]]
     expect(match(kit(contents: nitrile)).reasons.first.text).to include("NBR of primary cup in glycol")
-    expect(reasons(kit, stamped: "mineral")).to eq [["material", "no"]]
-    expect(reasons(kit(contents: ShelfThings::KIT.merge("primary_cup" => {})))).to eq [["unmarked", "ask"]]
-    expect(reasons(kit(contents: ShelfThings::KIT.merge("primary_cup" => {"material" => "SBR"})), stamped: "dot5")).to eq [["material", "ask"]]
+    expect(reasons(kit, stamped: "mineral")).to eq [%w[material no]]
+    expect(reasons(kit(contents: ShelfThings::KIT.merge("primary_cup" => {})))).to eq [%w[unmarked ask]]
+    expect(
+      reasons(kit(contents: ShelfThings::KIT.merge("primary_cup" => {"material" => "SBR"})), stamped: "dot5")
+    ).to eq [%w[material ask]]
   end
 
   it "lets chloroprene stand for a boot, which is only splashed, and not for a cup" do
-    expect(reasons(kit(contents: ShelfThings::KIT.merge("secondary_cup" => {"material" => "CR"})))).to eq [["material", "no"]]
+    expect(reasons(kit(contents: ShelfThings::KIT.merge("secondary_cup" => {"material" => "CR"})))).to eq [
+      %w[material no]
+    ]
   end
 
   it "keeps the variants with and without a spring apart" do
@@ -85,12 +117,20 @@ RSpec.describe Sandbag::Choose::KitMatch do
   end
 
   it "names what it lacks, and whether that is renewed in any case" do
-    lacks = match(kit(contents: ShelfThings::KIT.except("piston", "boot"))).lacks.to_h { |lack| lack.values_at(:part, :rule) }
+    lacks =
+      match(kit(contents: ShelfThings::KIT.except("piston", "boot"))).lacks.to_h { |lack| lack.values_at(:part, :rule) }
     expect(lacks).to eq("piston" => "condition", "boot" => "must")
   end
 
   it "says of the sachet what the matrix says, and leaves the kit alone" do
-    greased = stock_of(move("kit", "added", {"kind" => "kit", "name" => "Greased", "fields" => kit_fields.merge("grease" => "rubber_grease")})).find("kit")
+    greased =
+      stock_of(
+        move(
+          "kit",
+          "added",
+          {"kind" => "kit", "name" => "Greased", "fields" => kit_fields.merge("grease" => "rubber_grease")}
+        )
+      ).find("kit")
     expect(match(greased)).to have_attributes(verdict: "fits", grease: a_string_including("suited, thin"))
     expect(match(greased, stamped: "mineral").grease).to end_with "in mineral fluid: never."
     expect(match(kit).grease).to be_nil

@@ -52,8 +52,13 @@ RSpec.describe Sandbag::Choose::PullList do
     job = JobInMemory.new(sheet(twin_disc_plain))
     job.add("ask", "route", {"route" => "reseal_mc"})
     %w[cloth tool.tweezers part.boot].each do |line|
-      expect { job.add("choose", "pulled", {"line" => line}) }.to change { job.state.choose.on_bench?(job.state.choose.pull_list.find(line)) }.from(false).to(true)
-      expect(problems { job.add("choose", "pulled", {"line" => line}) }.first).to have_attributes(pointer: "data/line", message: a_string_ending_with("on the bench already"))
+      expect { job.add("choose", "pulled", {"line" => line}) }.to change {
+        job.state.choose.on_bench?(job.state.choose.pull_list.find(line))
+      }.from(false).to(true)
+      expect(problems { job.add("choose", "pulled", {"line" => line}) }.first).to have_attributes(
+        pointer: "data/line",
+        message: a_string_ending_with("on the bench already")
+      )
     end
   end
 
@@ -78,7 +83,9 @@ RSpec.describe Sandbag::Choose::PullList do
   it "asks for the driver with a hole only where a screw has a pin" do
     plain = bicycle_plain
     expect(lines(plain, "reseal_mc").keys).to include("tool.six_lobe")
-    expect(lines(plain, "reseal_mc", special_fastener: "pinned").keys).to include("tool.pinned_driver").and exclude_line("tool.six_lobe")
+    expect(lines(plain, "reseal_mc", special_fastener: "pinned").keys).to include(
+      "tool.pinned_driver"
+    ).and exclude_line("tool.six_lobe")
   end
 
   def exclude_line(id)

@@ -7,29 +7,36 @@ RSpec.describe "Quantities by hand" do
 
   def need(sheet, opened:, method: "hold_cycle")
     plan = Sandbag::Bleed::Plan.new(sheet, opened: opened)
-    Sandbag::Choose::FluidNeed.of(plan, drained: opened, method: Sandbag::Knowledge.find("bleed_methods", method))[:total_ml]
+    Sandbag::Choose::FluidNeed.of(plan, drained: opened, method: Sandbag::Knowledge.find("bleed_methods", method))[
+      :total_ml
+    ]
   end
 
   it "sums a twin-caliper motorcycle, filled from dry" do
-    # fill 55; reservoir 42; master outlet 3.969; right: hose 6.836 + 8 ln 20 = 23.966; left: 6.032 + 23.966; waste 20; a fifth on top
-    # (the cylinder is counted at its own point, since the master was opened)
+    # fill 55; reservoir 42; master outlet 3.969; right: hose 6.836 + 8 ln 20 = 23.966; left: 6.032 + 23.966; waste
+    # 20; a fifth on top (the cylinder is counted at its own point, since the master was opened)
     sum = 55 + 42 + 3.969 + (6.836 + 23.966) + (6.032 + 23.966) + 20
     expect(need(sheet(twin_disc_plain), opened: true)).to be_within(0.02).of(1.2 * sum)
   end
 
   it "sums a bicycle bled with two syringes" do
-    # cylinder π·25·8/1000 = 0.628; hose π/4·4·1000/1000 = 3.142; caliper 2 ln 20 = 5.991; reservoir 5; syringes 30; a fifth on top
-    expect(need(sheet(bicycle_plain), opened: false, method: "two_syringe")).to be_within(0.02).of(1.2 * (5 + 0.628 + 3.142 + 5.991 + 30))
+    # cylinder π·25·8/1000 = 0.628; hose π/4·4·1000/1000 = 3.142; caliper 2 ln 20 = 5.991; reservoir 5; syringes 30; a
+    # fifth on top
+    expect(need(sheet(bicycle_plain), opened: false, method: "two_syringe")).to be_within(0.02).of(
+      1.2 * (5 + 0.628 + 3.142 + 5.991 + 30)
+    )
   end
 
   it "sums a clutch" do
-    # cylinder π·49·11/1000 = 1.693; hose π/4·3.2²·900/1000 = 7.238; slave 4 ln 20 = 11.983; reservoir 15; waste 20; a fifth on top
+    # cylinder π·49·11/1000 = 1.693; hose π/4·3.2²·900/1000 = 7.238; slave 4 ln 20 = 11.983; reservoir 15; waste 20; a
+    # fifth on top
     expect(need(sheet(clutch_plain), opened: false)).to be_within(0.02).of(1.2 * (15 + 1.693 + 7.238 + 11.983 + 20))
   end
 
   it "never needs less for a purer flush" do
     for_all(purity: 0.5..0.98, more: 0.001..0.019) do |purity:, more:|
-      poor, pure = [purity, purity + more].map { |share| need(changed(twin_disc_plain, "fluid", purity: share), opened: false) }
+      poor, pure =
+        [purity, purity + more].map { |share| need(changed(twin_disc_plain, "fluid", purity: share), opened: false) }
       expect(pure).to be >= poor
     end
   end
@@ -40,7 +47,8 @@ RSpec.describe "Quantities by hand" do
     end
 
     it "counts washers by stacked fittings plus one, and two at every single banjo" do
-      expect(joints(twin_disc_plain)).to eq("master" => ["stacked banjo", 3, 0], "left_caliper" => ["banjo", 2, 0], "right_caliper" => ["banjo", 2, 0])
+      expect(joints(twin_disc_plain)).to eq("master" => ["stacked banjo", 3, 0], "left_caliper" => ["banjo", 2, 0],
+        "right_caliper" => ["banjo", 2, 0])
     end
 
     it "counts an olive and an insert where a bicycle's hose is cut" do
@@ -69,8 +77,13 @@ RSpec.describe "Quantities by hand" do
     end
 
     it "pours the opened bottle out first and opens the sealed one that leaves the least" do
-      shelf = [added_bottle("open"), move("open", "opened", {"on" => "2026-02-01"}), move("open", "measured", {"ml" => 60}), added_bottle("litre", size: 1000),
-        added_bottle("small", size: 250)]
+      shelf = [
+        added_bottle("open"),
+        move("open", "opened", {"on" => "2026-02-01"}),
+        move("open", "measured", {"ml" => 60}),
+        added_bottle("litre", size: 1000),
+        added_bottle("small", size: 250)
+      ]
       result = plan(200, *shelf)
       expect(picked(result)).to eq [["open", 60, 0], ["small", 140, 110]]
       expect(result[:picked].last[:left_until]).to eq "2026-06-14"
@@ -88,8 +101,16 @@ RSpec.describe "Quantities by hand" do
     end
 
     it "leaves alone what is too old, shaken, promised or another fluid" do
-      shelf = [added_bottle("old"), move("old", "opened", {"on" => "2025-10-01"}), added_bottle("stale", use_by: "2026-03-01"), added_bottle("shaken"), move("shaken", "shaken"),
-        added_bottle("other", fluid: "dot51"), added_bottle("promised"), move("promised", "reserved", {"job" => "j", "count" => 500})]
+      shelf = [
+        added_bottle("old"),
+        move("old", "opened", {"on" => "2025-10-01"}),
+        added_bottle("stale", use_by: "2026-03-01"),
+        added_bottle("shaken"),
+        move("shaken", "shaken"),
+        added_bottle("other", fluid: "dot51"),
+        added_bottle("promised"),
+        move("promised", "reserved", {"job" => "j", "count" => 500})
+      ]
       expect(plan(100, *shelf)).to include(picked: [], short_ml: 100.0)
       # a clutch may take glycol that has been open longer
       expect(picked(plan(100, *shelf, clutch: true))).to eq [["old", 100, 400]]

@@ -2,11 +2,18 @@
 
 RSpec.describe Sandbag::Choose::Sizing do
   def rows(plain, sizes)
-    described_class.new(sheet(plain), sizes: sizes).to_h[:rows].to_h { |row| [[row[:bore_mm], row[:push_offset_mm]], row] }
+    described_class.new(sheet(plain), sizes: sizes).to_h[:rows].to_h do |row|
+      [[row[:bore_mm], row[:push_offset_mm]], row]
+    end
   end
 
-  {[16, 18] => [67.5, 27.1], [17.46, 18] => [79.9, 23.7], [19, 18] => [94.1, 20.9], [20.64, 20] => [122.8, 16.9], [19, 20] => [104.5, 18.9]}
-    .each do |size, (force, travel)|
+  {
+    [16, 18] => [67.5, 27.1],
+    [17.46, 18] => [79.9, 23.7],
+    [19, 18] => [94.1, 20.9],
+    [20.64, 20] => [122.8, 16.9],
+    [19, 20] => [104.5, 18.9]
+  }.each do |size, (force, travel)|
     it "#{size.join("×")} asks #{force} N and #{travel} mm for 8.0 m/s² (docs/physics.md 3)" do
       row = rows(twin_disc_plain, [size]).fetch(size.map(&:to_f))
       expect(row[:force_n]).to be_within(0.05).of(force)
@@ -18,7 +25,9 @@ RSpec.describe Sandbag::Choose::Sizing do
     let(:sizes) { Sandbag::Choose::Sizing.usual(sheet(twin_disc_plain).kind) }
 
     def passed(gap, safe)
-      rows(changed(twin_disc_plain, "lever", gap_to_grip: gap, safe_gap: safe).to_h, sizes).select { |_, row| row[:rejected].empty? }.keys
+      rows(changed(twin_disc_plain, "lever", gap_to_grip: gap, safe_gap: safe).to_h, sizes)
+        .select { |_, row| row[:rejected].empty? }
+        .keys
     end
 
     it "never passes a cylinder that a wider gap rejects" do
@@ -57,7 +66,9 @@ RSpec.describe Sandbag::Choose::Sizing do
 
   it "rejects with the reason: bottoms out, gap, effort, short lift, no reserve" do
     expect(rows(twin_disc_plain, [[8, 20]])[[8.0, 20.0]][:rejected].join).to include("bottoms out")
-    expect(rows(changed(twin_disc_plain, "lever", gap_to_grip: 38).to_h, [[19, 18]])[[19.0, 18.0]][:rejected].join).to include("safe gap")
+    expect(
+      rows(changed(twin_disc_plain, "lever", gap_to_grip: 38).to_h, [[19, 18]])[[19.0, 18.0]][:rejected].join
+    ).to include("safe gap")
     expect(rows(twin_disc_plain, [[30, 20]])[[30.0, 20.0]][:rejected].join).to include("effort over the limit")
     expect(rows(clutch_plain, [[11, 20]])[[11.0, 20.0]][:rejected].join).to include("clutch lift short")
     tight = changed(twin_disc_plain, "lever", gap_to_grip: 42).to_h
@@ -121,7 +132,11 @@ end
 
 RSpec.describe Sandbag::Choose::FluidNeed do
   def need(drained)
-    described_class.of(Sandbag::Bleed::Plan.new(sheet(twin_disc_plain), opened: false), drained: drained, method: Sandbag::Knowledge.find("bleed_methods", "hold_cycle"))
+    described_class.of(
+      Sandbag::Bleed::Plan.new(sheet(twin_disc_plain), opened: false),
+      drained: drained,
+      method: Sandbag::Knowledge.find("bleed_methods", "hold_cycle")
+    )
   end
 
   it "adds reservoir, points and waste, and a fifth to spare" do
@@ -141,7 +156,9 @@ RSpec.describe Sandbag::Choose::FluidNeed do
     summed = sheet(twin_disc_plain).set("fluid", "volume", nil, "measured")
     candidate = ->(circuit) { Sandbag::Choose::Candidate.new(circuit, bore_mm: 16, push_offset_mm: 20).circuit }
     fitted = Sandbag::Circuit::Assembly.build(summed)
-    expect(fitted.fluid_ml - candidate[fitted].fluid_ml).to be_within(1e-9).of(Math::PI / 4 * (19**2 - 16**2) * 14 / 1000)
+    expect(fitted.fluid_ml - candidate[fitted].fluid_ml).to be_within(1e-9).of(
+      Math::PI / 4 * (19**2 - 16**2) * 14 / 1000
+    )
     expect(candidate[twin_disc].fluid_ml).to eq 55.0
   end
 end

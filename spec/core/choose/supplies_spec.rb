@@ -5,7 +5,9 @@ require "date"
 RSpec.describe Sandbag::Choose::Supplies do
   include ShelfThings
 
-  let(:job) { JobInMemory.new(changed(clutch_plain, "master", spring: "fitted").change("master", "bore", 14, "part_marking")) }
+  let(:job) do
+    JobInMemory.new(changed(clutch_plain, "master", spring: "fitted").change("master", "bore", 14, "part_marking"))
+  end
   let(:today) { Date.new(2026, 3, 14) }
 
   def supplies(*moves)
@@ -22,7 +24,9 @@ RSpec.describe Sandbag::Choose::Supplies do
   end
 
   def pull(line, item = nil, **more)
-    Sandbag::Job::Entry.new(id: "p", stage: "choose", kind: "pulled", data: {"line" => line, "item" => item, **more.transform_keys(&:to_s)}.compact, at: "2026-03-14T09:00:00Z", by: "spec")
+    Sandbag::Job::Entry.new(id: "p", stage: "choose", kind: "pulled",
+      data: {"line" => line, "item" => item, **more.transform_keys(&:to_s)}.compact, at: "2026-03-14T09:00:00Z",
+      by: "spec")
   end
 
   it "has no list before there is a route, and no fluid on one that leaves it alone" do
@@ -34,7 +38,8 @@ RSpec.describe Sandbag::Choose::Supplies do
   it "lists kit, washers, fluid, protection and the tools of the construction" do
     reseal
     ids = supplies.lines.map { |each| each[:id] }
-    expect(ids).to include("kit", "washers", "fluid", "eye_shield", "tray", "tool.internal_pliers", "tool.bore_gauge", "tool.torque_wrench", "tool.nipple_spanner")
+    expect(ids).to include("kit", "washers", "fluid", "eye_shield", "tray", "tool.internal_pliers", "tool.bore_gauge",
+      "tool.torque_wrench", "tool.nipple_spanner")
     expect(ids).not_to include("tool.hand", "tool.long_internal_pliers", "pads_out")
     expect(line(supplies, "tool.internal_pliers")[:detail]).to include("bore circlip out")
   end
@@ -44,7 +49,8 @@ RSpec.describe Sandbag::Choose::Supplies do
     expect(line(supplies, "tool.cross_head")).not_to be_nil
     job.add("ask", "intake", {"question" => "special_fastener", "value" => "jis"})
     expect(line(supplies, "tool.cross_head")).to be_nil
-    expect(line(supplies, "tool.jis_driver")).to include(needed: true, instead: {label: "Cross-head driver", risk: a_string_including("chews")})
+    expect(line(supplies, "tool.jis_driver")).to include(needed: true,
+      instead: {label: "Cross-head driver", risk: a_string_including("chews")})
   end
 
   it "leaves the switch off the list where there is none" do
@@ -57,7 +63,8 @@ RSpec.describe Sandbag::Choose::Supplies do
   it "is not finished until what is needed lies on the bench, or its substitute" do
     reseal
     job.answer_stops
-    expect(job.state.choose.wanting.map(&:id)).to include("kit", "fluid", "tool.internal_pliers", "tool.bore_gauge", "tool.micrometer")
+    expect(job.state.choose.wanting.map(&:id)).to include("kit", "fluid", "tool.internal_pliers", "tool.bore_gauge",
+      "tool.micrometer")
     expect(job.state.waits_for).to start_with "still to fetch: seal kit"
     job.add("choose", "pulled", {"line" => "kit", "reason" => "bought, same as the old parts"})
     job.add("choose", "pulled", {"line" => "tool.internal_pliers"})
@@ -71,23 +78,29 @@ RSpec.describe Sandbag::Choose::Supplies do
   it "refuses a line that is not on the list, and a substitute nobody accepts" do
     reseal
     expect(refusal_at { job.add("choose", "pulled", {"line" => "anvil"}) }).to eq ["data/line"]
-    expect(refusal_at { job.add("choose", "pulled", {"line" => "tool.internal_pliers", "instead" => true}) }).to eq ["data/instead"]
+    expect(refusal_at { job.add("choose", "pulled", {"line" => "tool.internal_pliers", "instead" => true}) }).to eq [
+      "data/instead"
+    ]
     expect(refusal_at { job.add("choose", "pulled", {"line" => "kit"}) }).to eq ["data/item"]
   end
 
   it "takes a kit that fits, promises one, and wants a reason for a doubtful one" do
     reseal
-    shelf = supplies(added_kit(count: 2), added_kit("plain", contents: ShelfThings::KIT.merge("boot" => {})), added_kit("twin", bore: "9/16"))
+    shelf = supplies(added_kit(count: 2), added_kit("plain", contents: ShelfThings::KIT.merge("boot" => {})),
+      added_kit("twin", bore: "9/16"))
     expect(shelf.admit(pull("kit", "kit")).data).to include("count" => 1)
     expect(refusal_at { shelf.admit(pull("kit", "plain")) }).to eq ["data/reason"]
     expect(shelf.admit(pull("kit", "plain", reason: "marked on the bag")).data["count"]).to eq 1
-    expect(problems { shelf.admit(pull("kit", "twin", reason: "it is what there is")) }.first.message).to include("0.29 mm apart")
+    expect(problems { shelf.admit(pull("kit", "twin", reason: "it is what there is")) }.first.message).to include(
+      "0.29 mm apart"
+    )
     expect(refusal_at { shelf.admit(pull("kit", "ghost")) }).to eq ["data/item"]
   end
 
   it "shows the kits that fit first, then the doubtful, then the near misses" do
     reseal
-    shelf = supplies(added_kit("twin", bore: "9/16"), added_kit("radial", construction: "bar_radial"), added_kit("plain", contents: ShelfThings::KIT.merge("boot" => {})), added_kit("right"))
+    shelf = supplies(added_kit("twin", bore: "9/16"), added_kit("radial", construction: "bar_radial"),
+      added_kit("plain", contents: ShelfThings::KIT.merge("boot" => {})), added_kit("right"))
     expect(shelf.kits.map { |match| match.to_h[:item] }).to eq %w[right plain twin radial]
     expect(shelf.to_h[:materials]).to eq %w[EPDM CR]
   end
@@ -140,23 +153,42 @@ RSpec.describe Sandbag::Choose::Supplies do
     shelf = supplies(tool["bent", "internal_pliers"], tool["mike", "micrometer"], added_bottle)
     expect(line(shelf, "tool.internal_pliers")[:options]).to eq [{item: "bent", name: "bent", free: 1.0}]
     expect(shelf.admit(pull("tool.internal_pliers", "bent")).data["count"]).to eq 1
-    expect(problems { shelf.admit(pull("tool.internal_pliers", "mike")) }.first.message).to include("it is not Internal circlip pliers")
-    expect(problems { shelf.admit(pull("tool.internal_pliers", "bottle")) }.first.message).to include("it is a bottle, not a tool")
+    expect(problems { shelf.admit(pull("tool.internal_pliers", "mike")) }.first.message).to include(
+      "it is not Internal circlip pliers"
+    )
+    expect(problems { shelf.admit(pull("tool.internal_pliers", "bottle")) }.first.message).to include(
+      "it is a bottle, not a tool"
+    )
   end
 
   it "never lets a syringe cross over" do
     reseal
-    syringe = ->(family) { move(family, "added", {"kind" => "syringe", "name" => family, "fields" => {"family" => family, "tool" => "syringe"}}) }
+    syringe = ->(family) do
+      move(
+        family,
+        "added",
+        {"kind" => "syringe", "name" => family, "fields" => {"family" => family, "tool" => "syringe"}}
+      )
+    end
     shelf = supplies(syringe["glycol"], syringe["mineral"])
     expect(shelf.admit(pull("tool.syringe", "glycol")).data["item"]).to eq "glycol"
-    expect(problems { shelf.admit(pull("tool.syringe", "mineral", reason: "washed")) }.first.message).to include("never crosses over")
+    expect(problems { shelf.admit(pull("tool.syringe", "mineral", reason: "washed")) }.first.message).to include(
+      "never crosses over"
+    )
   end
 
   describe "parts that are matched" do
     let(:front) { JobInMemory.new(changed(twin_disc_plain, "master", construction: "bar_radial")) }
 
     def on_shelf(kind, state: front.state, **items)
-      moves = items.map { |id, fields| move(id.to_s, "added", {"kind" => kind, "name" => id.to_s, "count" => 4, "fields" => fields.transform_keys(&:to_s)}) }
+      moves =
+        items.map do |id, fields|
+          move(
+            id.to_s,
+            "added",
+            {"kind" => kind, "name" => id.to_s, "count" => 4, "fields" => fields.transform_keys(&:to_s)}
+          )
+        end
       described_class.new(state.choose, stock_of(*moves), today: today)
     end
 
@@ -172,8 +204,16 @@ RSpec.describe Sandbag::Choose::Supplies do
     it "are a cylinder by bore, push offset, construction and rubber" do
       on("renew_mc")
       right = {bore: 19, push_offset: 20, construction: "bar_radial", family: "glycol"}
-      shelf = on_shelf("cylinder", right: right, small: right.merge(bore: 16), short: right.merge(push_offset: 18), oily: right.merge(family: "mineral"),
-        axial: right.merge(construction: "bar_axial_circlip"), unread: right.except(:push_offset))
+      shelf =
+        on_shelf(
+          "cylinder",
+          right: right,
+          small: right.merge(bore: 16),
+          short: right.merge(push_offset: 18),
+          oily: right.merge(family: "mineral"),
+          axial: right.merge(construction: "bar_axial_circlip"),
+          unread: right.except(:push_offset)
+        )
       expect(shelf.admit(pull("cylinder", "right")).data["count"]).to eq 1
       expect(refusal(shelf, "cylinder", "small")).to include("19 mm was chosen")
       expect(refusal(shelf, "cylinder", "short", reason: "near enough")).to include("push offset is 18 mm")
@@ -187,8 +227,17 @@ RSpec.describe Sandbag::Choose::Supplies do
     it "are a hose by length, kind and ends" do
       on("renew_hose")
       right = {length: 750, hose_kind: "braided", ends: "banjo"}
-      shelf = on_shelf("hose", right: right, short: right.merge(length: 700), long: right.merge(length: 850), rubber: right.merge(hose_kind: "rubber"), bicycle: right.merge(hose_kind: "nylon"),
-        nut: right.merge(ends: "nut"), unread: right.except(:ends))
+      shelf =
+        on_shelf(
+          "hose",
+          right: right,
+          short: right.merge(length: 700),
+          long: right.merge(length: 850),
+          rubber: right.merge(hose_kind: "rubber"),
+          bicycle: right.merge(hose_kind: "nylon"),
+          nut: right.merge(ends: "nut"),
+          unread: right.except(:ends)
+        )
       expect(refusal(shelf, "hose.left_hose", "right")).to be_nil
       expect(refusal(shelf, "hose.left_hose", "short", reason: "stretches")).to include("50 mm too short")
       expect(refusal(shelf, "hose.left_hose", "bicycle", reason: "x")).to include("a bicycle's hose")
@@ -202,11 +251,32 @@ RSpec.describe Sandbag::Choose::Supplies do
 
     it "are washers by the bolt's bore and by their metal" do
       on("remake_joint")
-      washers = {right: {bore: 10, metal: "copper"}, wide: {bore: 12, metal: "copper"}, soft: {bore: 10, metal: "aluminium"}}
+      washers = {
+        right: {
+          bore: 10,
+          metal: "copper"
+        },
+        wide: {
+          bore: 12,
+          metal: "copper"
+        },
+        soft: {
+          bore: 10,
+          metal: "aluminium"
+        }
+      }
       shelf = on_shelf("washer", **washers)
       expect(refusal(shelf, "washers", "right")).to be_nil
       expect(refusal(shelf, "washers", "wide")).to include("by the trade default")
-      known = %w[left right].reduce(front.fitted) { |now, side| now.change("#{side}_hose", "bolt", 10, "measured").change("#{side}_hose", "washer_metal", "copper", "measured") }
+      known =
+        %w[left right].reduce(front.fitted) do |now, side|
+          now.change("#{side}_hose", "bolt", 10, "measured").change(
+            "#{side}_hose",
+            "washer_metal",
+            "copper",
+            "measured"
+          )
+        end
       measured = on_shelf("washer", state: Sandbag::Job::State.new(front.state.journal, known), **washers)
       expect(refusal(measured, "washers", "wide", reason: "filed")).to include("12 mm, the banjo bolt is 10")
       expect(refusal(measured, "washers", "soft")).to include("another torque")
@@ -215,11 +285,22 @@ RSpec.describe Sandbag::Choose::Supplies do
 end
 
 RSpec.describe Sandbag::Rig do
-  let(:rig) { Sandbag::Rig::Circuit.new(changed(clutch_plain, "fluid", changed_on: "2024-03-14", stamped: "dot4"), today: Date.new(2026, 3, 14), seed: "scree") }
+  let(:rig) do
+    Sandbag::Rig::Circuit.new(
+      changed(clutch_plain, "fluid", changed_on: "2024-03-14", stamped: "dot4"),
+      today: Date.new(2026, 3, 14),
+      seed: "scree"
+    )
+  end
 
   it "holds a truth that fits the age: half to one and a half of the estimate" do
     for_all(number: 0.0..9999.0) do |number:|
-      water = Sandbag::Rig::Circuit.new(changed(clutch_plain, "fluid", changed_on: "2024-03-14"), today: Date.new(2026, 3, 14), seed: number.to_s).water_percent
+      water =
+        Sandbag::Rig::Circuit.new(
+          changed(clutch_plain, "fluid", changed_on: "2024-03-14"),
+          today: Date.new(2026, 3, 14),
+          seed: number.to_s
+        ).water_percent
       expect(water).to be_between(0.79, 2.41)
     end
   end

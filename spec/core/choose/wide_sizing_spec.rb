@@ -4,25 +4,36 @@ RSpec.describe Sandbag::Choose::Option do
   let(:front) { sheet(twin_disc_plain) }
 
   def row(option)
-    Sandbag::Choose::Sizing.new(front, sizes: [], options: [option]).to_h[:rows].find { |each| each[:key] == option.key }
+    Sandbag::Choose::Sizing.new(front, sizes: [], options: [option]).to_h[:rows].find do |each|
+      each[:key] == option.key
+    end
   end
 
   it "answers what if the hoses were rubber: longer pull, same effort" do
-    rubber = described_class.new(front, changes: [%w[left_hose kind rubber], %w[right_hose kind rubber]], label: "rubber", key: "r")
+    rubber = described_class.new(front,
+      changes: [%w[left_hose kind rubber], %w[right_hose kind rubber]], label: "rubber", key: "r")
     expect(row(rubber)[:travel_change_percent]).to be > 1
     expect(row(rubber)[:effort_change_percent]).to be_within(1e-9).of(0)
     expect(row(rubber)[:label]).to eq "rubber"
   end
 
   it "answers what if the calipers were others: less clamp area, more effort" do
-    small = described_class.new(front, changes: [["left_caliper", "pistons", "30 30 27 27"], ["right_caliper", "pistons", "30 30 27 27"]], key: "s")
+    small =
+      described_class.new(
+        front,
+        changes: [["left_caliper", "pistons", "30 30 27 27"], ["right_caliper", "pistons", "30 30 27 27"]],
+        key: "s"
+      )
     expect(row(small)[:effort_change_percent]).to be > 10
   end
 
   it "answers what if the slave were 30: as docs/physics.md 4 has it" do
     clutch = sheet(clutch_plain)
-    option = described_class.new(clutch, changes: [["slave", "bore", "30"]], key: "slave")
-    found = Sandbag::Choose::Sizing.new(clutch, sizes: [], options: [option]).to_h[:rows].find { |each| each[:key] == "slave" }
+    option = described_class.new(clutch, changes: [%w[slave bore 30]], key: "slave")
+    found =
+      Sandbag::Choose::Sizing.new(clutch, sizes: [], options: [option]).to_h[:rows].find do |each|
+        each[:key] == "slave"
+      end
     expect(found[:force_n]).to be_within(0.05).of(65.6)
     expect(found[:lift_mm]).to be_within(0.0005).of(2.169)
   end
@@ -34,13 +45,21 @@ RSpec.describe Sandbag::Choose::Option do
   end
 
   it "refuses a change the sheet refuses, by its path" do
-    expect(refusal_at { described_class.new(front, changes: [["left_hose", "kind", "glass"]]) }).to eq ["parts/left_hose/kind"]
+    expect(refusal_at { described_class.new(front, changes: [%w[left_hose kind glass]]) }).to eq [
+      "parts/left_hose/kind"
+    ]
   end
 end
 
 RSpec.describe Sandbag::Choose::School do
   def ranked(school)
-    Sandbag::Choose::Sizing.new(sheet(twin_disc_plain), sizes: Sandbag::Choose::Sizing.grid(Sandbag::Circuit::Kind.find("brake_hand")), school: school).to_h[:rows].drop(1).select { |row| row[:rejected].empty? }
+    Sandbag::Choose::Sizing.new(
+      sheet(twin_disc_plain),
+      sizes: Sandbag::Choose::Sizing.grid(Sandbag::Circuit::Kind.find("brake_hand")),
+      school: school
+    ).to_h[
+      :rows
+    ].drop(1).select { |row| row[:rejected].empty? }
   end
 
   it "ranks by effort and travel unless the shop says otherwise" do
@@ -56,7 +75,13 @@ RSpec.describe Sandbag::Choose::School do
   end
 
   it "names the band a ratio falls in" do
-    expect([10, 20, 29.9, 30, 80].map { |ratio| described_class.band_of(ratio)["id"] }).to eq %w[firm middle middle soft soft]
+    expect([10, 20, 29.9, 30, 80].map { |ratio| described_class.band_of(ratio)["id"] }).to eq %w[
+      firm
+      middle
+      middle
+      soft
+      soft
+    ]
   end
 
   it "refuses an unknown school and an empty band" do
@@ -71,7 +96,9 @@ RSpec.describe Sandbag::Choose::LeverCurves do
 
   it "draws each as built and in the reserve case, which is always longer" do
     curve = described_class.of([option]).first
-    expect(curve[:normal].zip(curve[:reserve]).all? { |normal, reserve| reserve[:travel_mm] > normal[:travel_mm] }).to be true
+    expect(
+      curve[:normal].zip(curve[:reserve]).all? { |normal, reserve| reserve[:travel_mm] > normal[:travel_mm] }
+    ).to be true
   end
 
   it "draws none for a clutch and no more than four" do
@@ -102,7 +129,11 @@ RSpec.describe Sandbag::Choose::Explanation do
   it "says the same as the sizing" do
     option = Sandbag::Choose::Option.new(sheet(twin_disc_plain), bore_mm: 17.46, push_offset_mm: 18.0)
     row = Sandbag::Choose::Sizing.new(sheet(twin_disc_plain), sizes: [[17.46, 18]]).to_h[:rows].last
-    expect(items(option).values_at("force", "travel", "stroke").map(&:value)).to eq row.values_at(:force_n, :travel_mm, :stroke_mm)
+    expect(items(option).values_at("force", "travel", "stroke").map(&:value)).to eq row.values_at(
+      :force_n,
+      :travel_mm,
+      :stroke_mm
+    )
   end
 
   it "names the source of every value, and a candidate's own size as such" do
@@ -119,7 +150,15 @@ RSpec.describe Sandbag::Shop do
   end
 
   it "shows inches, psi and ounces by exact factors" do
-    display = described_class.new("units" => {"length" => "in", "pressure" => "psi", "volume" => "fl oz", "torque" => "lbf·ft"}).display
+    display =
+      described_class.new(
+        "units" => {
+          "length" => "in",
+          "pressure" => "psi",
+          "volume" => "fl oz",
+          "torque" => "lbf·ft"
+        }
+      ).display
     expect(display["length"][:factor] * 25.4).to be_within(1e-12).of(1)
     expect(display["metres"]).to include(unit: "in")
     expect(display["pressure"][:factor]).to be_within(1e-3).of(145.038)
@@ -128,16 +167,46 @@ RSpec.describe Sandbag::Shop do
   end
 
   it "is written down and read again without loss" do
-    set = described_class.new("units" => {"length" => "in"}, "school" => "ratio_band", "band" => [22, "28,5"], "limits" => {"safe_gap" => "1 in"})
+    set =
+      described_class.new(
+        "units" => {
+          "length" => "in"
+        },
+        "school" => "ratio_band",
+        "band" => [22, "28,5"],
+        "limits" => {
+          "safe_gap" => "1 in"
+        }
+      )
     expect(described_class.new(set.to_h).to_h).to eq set.to_h
     expect(set.limits["safe_gap"]).to eq 25.4
   end
 
   it "refuses by path what it cannot be set to" do
-    {"units/length" => {"units" => {"length" => "furlong"}}, "school" => {"school" => "luck"}, "band/0" => {"band" => ["x", 3]}, "band" => {"band" => [30, 20]},
-     "name" => {"name" => "x" * 121}, "limits/effort_hand" => {"limits" => {"effort_hand" => -5}}}.each do |pointer, plain|
-      expect(refusal_at { described_class.new(plain) }).to eq [pointer]
-    end
+    {
+      "units/length" => {
+        "units" => {
+          "length" => "furlong"
+        }
+      },
+      "school" => {
+        "school" => "luck"
+      },
+      "band/0" => {
+        "band" => ["x", 3]
+      },
+      "band" => {
+        "band" => [30, 20]
+      },
+      "name" => {
+        "name" => "x" * 121
+      },
+      "limits/effort_hand" => {
+        "limits" => {
+          "effort_hand" => -5
+        }
+      }
+    }.each { |pointer, plain| expect(refusal_at { described_class.new(plain) }).to eq [pointer] }
   end
 
   it "writes its limits into new circuits, by hand or by foot" do

@@ -37,7 +37,9 @@ RSpec.describe Sandbag::Circuit::QuantityReader do
 
   it "reads lists however a mechanic parts them, and an array as it is" do
     list = reader(type: "measures", dimension: "length", min: 8, max: 80)
-    ["34 34 30 30", "34/34/30/30", "34; 34; 30; 30", "34, 34, 30, 30"].each { |typed| expect(list.read(typed)).to eq [34.0, 34.0, 30.0, 30.0] }
+    ["34 34 30 30", "34/34/30/30", "34; 34; 30; 30", "34, 34, 30, 30"].each do |typed|
+      expect(list.read(typed)).to eq [34.0, 34.0, 30.0, 30.0]
+    end
     expect(list.read("25,4 1in")).to eq [25.4, 25.4]
     expect(list.read([34, "30"])).to eq [34.0, 30.0]
     expect(list.read(38)).to eq [38.0]
@@ -47,12 +49,16 @@ RSpec.describe Sandbag::Circuit::QuantityReader do
   it "takes a choice only as it is written, and lists the others" do
     choice = reader(type: "choice", choices: %w[opposed sliding])
     expect(choice.read("sliding")).to eq "sliding"
-    ["Sliding", "", nil, 1, ["sliding"]].each { |typed| expect(problems { choice.read(typed) }.map(&:accepted)).to eq ["opposed, sliding"] }
+    ["Sliding", "", nil, 1, ["sliding"]].each do |typed|
+      expect(problems { choice.read(typed) }.map(&:accepted)).to eq ["opposed, sliding"]
+    end
   end
 
   it "takes days that exist, from 1970 on, or unknown" do
     date = reader(type: "date")
-    expect(["2024-02-29", "1970-01-01", "unknown"].map { |typed| date.read(typed) }).to eq %w[2024-02-29 1970-01-01 unknown]
-    ["2023-02-29", "1969-12-31", "2024-13-01", "24-01-01", "yesterday", nil, 2024].each { |typed| expect(problems { date.read(typed) }).not_to be_empty, typed.inspect }
+    expect(%w[2024-02-29 1970-01-01 unknown].map { |typed| date.read(typed) }).to eq %w[2024-02-29 1970-01-01 unknown]
+    ["2023-02-29", "1969-12-31", "2024-13-01", "24-01-01", "yesterday", nil, 2024].each do |typed|
+      expect(problems { date.read(typed) }).not_to be_empty, typed.inspect
+    end
   end
 end

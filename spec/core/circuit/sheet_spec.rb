@@ -9,7 +9,8 @@ RSpec.describe Sandbag::Circuit::Sheet do
 
   it "gives every kind of circuit defaults that can be computed" do
     Sandbag::Knowledge.table("circuit_kinds").each do |kind|
-      far_end = (kind["far_end"] == "slave") ? part("slave", "slave", from: "hose") : part("caliper", "caliper", from: "hose")
+      far_end = (kind["far_end"] == "slave") ? part("slave", "slave", from: "hose") : part("caliper", "caliper",
+        from: "hose")
       plain = plain_sheet(kind["id"], part("hose", "line", from: "master"), far_end)
       figures = Sandbag::Circuit::Summary.new(sheet(plain)).to_h
       expect(figures[:reference][:force_n]).to be_between(10, 500), kind["id"]
@@ -40,10 +41,18 @@ RSpec.describe Sandbag::Circuit::Sheet do
     expect(described_class.new(JSON.parse(JSON.generate(once.to_h))).to_h).to eq once.to_h
   end
 
-  {"a bore over 40 mm" => ["master", :bore, "41"], "a negative bore" => ["master", :bore, "-12"], "letters" => ["left_hose", :length, "long"],
-   "a stroke of zero" => ["master", :stroke, 0], "no piston" => ["left_caliper", :pistons, []], "a kind of hose nobody has" => ["left_hose", :kind, "glass"],
-   "a date that is none" => ["fluid", :changed_on, "2026-02-30"], "a date before 1970" => ["fluid", :changed_on, "1969-12-31"],
-   "a list where one number belongs" => ["master", :bore, [19, 20]], "too many pistons" => ["left_caliper", :pistons, [30] * 13]}.each do |what, (part_id, field, typed)|
+  {
+    "a bore over 40 mm" => ["master", :bore, "41"],
+    "a negative bore" => ["master", :bore, "-12"],
+    "letters" => ["left_hose", :length, "long"],
+    "a stroke of zero" => ["master", :stroke, 0],
+    "no piston" => ["left_caliper", :pistons, []],
+    "a kind of hose nobody has" => ["left_hose", :kind, "glass"],
+    "a date that is none" => ["fluid", :changed_on, "2026-02-30"],
+    "a date before 1970" => ["fluid", :changed_on, "1969-12-31"],
+    "a list where one number belongs" => ["master", :bore, [19, 20]],
+    "too many pistons" => ["left_caliper", :pistons, [30] * 13]
+  }.each do |what, (part_id, field, typed)|
     it "refuses #{what} by name" do
       found = problems { changed(twin_disc_plain, part_id, field => typed) }
       expect(found.map(&:pointer)).to eq ["parts/#{part_id}/#{field}"]
@@ -75,10 +84,16 @@ RSpec.describe Sandbag::Circuit::Sheet do
     end
 
     it "refuses a loop, a loose end, an unknown feeder, and a caliper on the master itself" do
-      expect(refusal_at { with_lines(part("a", "line", from: "b"), part("b", "line", from: "a")) }).to eq ["parts/a/from"]
-      expect(refusal_at { with_lines(part("a", "line", from: "master"), part("b", "line", from: "a")) }).to eq ["parts/b/from"]
+      expect(refusal_at { with_lines(part("a", "line", from: "b"), part("b", "line", from: "a")) }).to eq [
+        "parts/a/from"
+      ]
+      expect(refusal_at { with_lines(part("a", "line", from: "master"), part("b", "line", from: "a")) }).to eq [
+        "parts/b/from"
+      ]
       expect(refusal_at { with_lines(part("a", "line", from: "nowhere")) }).to eq ["parts/a/from"]
-      expect(refusal_at { sheet(plain_sheet("brake_hand", part("caliper", "caliper", from: "master"))) }).to eq ["parts/caliper/from"]
+      expect(refusal_at { sheet(plain_sheet("brake_hand", part("caliper", "caliper", from: "master"))) }).to eq [
+        "parts/caliper/from"
+      ]
     end
   end
 
@@ -86,7 +101,9 @@ RSpec.describe Sandbag::Circuit::Sheet do
     twice = plain_sheet("brake_hand", part("a", "line", from: "master"), part("a", "caliper", from: "a"))
     expect(refusal_at { sheet(twice) }).to eq ["parts/a"]
     plain = twin_disc_plain
-    expect(refusal_at { sheet(plain.merge("parts" => plain["parts"].reject { |each| each["part"] == "lever" })) }).to eq ["parts"]
+    expect(
+      refusal_at { sheet(plain.merge("parts" => plain["parts"].reject { |each| each["part"] == "lever" })) }
+    ).to eq ["parts"]
     expect(refusal_at { sheet(plain_sheet("brake_hand")) }).to eq ["parts"]
     expect(refusal_at { sheet(plain.merge("kind" => "brake_boat")) }).to eq ["kind"]
   end

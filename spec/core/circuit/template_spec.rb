@@ -35,12 +35,17 @@ end
 
 RSpec.describe Sandbag::Circuit::Heights do
   def spots(**changes)
-    sheet = changes.reduce(sheet(twin_disc_plain)) { |now, (part, values)| values.reduce(now) { |each, (field, value)| each.change(part.to_s, field.to_s, value, "measured") } }
+    sheet =
+      changes.reduce(sheet(twin_disc_plain)) do |now, (part, values)|
+        values.reduce(now) { |each, (field, value)| each.change(part.to_s, field.to_s, value, "measured") }
+      end
     described_class.new(sheet).high_spots
   end
 
   it "finds where a line climbs above both its ends" do
-    expect(spots(left_hose: {high_spot: 1150}).map { |spot| spot.values_at(:line, :height_mm) }).to eq [["left_hose", 1150.0]]
+    expect(spots(left_hose: {high_spot: 1150}).map { |spot| spot.values_at(:line, :height_mm) }).to eq [
+      ["left_hose", 1150.0]
+    ]
   end
 
   it "finds no high spot where the line only falls, nor within a hand's breadth of level" do
@@ -49,8 +54,16 @@ RSpec.describe Sandbag::Circuit::Heights do
   end
 
   it "finds a splitter that stands above what it feeds and what feeds it, once for both branches" do
-    plain = plain_sheet("brake_hand", part("master", "master", height: 600), part("trunk", "line", from: "master", end_height: 900),
-      part("a", "line", from: "trunk"), part("b", "line", from: "trunk"), part("caliper_a", "caliper", from: "a"), part("caliper_b", "caliper", from: "b"))
+    plain =
+      plain_sheet(
+        "brake_hand",
+        part("master", "master", height: 600),
+        part("trunk", "line", from: "master", end_height: 900),
+        part("a", "line", from: "trunk"),
+        part("b", "line", from: "trunk"),
+        part("caliper_a", "caliper", from: "a"),
+        part("caliper_b", "caliper", from: "b")
+      )
     expect(described_class.new(sheet(plain)).high_spots.map { |spot| spot[:line] }).to eq ["trunk"]
   end
 end
@@ -93,8 +106,14 @@ end
 RSpec.describe Sandbag::Circuit::FluidAge do
   today = Date.new(2026, 11, 25)
 
-  {"2026-06-01" => "fresh", "2025-06-01" => "straw", "2024-05-18" => "amber", "2023-01-01" => "tea", "2019-01-01" => "coffee", "unknown" => "unknown"}
-    .each do |changed_on, look|
+  {
+    "2026-06-01" => "fresh",
+    "2025-06-01" => "straw",
+    "2024-05-18" => "amber",
+    "2023-01-01" => "tea",
+    "2019-01-01" => "coffee",
+    "unknown" => "unknown"
+  }.each do |changed_on, look|
     it "looks #{look} when changed on #{changed_on}" do
       expect(described_class.look(described_class.years(changed_on, today))).to eq look
     end

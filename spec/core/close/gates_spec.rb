@@ -22,7 +22,14 @@ RSpec.describe Sandbag::Close::Stage do
 
   # A reseal of a radial master, with everything done but the confirmations.
   def resealed
-    job = JobInMemory.new(changed(twin_disc_plain, "master", construction: "bar_radial")).laid_out.set_up.strip_all.passed.build_all
+    job =
+      JobInMemory
+        .new(changed(twin_disc_plain, "master", construction: "bar_radial"))
+        .laid_out
+        .set_up
+        .strip_all
+        .passed
+        .build_all
     job.state.bleed.count.points.each_key { |id| job.run_clean(id) }
     job.read_lever(air_ml: 0.02)
     job.add("feel", "hold", {"creep" => 0.5})
@@ -35,7 +42,20 @@ RSpec.describe Sandbag::Close::Stage do
 
   it "asks of a bleed what a bleed touches, and of a reseal the measuring and the building as well" do
     expect(bled.state.close.gates.map(&:id)).to eq %w[stop fluid bled feel hold leak level caps function]
-    expect(resealed.state.close.gates.map(&:id)).to eq %w[stop fluid measured built bled feel hold work leak level caps function]
+    expect(resealed.state.close.gates.map(&:id)).to eq %w[
+      stop
+      fluid
+      measured
+      built
+      bled
+      feel
+      hold
+      work
+      leak
+      level
+      caps
+      function
+    ]
   end
 
   it "goes when every gate is met, by the name of whoever signs" do
@@ -46,7 +66,9 @@ RSpec.describe Sandbag::Close::Stage do
     job.add(*signature)
     expect(job.state).to be_signed
     expect(job.view("close")).to include(signed_by: "R. Tarn")
-    expect(problems { job.add("ask", "note", {"text" => "one more thing"}) }.first.message).to eq "this job is signed off"
+    expect(
+      problems { job.add("ask", "note", {"text" => "one more thing"}) }.first.message
+    ).to eq "this job is signed off"
   end
 
   confirmed.each do |missing|
@@ -73,7 +95,9 @@ RSpec.describe Sandbag::Close::Stage do
   it "opens its computed gates by the work alone" do
     job = bled
     %w[stop fluid bled feel hold].each do |computed|
-      expect(problems { job.add("close", "gate", {"gate" => computed, "met" => true}) }.first.message).to end_with("is worked out, not confirmed")
+      expect(problems { job.add("close", "gate", {"gate" => computed, "met" => true}) }.first.message).to end_with(
+        "is worked out, not confirmed"
+      )
     end
     expect(refusal_at { job.add("close", "gate", {"gate" => "built", "met" => true}) }).to eq ["data/gate"]
   end

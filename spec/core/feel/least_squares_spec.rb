@@ -11,7 +11,13 @@ RSpec.describe Sandbag::Feel::LeastSquares do
   end
 
   it "finds the coefficients of exact values" do
-    expect(described_class.non_negative(design, values(2, 3, 0.5)).zip([2, 3, 0.5]).map { |found, given| (found - given).abs }.max).to be < 1e-9
+    expect(
+      described_class
+        .non_negative(design, values(2, 3, 0.5))
+        .zip([2, 3, 0.5])
+        .map { |found, given| (found - given).abs }
+        .max
+    ).to be < 1e-9
   end
 
   it "puts a coefficient that would be negative at zero, not near it" do

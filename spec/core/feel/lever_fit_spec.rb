@@ -4,7 +4,9 @@ RSpec.describe Sandbag::Feel::LeverFit do
   let(:front) { twin_disc }
 
   def readings(forces, travels)
-    forces.zip(travels).map { |force, travel| Sandbag::Feel::Reading.new(id: force.to_s, force_n: force.to_f, travel_mm: travel) }
+    forces
+      .zip(travels)
+      .map { |force, travel| Sandbag::Feel::Reading.new(id: force.to_s, force_n: force.to_f, travel_mm: travel) }
   end
 
   def noise_free(forces, air_ml)
@@ -49,7 +51,14 @@ RSpec.describe Sandbag::Feel::LeverFit do
   it "gives back the parameters of any noise-free curve" do
     for_all(air: 0.0..3.0, clearance: 0.02..0.3) do |air:, clearance:|
       other = front.with(calipers: front.calipers.map { |caliper| caliper.with(clearance_mm: clearance) })
-      exact = forces.map { |force| Sandbag::Feel::Reading.new(id: force, force_n: force, travel_mm: other.travel_mm(other.pressure_mpa(force), air_ml: air)) }
+      exact =
+        forces.map do |force|
+          Sandbag::Feel::Reading.new(
+            id: force,
+            force_n: force,
+            travel_mm: other.travel_mm(other.pressure_mpa(force), air_ml: air)
+          )
+        end
       fit = described_class.new(front, exact)
       expect(fit.air_ml).to be_within(1e-6).of(air)
       expect(fit.stiffness_ml_mpa).to be_within(1e-6).of(front.budget.stiffness_ml_mpa)
@@ -90,7 +99,10 @@ RSpec.describe Sandbag::Feel::LeverFit do
 
   it "marks a reading far off the curve and drops none" do
     exact = noise_free(forces, 0.3)
-    wrong = exact.dup.tap { |list| list[4] = Sandbag::Feel::Reading.new(id: "wrong", force_n: 35.0, travel_mm: list[4].travel_mm + 6) }
+    wrong =
+      exact.dup.tap do |list|
+        list[4] = Sandbag::Feel::Reading.new(id: "wrong", force_n: 35.0, travel_mm: list[4].travel_mm + 6)
+      end
     fit = described_class.new(front, wrong)
     expect(fit.outliers.map(&:id)).to include("wrong")
     expect(fit.readings.size).to eq forces.size
@@ -104,7 +116,8 @@ RSpec.describe Sandbag::Feel::Verdict do
     light = Sandbag::Feel::LowForces.of(circuit)
     forces = light + [0.4, 0.7, 1.0].map { |share| share * circuit.finger_force_n(reference) }
     readings = forces.zip(slips).map do |force, slip|
-      Sandbag::Feel::Reading.new(id: force.to_s, force_n: force, travel_mm: circuit.travel_mm(circuit.pressure_mpa(force), air_ml: air_ml) + slip)
+      Sandbag::Feel::Reading.new(id: force.to_s, force_n: force,
+        travel_mm: circuit.travel_mm(circuit.pressure_mpa(force), air_ml: air_ml) + slip)
     end
     described_class.new(Sandbag::Feel::LeverFit.new(circuit, readings), circuit, reference)
   end
@@ -134,7 +147,10 @@ RSpec.describe Sandbag::Feel::Verdict do
   it "points away from air when the circuit is softer than it should be" do
     soft = changed(twin_disc_plain, "left_hose", expansion: 0.2).to_h
     circuit = circuit(soft)
-    readings = [6, 10, 16, 22, 40, 70, 110].map { |force| Sandbag::Feel::Reading.new(id: force, force_n: force, travel_mm: circuit.travel_mm(circuit.pressure_mpa(force))) }
+    readings =
+      [6, 10, 16, 22, 40, 70, 110].map do |force|
+        Sandbag::Feel::Reading.new(id: force, force_n: force, travel_mm: circuit.travel_mm(circuit.pressure_mpa(force)))
+      end
     fit = Sandbag::Feel::LeverFit.new(twin_disc, readings)
     expect(described_class.new(fit, twin_disc, 1.77)).to be_soft
     expect(verdict(twin_disc_plain, 0.0)).not_to be_soft
@@ -159,6 +175,8 @@ end
 
 RSpec.describe Sandbag::Feel::HoldCheck do
   it "passes to 2 mm of creep and not beyond" do
-    expect([0.0, 2.0, 2.1].map { |creep| described_class.of(creep, Sandbag::Knowledge.find("controls", "bar_lever"))[:pass] }).to eq [true, true, false]
+    expect(
+      [0.0, 2.0, 2.1].map { |creep| described_class.of(creep, Sandbag::Knowledge.find("controls", "bar_lever"))[:pass] }
+    ).to eq [true, true, false]
   end
 end

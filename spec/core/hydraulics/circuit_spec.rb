@@ -15,7 +15,11 @@ RSpec.describe Sandbag::Hydraulics::Circuit do
       expect(twin_disc.budget.gap_ml).to be_within(0.00005).of(0.5167)
     end
 
-    {50 => [0.8200, 2.919, 17.06], 100 => [1.6930, 3.235, 18.79], 150 => [2.5659, 3.551, 20.53]}.each do |force, (pressure, stroke, travel)|
+    {
+      50 => [0.8200, 2.919, 17.06],
+      100 => [1.6930, 3.235, 18.79],
+      150 => [2.5659, 3.551, 20.53]
+    }.each do |force, (pressure, stroke, travel)|
       it "at #{force} N holds #{pressure} MPa with #{stroke} mm of stroke and #{travel} mm of lever" do
         found = at(twin_disc, force)
         expect(found[0]).to be_within(0.00005).of(pressure)

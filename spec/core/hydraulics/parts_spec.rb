@@ -1,7 +1,16 @@
 # frozen_string_literal: true
 
 RSpec.describe Sandbag::Hydraulics::MasterCylinder do
-  let(:lever) { Sandbag::Hydraulics::Lever.new(finger_to_pivot_mm: 100, push_offset_mm: 18, free_play_mm: 1, gap_to_grip_mm: 70, safe_gap_mm: 20, efficiency: 0.9) }
+  let(:lever) do
+    Sandbag::Hydraulics::Lever.new(
+      finger_to_pivot_mm: 100,
+      push_offset_mm: 18,
+      free_play_mm: 1,
+      gap_to_grip_mm: 70,
+      safe_gap_mm: 20,
+      efficiency: 0.9
+    )
+  end
 
   def master(bore, preload: 0)
     described_class.new(bore_mm: bore, stroke_mm: 13, dead_stroke_mm: 0.8, preload_n: preload)
@@ -20,8 +29,12 @@ RSpec.describe Sandbag::Hydraulics::MasterCylinder do
   end
 
   it "moves 1.2 mL with 14 mm over 8 mm, 2.0 with 16 over 10 (docs/trade.md 7.6)" do
-    expect(described_class.new(bore_mm: 14, stroke_mm: 8, dead_stroke_mm: 0, preload_n: 0).volume_per_stroke_ml).to be_within(0.05).of(1.2)
-    expect(described_class.new(bore_mm: 16, stroke_mm: 10, dead_stroke_mm: 0, preload_n: 0).volume_per_stroke_ml).to be_within(0.05).of(2.0)
+    expect(
+      described_class.new(bore_mm: 14, stroke_mm: 8, dead_stroke_mm: 0, preload_n: 0).volume_per_stroke_ml
+    ).to be_within(0.05).of(1.2)
+    expect(
+      described_class.new(bore_mm: 16, stroke_mm: 10, dead_stroke_mm: 0, preload_n: 0).volume_per_stroke_ml
+    ).to be_within(0.05).of(2.0)
   end
 
   it "delivers over a stroke just what the stroke is said to need" do
@@ -66,13 +79,24 @@ RSpec.describe Sandbag::Hydraulics::Vehicle do
   it "asks in proportion to deceleration and mass" do
     for_all(deceleration: 0.1..12.0, mass: 50.0..500.0) do |deceleration:, mass:|
       one = described_class.new(**plain, mass_kg: mass).pressure_mpa(1, 1800)
-      expect(described_class.new(**plain, mass_kg: mass).pressure_mpa(deceleration, 1800)).to be_within(1e-9).of(deceleration * one)
+      expect(described_class.new(**plain, mass_kg: mass).pressure_mpa(deceleration, 1800)).to be_within(1e-9).of(
+        deceleration * one
+      )
     end
   end
 end
 
 RSpec.describe Sandbag::Hydraulics::VolumeBudget do
-  subject(:budget) { described_class.new(gap_ml: 0.5, hose_ml_mpa: 0.03, actuator_ml_mpa: 0.04, fluid_ml: 54, bulk_modulus_mpa: 1800, air_ml: 1.0) }
+  subject(:budget) do
+    described_class.new(
+      gap_ml: 0.5,
+      hose_ml_mpa: 0.03,
+      actuator_ml_mpa: 0.04,
+      fluid_ml: 54,
+      bulk_modulus_mpa: 1800,
+      air_ml: 1.0
+    )
+  end
 
   it "adds gap, stiffness and air by hand" do
     # 0.5 + (0.03 + 0.04 + 0.03) 2 + 2 / 2.101325

@@ -61,7 +61,8 @@ RSpec.describe Sandbag::Job do
   it "refuses the wrong family and a lower class of fluid" do
     expect(refusal_at { job.add("choose", "fluid", {"fluid" => "dot5", "stamped" => "dot51"}) }).to eq ["data/fluid"]
     lower = problems { job.add("choose", "fluid", {"fluid" => "dot3", "stamped" => "dot4"}) }.first
-    expect(lower).to have_attributes(pointer: "data/fluid", accepted: a_string_starting_with("DOT 4 glycol, ISO class 6 glycol"))
+    expect(lower).to have_attributes(pointer: "data/fluid",
+      accepted: a_string_starting_with("DOT 4 glycol, ISO class 6 glycol"))
   end
 
   describe "taking back" do

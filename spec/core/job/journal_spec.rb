@@ -2,7 +2,8 @@
 
 RSpec.describe Sandbag::Job::Journal do
   def entry(id, stage: "bleed", kind: "stroke", corrects: nil)
-    Sandbag::Job::Entry.new(id: id, stage: stage, kind: kind, data: {}, at: "2026-03-14T09:00:00Z", by: "R", corrects: corrects)
+    Sandbag::Job::Entry.new(id: id, stage: stage, kind: kind, data: {}, at: "2026-03-14T09:00:00Z", by: "R",
+      corrects: corrects)
   end
 
   it "keeps in force what nothing has taken back, in order" do
@@ -11,7 +12,10 @@ RSpec.describe Sandbag::Job::Journal do
   end
 
   it "puts a correcting entry of another kind in the place of what it corrects" do
-    journal = described_class.new([entry("a", stage: "feel", kind: "reading"), entry("b", stage: "feel", kind: "reading", corrects: "a")])
+    journal =
+      described_class.new(
+        [entry("a", stage: "feel", kind: "reading"), entry("b", stage: "feel", kind: "reading", corrects: "a")]
+      )
     expect(journal.in_force.map(&:id)).to eq ["b"]
   end
 
@@ -31,7 +35,11 @@ RSpec.describe Sandbag::Job::Journal do
   it "is the same journal however often it is folded" do
     job = JobInMemory.new(sheet(twin_disc_plain)).bled
     expect(job.told).to eq job.told
-    copied = Sandbag::Job::State.new(described_class.new(job.entries.map { |each| Sandbag::Job::Entry.new(**each.to_h) }), job.fitted)
+    copied =
+      Sandbag::Job::State.new(
+        described_class.new(job.entries.map { |each| Sandbag::Job::Entry.new(**each.to_h) }),
+        job.fitted
+      )
     expect(job.told(copied)).to eq job.told
   end
 end

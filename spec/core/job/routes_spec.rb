@@ -10,7 +10,9 @@ RSpec.describe Sandbag::Job::Route do
     circuit = circuit.set("master", "bore", circuit.value("master", "bore"), "part_marking")
     circuit.far_ends.reduce(circuit) do |now, part|
       field = circuit.clutch? ? "bore" : "pistons"
-      now.change(part["id"], field, now.values(now.part(part["id"]))[field].value.then { |size| size.is_a?(Array) ? size.join(" ") : size }, "part_marking")
+      now.change(part["id"], field,
+        now.values(now.part(part["id"]))[field].value.then { |size| size.is_a?(Array) ? size.join(" ") : size },
+        "part_marking")
     end
   end
 
@@ -23,19 +25,22 @@ RSpec.describe Sandbag::Job::Route do
 
   templates.each do |template|
     kind = Sandbag::Circuit::Template.sheet(template).kind
-    described_class.all.select { |route| route.suits?(kind) && !route.stops? }.each do |route|
-      it "#{route.label} on #{template.tr("_", " ")} is signed, with work in each of its stages, every part back and what it changed proven", :slow do
-        job = worked(template, route.id)
-        expect(job.state.close.signed?).to be true
-        expect(job.state.stages.values.map(&:done?)).to all(be true)
-        expect(job.entries.map(&:stage)).to include(*job.state.stages.keys)
-        expect(job.state.strip.tray.cells.empty?).to eq route.part.nil?
-        expect(job.state.build.reckoning.leftovers).to be_empty
-        proofs = route.tests + (route.opens? ? ["work"] : []) + (route.handles_fluid? ? ["bled"] : [])
-        expect(proofs).not_to be_empty
-        expect(job.state.close.gates.map(&:id)).to include(*proofs)
+    described_class
+      .all
+      .select { |route| route.suits?(kind) && !route.stops? }
+      .each do |route|
+        it "#{route.label} on #{template.tr("_", " ")}: signed, work in each stage, parts back, changes proven", :slow do
+          job = worked(template, route.id)
+          expect(job.state.close.signed?).to be true
+          expect(job.state.stages.values.map(&:done?)).to all(be true)
+          expect(job.entries.map(&:stage)).to include(*job.state.stages.keys)
+          expect(job.state.strip.tray.cells.empty?).to eq route.part.nil?
+          expect(job.state.build.reckoning.leftovers).to be_empty
+          proofs = route.tests + (route.opens? ? ["work"] : []) + (route.handles_fluid? ? ["bled"] : [])
+          expect(proofs).not_to be_empty
+          expect(job.state.close.gates.map(&:id)).to include(*proofs)
+        end
       end
-    end
   end
 
   it "is offered only where the circuit can have it" do
@@ -53,7 +58,8 @@ RSpec.describe Sandbag::Job::Route do
     before = job.state.sheet.value("master", "bore")
     added = job.state.choose.sizing_sheet
     expect([added.kind.id, added.far_ends]).to eq ["brake_hand_added", job.fitted.far_ends]
-    job.add("choose", "cylinder", {"bore" => 12.7, "push_offset" => 20, "agreed" => "a control that was not there before"})
+    job.add("choose", "cylinder",
+      {"bore" => 12.7, "push_offset" => 20, "agreed" => "a control that was not there before"})
     expect(job.state.sheet.value("master", "bore")).to eq before
     expect(job.state.choose.chosen_cylinder["bore"]).to eq 12.7
   end
@@ -65,7 +71,9 @@ RSpec.describe Sandbag::Job::Route do
     job.add("choose", "cylinder", {"bore" => 12.7, "push_offset" => 20, "agreed" => "the same as before"})
     job.set_up
     first = job.state.strip.step.id
-    expect(problems { job.add("strip", "step", {"step" => first}) }.first.message).to start_with "not yet: compare new with old"
+    expect(
+      problems { job.add("strip", "step", {"step" => first}) }.first.message
+    ).to start_with "not yet: compare new with old"
     job.compare_all
     job.add("strip", "step", {"step" => first})
     expect(job.state.strip.done_steps.map(&:id)).to eq [first]

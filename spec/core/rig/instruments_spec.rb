@@ -16,7 +16,8 @@ RSpec.describe Sandbag::Rig::Circuit do
   it "wears most in the middle and more across than along, and no bore is smaller than new" do
     for_all(number: 0.0..999.0) do |number:|
       worn = rig(number.to_s)
-      along, across = %w[a b].map { |direction| (1..3).map { |level| worn.truth("bore_gauge", "bore.#{level}.#{direction}") } }
+      along, across =
+        %w[a b].map { |direction| (1..3).map { |level| worn.truth("bore_gauge", "bore.#{level}.#{direction}") } }
       expect(along.max).to eq along[1]
       expect(across.zip(along)).to all(satisfy { |wide, narrow| wide >= narrow })
       expect(along.min).to be >= 14.0
@@ -28,15 +29,30 @@ RSpec.describe Sandbag::Rig::Circuit do
   end
 
   it "has circuits that pass, circuits that do not, and circuits at the limit" do
-    verdicts = Array.new(60) do |number|
-      worst = rig("machine #{number}").truth("bore_gauge", "bore.2.b")
-      Sandbag::Measure::Judgement.new("bore", "Largest bore", worst, 14.055, 0.005, most: true, source: "default").verdict
-    end
+    verdicts =
+      Array.new(60) do |number|
+        worst = rig("machine #{number}").truth("bore_gauge", "bore.2.b")
+        Sandbag::Measure::Judgement.new(
+          "bore",
+          "Largest bore",
+          worst,
+          14.055,
+          0.005,
+          most: true,
+          source: "default"
+        ).verdict
+      end
     expect(verdicts.tally.keys).to match_array %w[reuse too_close renew]
   end
 
   it "reads to the step of its display and claims no more than it can" do
-    expect(read(rig("a"), "bore_gauge", "bore.1.a")).to match(value: be_between(14, 14.1), unit: "mm", uncertainty: 0.005, instrument: "bore gauge", simulated: true)
+    expect(read(rig("a"), "bore_gauge", "bore.1.a")).to match(
+      value: be_between(14, 14.1),
+      unit: "mm",
+      uncertainty: 0.005,
+      instrument: "bore gauge",
+      simulated: true
+    )
     steps = Array.new(50) { |turn| read(rig("a"), "caliper", "bore.1.a", turn)[:value] * 100 }
     expect(steps).to all(satisfy { |hundredths| (hundredths - hundredths.round).abs < 1e-6 })
   end

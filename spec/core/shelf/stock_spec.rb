@@ -6,7 +6,8 @@ RSpec.describe Sandbag::Shelf::Stock do
   include ShelfThings
 
   it "counts pieces in, out and anew" do
-    stock = stock_of(added_kit(count: 2), move("kit", "received", {"count" => 3}), move("kit", "reserved", {"job" => "j", "count" => 2}), move("kit", "used", {"job" => "j"}))
+    stock = stock_of(added_kit(count: 2), move("kit", "received", {"count" => 3}),
+      move("kit", "reserved", {"job" => "j", "count" => 2}), move("kit", "used", {"job" => "j"}))
     expect(stock.find("kit").amount).to eq 3
     expect(stock_of(added_kit(count: 2), move("kit", "counted", {"count" => "5"})).find("kit").free).to eq 5
   end
@@ -14,7 +15,8 @@ RSpec.describe Sandbag::Shelf::Stock do
   it "promises no more than is free, and says who has the rest" do
     stock = stock_of(added_kit, move("kit", "reserved", {"job" => "first", "count" => 1}))
     refused = problems { stock.admit(move("kit", "reserved", {"job" => "second", "count" => 1})) }.first
-    expect([refused.pointer, refused.message]).to match ["data/count", a_string_including("0 free").and(including("first"))]
+    expect([refused.pointer, refused.message]).to match ["data/count",
+      a_string_including("0 free").and(including("first"))]
   end
 
   it "gives back only what was promised" do
@@ -27,7 +29,11 @@ RSpec.describe Sandbag::Shelf::Stock do
   it "is never less than nothing, whatever is moved" do
     for_all(count: 1.0..9.0, promise: 1.0..12.0, counted: 0.0..12.0) do |count:, promise:, counted:|
       admitted = [Sandbag::Shelf::Stock.new.admit(added_kit(count: count.round))]
-      [move("kit", "reserved", {"job" => "j", "count" => promise.round}), move("kit", "counted", {"count" => counted.round}), move("kit", "used", {"job" => "j"})].each do |each|
+      [
+        move("kit", "reserved", {"job" => "j", "count" => promise.round}),
+        move("kit", "counted", {"count" => counted.round}),
+        move("kit", "used", {"job" => "j"})
+      ].each do |each|
         admitted << described_class.fold(admitted).admit(each)
       rescue Sandbag::Refusal
         next
@@ -39,7 +45,15 @@ RSpec.describe Sandbag::Shelf::Stock do
 
   it "is described anew, field by field, and keeps its amount and its promises" do
     promised = [added_kit(count: 2), move("kit", "reserved", {"job" => "j", "count" => 1})]
-    item = stock_of(*promised, move("kit", "described", {"name" => "Kit, re-bagged", "place" => "Drawer 9", "fields" => {"bore" => "9/16"}})).find("kit")
+    item =
+      stock_of(
+        *promised,
+        move(
+          "kit",
+          "described",
+          {"name" => "Kit, re-bagged", "place" => "Drawer 9", "fields" => {"bore" => "9/16"}}
+        )
+      ).find("kit")
     expect(item).to have_attributes(name: "Kit, re-bagged", place: "Drawer 9", amount: 2, free: 1)
     expect(item.fields["bore"]).to be_within(1e-9).of(14.2875)
     expect(item.fields).to include("construction" => "bar_axial_circlip", "contents" => a_hash_including("boot"))
@@ -48,24 +62,43 @@ RSpec.describe Sandbag::Shelf::Stock do
   it "refuses a description its kind of thing does not have, and words where a bore belongs" do
     stock = stock_of(added_kit, added_bottle)
     {"kit" => {"bore" => "wide"}, "bottle" => {"size" => -5}}.each do |item, fields|
-      expect(refusal_at { stock.admit(move(item, "described", {"fields" => fields})) }).to eq ["data/fields/#{fields.keys.first}"]
+      expect(refusal_at { stock.admit(move(item, "described", {"fields" => fields})) }).to eq [
+        "data/fields/#{fields.keys.first}"
+      ]
     end
-    expect(refusal_at { stock.admit(move("bottle", "described", {"fields" => {"bore" => 14}})) }).to eq ["data/fields/bore"]
-    expect(refusal_at { stock.admit(move("kit", "described", {"fields" => {"contents" => "all of it"}})) }).to eq ["data/fields/contents"]
+    expect(refusal_at { stock.admit(move("bottle", "described", {"fields" => {"bore" => 14}})) }).to eq [
+      "data/fields/bore"
+    ]
+    expect(refusal_at { stock.admit(move("kit", "described", {"fields" => {"contents" => "all of it"}})) }).to eq [
+      "data/fields/contents"
+    ]
   end
 
   it "knows no half pieces" do
     stock = stock_of(added_kit(count: 3))
-    [move("kit", "received", {"count" => 1.5}), move("kit", "counted", {"count" => "2,5"}), move("kit", "reserved", {"job" => "j", "count" => 0.5}), added_kit("other", count: 0.25)].each do |half|
-      expect(problems { stock.admit(half) }.first).to have_attributes(pointer: "data/count", message: a_string_ending_with("is no number of pieces"))
+    [
+      move("kit", "received", {"count" => 1.5}),
+      move("kit", "counted", {"count" => "2,5"}),
+      move("kit", "reserved", {"job" => "j", "count" => 0.5}),
+      added_kit("other", count: 0.25)
+    ].each do |half|
+      expect(problems { stock.admit(half) }.first).to have_attributes(
+        pointer: "data/count",
+        message: a_string_ending_with("is no number of pieces")
+      )
     end
   end
 
   it "leaves no more in a bottle than it holds, by measuring or by describing" do
     stock = stock_of(added_bottle(size: 500))
     expect(stock.admit(move("bottle", "measured", {"ml" => 500})).data["ml"]).to eq 500
-    expect(problems { stock.admit(move("bottle", "measured", {"ml" => 501})) }.first).to have_attributes(pointer: "data/ml", message: "Bottle bottle: 501 mL in a bottle of 500")
-    expect(refusal_at { stock.admit(move("bottle", "described", {"fields" => {"size" => 250}})) }).to eq ["data/fields/size"]
+    expect(problems { stock.admit(move("bottle", "measured", {"ml" => 501})) }.first).to have_attributes(
+      pointer: "data/ml",
+      message: "Bottle bottle: 501 mL in a bottle of 500"
+    )
+    expect(refusal_at { stock.admit(move("bottle", "described", {"fields" => {"size" => 250}})) }).to eq [
+      "data/fields/size"
+    ]
   end
 
   it "refuses to count away or throw away what is promised" do
@@ -101,16 +134,34 @@ RSpec.describe Sandbag::Shelf::Stock do
   describe "a bottle" do
     it "starts its clock when it is opened, or when a job draws from it" do
       expect(bottle(opened: "2026-03-01").opened_on).to eq "2026-03-01"
-      drawn = stock_of(added_bottle, move("bottle", "reserved", {"job" => "j", "count" => "120"}), move("bottle", "used", {"job" => "j"})).find("bottle")
+      drawn =
+        stock_of(
+          added_bottle,
+          move("bottle", "reserved", {"job" => "j", "count" => "120"}),
+          move("bottle", "used", {"job" => "j"})
+        ).find("bottle")
       expect([drawn.amount, drawn.opened_on]).to eq [380, "2026-03-14"]
     end
 
-    {"2026-03-15" => "tomorrow", "1969-12-31" => "before 1970", "2026-02-30" => "no day", "unknown" => "not known"}.each do |day, what|
-      it("refuses to have been opened #{what}") { expect(refusal_at { stock_of(added_bottle).admit(move("bottle", "opened", {"on" => day})) }).to eq ["data/on"] }
+    {
+      "2026-03-15" => "tomorrow",
+      "1969-12-31" => "before 1970",
+      "2026-02-30" => "no day",
+      "unknown" => "not known"
+    }.each do |day, what|
+      it("refuses to have been opened #{what}") do
+        expect(refusal_at { stock_of(added_bottle).admit(move("bottle", "opened", {"on" => day})) }).to eq ["data/on"]
+      end
     end
 
     it "is opened once" do
-      expect(refusal_at { stock_of(added_bottle, move("bottle", "opened", {"on" => "2026-03-01"})).admit(move("bottle", "opened", {"on" => "2026-03-02"})) }).to eq ["data/on"]
+      expect(
+        refusal_at do
+          stock_of(added_bottle, move("bottle", "opened", {"on" => "2026-03-01"})).admit(
+            move("bottle", "opened", {"on" => "2026-03-02"})
+          )
+        end
+      ).to eq ["data/on"]
     end
   end
 end
@@ -141,7 +192,11 @@ RSpec.describe Sandbag::Shelf::Bottle do
 
   it "has to stand after it was shaken" do
     shaken = [added_bottle, move("bottle", "shaken")]
-    expect(described_class.new(stock_of(*shaken).find("bottle"), Date.new(2026, 3, 14)).refusal).to include("look for bubbles")
-    expect(described_class.new(stock_of(*shaken, move("bottle", "rested")).find("bottle"), Date.new(2026, 3, 14)).refusal).to be_nil
+    expect(described_class.new(stock_of(*shaken).find("bottle"), Date.new(2026, 3, 14)).refusal).to include(
+      "look for bubbles"
+    )
+    expect(
+      described_class.new(stock_of(*shaken, move("bottle", "rested")).find("bottle"), Date.new(2026, 3, 14)).refusal
+    ).to be_nil
   end
 end

@@ -4,7 +4,10 @@
 RSpec.describe "A cylinder in anybody's hands" do
   def job_on(construction)
     plain = (construction == "bike_stop_plate") ? bicycle_plain : twin_disc_plain
-    JobInMemory.new(sheet(plain).change("master", "construction", construction, "measured")).laid_out(fluid: plain["parts"].last["values"]["stamped"]["value"]).set_up
+    JobInMemory
+      .new(sheet(plain).change("master", "construction", construction, "measured"))
+      .laid_out(fluid: plain["parts"].last["values"]["stamped"]["value"])
+      .set_up
   end
 
   # What somebody may do next, right or wrong. dice: whole numbers from 0.
@@ -16,7 +19,8 @@ RSpec.describe "A cylinder in anybody's hands" do
     when 0..2 then ["strip", "step", {"step" => strip.step&.id || "lid"}]
     when 3..5 then ["strip", "counted", {"part" => part, "count" => dice[2] % 4}]
     when 6 then ["strip", "skipped", {"step" => pick.call(strip.work.steps).id, "reason" => "not on this one"}]
-    when 7 then ["build", "facing", {"part" => part, "faces" => pick.call(Sandbag::Knowledge.table("directions"))["id"]}]
+    when 7 then ["build", "facing",
+      {"part" => part, "faces" => pick.call(Sandbag::Knowledge.table("directions"))["id"]}]
     when 8 then ["build", "step", {"step" => build.step&.id || "piston"}]
     when 9 then ["build", "kept_out", {"part" => part, "count" => dice[2] % 4}]
     when 10 then ["build", "binned", {"part" => part, "reason" => "bent"}]
@@ -70,8 +74,11 @@ RSpec.describe "A cylinder in anybody's hands" do
         job.add("build", "check", {"check" => check.dig(:row, "id"), "pass" => true})
       end
       expect(job.state.build).to be_done
-      spoilt = [["kept_out", {"part" => job.state.strip.tray.cells.first.part.id, "count" => 1}], ["scrapped", {"count" => job.state.build.reckoning.scrap_wanted - 1}],
-        ["check", {"check" => job.state.build.checks.last.dig(:row, "id"), "pass" => false}]]
+      spoilt = [
+        ["kept_out", {"part" => job.state.strip.tray.cells.first.part.id, "count" => 1}],
+        ["scrapped", {"count" => job.state.build.reckoning.scrap_wanted - 1}],
+        ["check", {"check" => job.state.build.checks.last.dig(:row, "id"), "pass" => false}]
+      ]
       spoilt.each do |kind, data|
         taken = job.add("build", kind, data)
         expect(job.state.build).not_to be_done

@@ -4,8 +4,20 @@ require "tmpdir"
 
 RSpec.describe Sandbag::Strip::Construction do
   it "knows the twelve constructions and the six shared groups" do
-    expect(described_class.all.map(&:id)).to match_array %w[bar_axial_circlip bar_radial bike_stop_plate bike_pin_circlip kart_pedal foot_pushrod_remote
-      scooter_bar_shrouded clutch_slave_pushrod slave_concentric caliper_sliding caliper_opposed caliper_bike]
+    expect(described_class.all.map(&:id)).to match_array %w[
+      bar_axial_circlip
+      bar_radial
+      bike_stop_plate
+      bike_pin_circlip
+      kart_pedal
+      foot_pushrod_remote
+      scooter_bar_shrouded
+      clutch_slave_pushrod
+      slave_concentric
+      caliper_sliding
+      caliper_opposed
+      caliper_bike
+    ]
     expect(described_class.groups.map(&:id)).to match_array %w[lid joint hose_nut clamp switch feed]
   end
 
@@ -55,7 +67,11 @@ RSpec.describe Sandbag::Strip::Construction do
       "an unknown tool" => ["tools: [internal_pliers]", "tools: [hammer]", /bore_circlip names unknown hammer/],
       "an unknown caution" => ["caution: C04", "caution: C99", /names unknown C99/],
       "an unknown part in a step" => ["takes: [stop_washer]", "takes: [stopwasher]", /takes unknown part stopwasher/],
-      "a step the order leaves out" => ["stop_washer, piston, spring, joint", "piston, spring, joint", /stop_washer is not in the order/],
+      "a step the order leaves out" => [
+        "stop_washer, piston, spring, joint",
+        "piston, spring, joint",
+        /stop_washer is not in the order/
+      ],
       "an order of steps nobody knows" => ["order: [lid,", "order: [lid, dance,", /the order names unknown dance/],
       "a step twice in the order" => ["order: [lid,", "order: [lid, boot,", /names boot twice/],
       "a direction nobody knows" => ["faces: down", "faces: sideways", /faces "sideways"/],

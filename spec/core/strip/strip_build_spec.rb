@@ -8,16 +8,33 @@ RSpec.describe "Strip and Build" do
   def circuit_with(construction)
     return far_end_circuit(construction) if far_end?(construction)
     plain = construction.start_with?("bike") ? bicycle_plain : twin_disc_plain
-    sheet(plain).change("master", "construction", construction, "measured").change("master", "bore", construction.start_with?("bike") ? 10 : 19, "part_marking")
+    sheet(plain).change("master", "construction", construction, "measured").change("master", "bore",
+      construction.start_with?("bike") ? 10 : 19, "part_marking")
       .change("fluid", "stamped", "dot4", "part_marking")
   end
 
   def far_end_circuit(construction)
     case construction
-    when "caliper_bike" then changed(bicycle_plain, "caliper", pistons: "22 22")
-    when "caliper_opposed" then changed(twin_disc_plain, "fluid", stamped: "dot4")
-    when "caliper_sliding" then %w[left right].reduce(sheet(twin_disc_plain)) { |now, side| now.change("#{side}_caliper", "build", "sliding", "measured").change("#{side}_caliper", "pistons", "27 27", "part_marking") }
-    else changed(clutch_plain, "fluid", stamped: "dot4").change("slave", "bore", 29, "part_marking").change("slave", "construction", construction, "measured")
+    when "caliper_bike"
+      changed(bicycle_plain, "caliper", pistons: "22 22")
+    when "caliper_opposed"
+      changed(twin_disc_plain, "fluid", stamped: "dot4")
+    when "caliper_sliding"
+      %w[left right].reduce(sheet(twin_disc_plain)) do |now, side|
+        now.change("#{side}_caliper", "build", "sliding", "measured").change(
+          "#{side}_caliper",
+          "pistons",
+          "27 27",
+          "part_marking"
+        )
+      end
+    else
+      changed(clutch_plain, "fluid", stamped: "dot4").change("slave", "bore", 29, "part_marking").change(
+        "slave",
+        "construction",
+        construction,
+        "measured"
+      )
     end
   end
 
@@ -25,43 +42,61 @@ RSpec.describe "Strip and Build" do
     JobInMemory.new(circuit_with(construction)).laid_out(route: far_end?(construction) ? "slave_work" : "reseal_mc")
   end
 
-  Sandbag::Strip::Construction.all.map(&:id).each do |construction|
-    describe construction do
-      it "is built in the reverse of the order it was stripped in, and the tray balances" do
-        job = job_on(construction).set_up.strip_all
-        stripped = job.state.strip.done_steps.map(&:id)
-        expect(job.state.build.steps.map(&:id)).to eq(stripped.reverse & job.state.build.steps.map(&:id))
-        out = job.passed.state.strip.tray
-        expect(out.pieces).to eq out.cells.sum(&:out)
-        job.build_all
-        expect(job.state.build.reckoning.leftovers).to be_empty
-        expect(job.state.build).to be_done
-      end
+  Sandbag::Strip::Construction
+    .all
+    .map(&:id)
+    .each do |construction|
+      describe construction do
+        it "is built in the reverse of the order it was stripped in, and the tray balances" do
+          job = job_on(construction).set_up.strip_all
+          stripped = job.state.strip.done_steps.map(&:id)
+          expect(job.state.build.steps.map(&:id)).to eq(stripped.reverse & job.state.build.steps.map(&:id))
+          out = job.passed.state.strip.tray
+          expect(out.pieces).to eq out.cells.sum(&:out)
+          job.build_all
+          expect(job.state.build.reckoning.leftovers).to be_empty
+          expect(job.state.build).to be_done
+        end
 
-      it "asks of every part that can be the wrong way round exactly once" do
-        job = job_on(construction).set_up.strip_all
-        asked = job.view("build")[:steps].flat_map { |step| step[:parts] }.select { |part| part[:question] }.map { |part| part[:id] }
-        sensitive = job.state.strip.done_steps.flat_map(&:takes).select { |part| part.feature && (part.stays? || job.state.strip.out?(part.id)) }.map(&:id)
-        expect(asked).to match_array sensitive
-        expect(asked.uniq).to eq asked
-      end
+        it "asks of every part that can be the wrong way round exactly once" do
+          job = job_on(construction).set_up.strip_all
+          asked =
+            job.view("build")[:steps]
+              .flat_map { |step| step[:parts] }
+              .select { |part| part[:question] }
+              .map { |part| part[:id] }
+          sensitive =
+            job
+              .state
+              .strip
+              .done_steps
+              .flat_map(&:takes)
+              .select { |part| part.feature && (part.stays? || job.state.strip.out?(part.id)) }
+              .map(&:id)
+          expect(asked).to match_array sensitive
+          expect(asked.uniq).to eq asked
+        end
 
-      it "takes the piston out before the spring, and nothing inside before the lid and the joint are seen to" do
-        steps = job_on(construction).state.strip.work.steps.map(&:id)
-        piston = steps.index("piston") || steps.index("cal_piston") || steps.index("ring_piston")
-        expect(steps.index("spring") || steps.index("sc_spring") || steps.index("cal_seal")).to be > piston
-        expect(steps.index("drain") || steps.index("on_its_side")).to be < piston
+        it "takes the piston out before the spring, and nothing inside before the lid and the joint are seen to" do
+          steps = job_on(construction).state.strip.work.steps.map(&:id)
+          piston = steps.index("piston") || steps.index("cal_piston") || steps.index("ring_piston")
+          expect(steps.index("spring") || steps.index("sc_spring") || steps.index("cal_seal")).to be > piston
+          expect(steps.index("drain") || steps.index("on_its_side")).to be < piston
+        end
       end
     end
-  end
 
   let(:job) { job_on("bar_radial") }
 
   it "takes no step before the set-up, out of order, or twice" do
     first = job.state.strip.step.id
-    expect(problems { job.add("strip", "step", {"step" => first}) }.first.message).to start_with "not yet: machine upright"
+    expect(
+      problems { job.add("strip", "step", {"step" => first}) }.first.message
+    ).to start_with "not yet: machine upright"
     job.set_up
-    expect(problems { job.add("strip", "step", {"step" => "piston"}) }.first.message).to include("comes after lid screws out")
+    expect(problems { job.add("strip", "step", {"step" => "piston"}) }.first.message).to include(
+      "comes after lid screws out"
+    )
     job.add("strip", "step", {"step" => first})
     expect(refusal_at { job.add("strip", "step", {"step" => first}) }).to eq ["data/step"]
     expect(refusal_at { job.add("strip", "step", {"step" => "dance"}) }).to eq ["data/step"]
@@ -73,13 +108,17 @@ RSpec.describe "Strip and Build" do
     bare.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
     bare.set_up
     expect(bare.state.strip).not_to be_ready
-    expect(problems { bare.add("strip", "step", {"step" => "lid_screws"}) }.first.message).to start_with "still to fetch: seal kit, "
+    expect(
+      problems { bare.add("strip", "step", {"step" => "lid_screws"}) }.first.message
+    ).to start_with "still to fetch: seal kit, "
   end
 
   it "builds nothing before Measure has its verdict" do
     job.set_up.strip_all
     job.face(job.state.build.step)
-    expect(problems { job.add("build", "step", {"step" => job.state.build.step.id}) }.first.message).to start_with "not yet: still to look at"
+    expect(
+      problems { job.add("build", "step", {"step" => job.state.build.step.id}) }.first.message
+    ).to start_with "not yet: still to look at"
   end
 
   it "lets a step be skipped with a reason, and a blocked line of the set-up be passed with one" do
@@ -124,19 +163,25 @@ RSpec.describe "Strip and Build" do
   it "lays into the tray what was found, in order, single-use parts for the bin" do
     job.set_up
     3.times { job.add("strip", "step", {"step" => job.state.strip.step.id}) }
-    expect(job.state.strip.tray.cells.map { |cell| [cell.number, cell.part.id, cell.out] }).to eq [[1, "lid_screw", 2], [2, "lid", 1]]
+    expect(job.state.strip.tray.cells.map { |cell| [cell.number, cell.part.id, cell.out] }).to eq [
+      [1, "lid_screw", 2],
+      [2, "lid", 1]
+    ]
     job.add("strip", "counted", {"part" => "lid_screw", "count" => 4})
     expect(job.state.strip.tray.out("lid_screw")).to eq 4
     expect(refusal_at { job.add("strip", "counted", {"part" => "lid_screw", "count" => 2.5}) }).to eq ["data/count"]
     expect(refusal_at { job.add("strip", "counted", {"part" => "engine", "count" => 1}) }).to eq ["data/part"]
-    expect(job.strip_all.state.strip.tray.scrap).to eq 10 # pivot nut, boot, ring, piston, two cups, spring, three washers
+    # pivot nut, boot, ring, piston, two cups, spring, three washers
+    expect(job.strip_all.state.strip.tray.scrap).to eq 10
   end
 
   it "says where it was left, what is open to the air, and that the lever is not to be pressed" do
     job.set_up
     expect(job.state.strip).not_to be_lever_locked
     job.add("strip", "step", {"step" => job.state.strip.step.id}) until job.state.strip.step.id == "spring"
-    expect(job.state.strip.waits_for).to eq "spring out; open to the air: the reservoir, its lid laid on, the mouth of the bore. Cover it"
+    expect(
+      job.state.strip.waits_for
+    ).to eq "spring out; open to the air: the reservoir, its lid laid on, the mouth of the bore. Cover it"
     expect(job.state.strip).to be_lever_locked
   end
 
@@ -195,7 +240,15 @@ RSpec.describe "Strip and Build" do
   end
 
   it "climbs the ladder for a stuck piston and gives the cylinder up at the end of it" do
-    expect(job.view("strip")[:ladder].map { |rung| rung[:id] }).to eq %w[spring wet own_master hand_pump grease_pump warm reject]
+    expect(job.view("strip")[:ladder].map { |rung| rung[:id] }).to eq %w[
+      spring
+      wet
+      own_master
+      hand_pump
+      grease_pump
+      warm
+      reject
+    ]
     expect(job.view("strip")[:never].join).to include("workshop air").and include("flame")
     job.add("strip", "tried", {"method" => "reject", "freed" => false})
     expect(job.state.strip.unresolved).to include("renewed")
@@ -206,9 +259,15 @@ RSpec.describe "Strip and Build" do
     before { job.set_up.strip_all.passed }
 
     it "wets cups with what the shop uses, where this circuit bears it, until the job says otherwise" do
-      usual = ->(worked, id) { Sandbag::Job::State.new(Sandbag::Job::Journal.new(worked.entries), worked.fitted, lubricant: id).build.lubricant }
+      usual = ->(worked, id) do
+        Sandbag::Job::State.new(Sandbag::Job::Journal.new(worked.entries), worked.fitted, lubricant: id).build.lubricant
+      end
       bicycle = JobInMemory.new(sheet(bicycle_plain)).laid_out(fluid: "mineral")
-      expect(%w[own_fluid rubber_grease assembly_paste].map { |id| usual[job, id] }).to eq %w[own_fluid rubber_grease assembly_paste]
+      expect(%w[own_fluid rubber_grease assembly_paste].map { |id| usual[job, id] }).to eq %w[
+        own_fluid
+        rubber_grease
+        assembly_paste
+      ]
       expect(%w[own_fluid rubber_grease assembly_paste].map { |id| usual[bicycle, id] }.uniq).to eq ["own_fluid"]
       job.add("build", "lubricant", {"lubricant" => "own_fluid"})
       expect(usual[job, "rubber_grease"]).to eq "own_fluid"
@@ -216,7 +275,11 @@ RSpec.describe "Strip and Build" do
 
     it "checks nothing that did not come out" do
       refused = problems { job.add("build", "check", {"check" => "rod", "pass" => true}) }.first
-      expect(refused).to have_attributes(pointer: "data/check", message: a_string_including("not checked here"), accepted: a_string_including("slide"))
+      expect(refused).to have_attributes(
+        pointer: "data/check",
+        message: a_string_including("not checked here"),
+        accepted: a_string_including("slide")
+      )
     end
 
     def up_to(step)
@@ -229,10 +292,17 @@ RSpec.describe "Strip and Build" do
     it "explains a lip that was turned round, and goes on only when it is right" do
       up_to("piston")
       job.add("build", "facing", {"part" => "primary_cup", "faces" => "outward"})
-      part = job.view("build")[:steps].find { |step| step[:id] == "piston" }[:parts].find { |each| each[:id] == "primary_cup" }
+      part =
+        job.view("build")[:steps].find { |step| step[:id] == "piston" }[:parts].find do |each|
+          each[:id] == "primary_cup"
+        end
       expect(part).to include(right: false, why: a_string_including("lips point to the fluid"))
-      expect(problems { job.add("build", "step", {"step" => "piston"}) }.first.message).to include("Open side of the primary cup")
-      expect(refusal_at { job.add("build", "facing", {"part" => "primary_cup", "faces" => "up"}) }).to eq ["data/faces"]
+      expect(problems { job.add("build", "step", {"step" => "piston"}) }.first.message).to include(
+        "Open side of the primary cup"
+      )
+      expect(refusal_at { job.add("build", "facing", {"part" => "primary_cup", "faces" => "up"}) }).to eq [
+        "data/faces"
+      ]
       expect(refusal_at { job.add("build", "facing", {"part" => "boot_lace", "faces" => "up"}) }).to eq ["data/part"]
       job.face(job.state.build.step)
       job.add("build", "step", {"step" => "piston"})
@@ -272,10 +342,20 @@ RSpec.describe "Strip and Build" do
     it "checks the lubricant against the fluid" do
       expect(job.state.build.lubricant).to eq "own_fluid"
       job.add("build", "lubricant", {"lubricant" => "rubber_grease"})
-      expect(job.view("build")[:steps].flat_map { |step| step[:parts] }.find { |part| part[:id] == "primary_cup" }[:lube]).to eq "red rubber grease"
-      expect(problems { job.add("build", "lubricant", {"lubricant" => "silicone_grease"}) }.first).to have_attributes(pointer: "data/lubricant", message: a_string_including("dry side only"))
-      mineral = JobInMemory.new(circuit_with("bike_stop_plate").change("fluid", "stamped", "mineral", "part_marking")).laid_out(fluid: "mineral")
-      expect(problems { mineral.add("build", "lubricant", {"lubricant" => "rubber_grease"}) }.first.message).to include("never")
+      expect(
+        job.view("build")[:steps].flat_map { |step| step[:parts] }.find { |part| part[:id] == "primary_cup" }[:lube]
+      ).to eq "red rubber grease"
+      expect(problems { job.add("build", "lubricant", {"lubricant" => "silicone_grease"}) }.first).to have_attributes(
+        pointer: "data/lubricant",
+        message: a_string_including("dry side only")
+      )
+      mineral =
+        JobInMemory.new(circuit_with("bike_stop_plate").change("fluid", "stamped", "mineral", "part_marking")).laid_out(
+          fluid: "mineral"
+        )
+      expect(
+        problems { mineral.add("build", "lubricant", {"lubricant" => "rubber_grease"}) }.first.message
+      ).to include("never")
     end
 
     it "reminds of the grease after a cup was stretched on, and only there" do
