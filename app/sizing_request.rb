@@ -53,7 +53,7 @@ module App
 
     def option(candidate)
       changes = (candidate["changes"] || []).map { |change| change.values_at("part", "field", "value") }
-      size = FIELDS.to_h { |name, part| [:"#{name}_mm", candidate[name] && read(name, part, candidate[name])] }
+      size = fields.to_h { |name, field| [:"#{name}_mm", candidate[name] && read(name, field, candidate[name])] }
       Sandbag::Choose::Option.new(
         @sheet,
         circuit: @circuit,
@@ -64,10 +64,14 @@ module App
       )
     end
 
-    def read(name, part, typed)
-      Sandbag::Refusal.within(name) do
-        Sandbag::Circuit::Field.of(part, @sheet.kind.id).find { |each| each.name == name }.read(typed)
+    def fields
+      @fields ||= FIELDS.to_h do |name, part|
+        [name, Sandbag::Circuit::Field.of(part, @sheet.kind.id).find { |each| each.name == name }]
       end
+    end
+
+    def read(name, field, typed)
+      Sandbag::Refusal.within(name) { field.read(typed) }
     end
   end
 end

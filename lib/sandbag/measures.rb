@@ -15,7 +15,8 @@ module Sandbag
       extend Attributes
 
       attributes(*all)
-      define_singleton_method(:measure_names) { all }
+      kept = all.to_h { |name| [name, :"@#{name}"] }.freeze
+      define_singleton_method(:measures_kept) { kept }
       define_singleton_method(:measure_defaults) { defaults }
       include Value
     end
@@ -23,15 +24,12 @@ module Sandbag
     # Behaviour of the value object.
     module Value
       def initialize(**given)
-        unknown = given.keys - self.class.measure_names
-        raise ArgumentError, "#{self.class} has no #{unknown.join(", ")}" if unknown.any?
-        self.class.measure_names.each do |name|
-          instance_variable_set(
-            :"@#{name}",
-            Measures.finite(name, given.fetch(name) { self.class.measure_defaults[name] })
-          )
-        end
-        freeze
+        take(self.class.measure_defaults.merge(given), self.class.measures_kept)
+      end
+
+      # A copy with some measures changed; the others were judged when it was made.
+      def with(**changes)
+        dup.take(changes, self.class.measures_kept.slice(*changes.keys))
       end
 
       def ==(other)
@@ -41,6 +39,16 @@ module Sandbag
 
       def hash
         to_h.hash
+      end
+
+      protected
+
+      # @param kept [Hash{Symbol => Symbol}] where each measure that is taken is kept
+      def take(given, kept)
+        unknown = (given.size != kept.size) ? given.keys - kept.keys : []
+        raise ArgumentError, "#{self.class} has no #{unknown.join(", ")}" if unknown.any?
+        kept.each { |name, variable| instance_variable_set(variable, Measures.finite(name, given[name])) }
+        freeze
       end
     end
 

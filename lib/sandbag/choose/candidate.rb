@@ -77,7 +77,7 @@ module Sandbag
       end
 
       def reserve_stroke_mm(pressure_mpa)
-        return circuit.with_knock_back.stroke_mm(pressure_mpa, air_ml: circuit.reserve_air_ml) unless circuit.clutch?
+        return circuit.reserve_stroke_mm(pressure_mpa) unless circuit.clutch?
         air_ml = Hydraulics::VolumeBudget.air_taken_ml(circuit.reserve_air_ml, pressure_mpa)
         working_stroke_mm(pressure_mpa) + 1000 * air_ml / master.area_mm2
       end

@@ -22,8 +22,7 @@ module Sandbag
           {
             key: option.key,
             normal: Hydraulics::LeverCurve.points(circuit, up_to_n: top_n),
-            reserve:
-              Hydraulics::LeverCurve.points(circuit.with_knock_back, up_to_n: top_n, air_ml: circuit.reserve_air_ml)
+            reserve: Hydraulics::LeverCurve.points(circuit, up_to_n: top_n, reserve: true)
           }
         end
       end

@@ -30,6 +30,7 @@ module Sandbag
         @clearance_mm = Measures.finite("clearance", clearance_mm)
         @stiffness_ml_mpa = Measures.finite("stiffness", stiffness_ml_mpa)
         @fluid_ml = Measures.finite("fluid", fluid_ml)
+        @total_area_mm2 = @pistons_mm.sum { |diameter| Geometry.area_mm2(diameter) }
         freeze
       end
 
@@ -50,9 +51,7 @@ module Sandbag
 
       private
 
-      def total_area_mm2
-        pistons_mm.sum { |diameter| Geometry.area_mm2(diameter) }
-      end
+      attr_reader :total_area_mm2
     end
   end
 end

@@ -15,6 +15,9 @@ module Sandbag
       # @return [Float] mL under pressure
       attr_reader :fluid_ml
 
+      # @return [VolumeBudget] of the circuit without air
+      attr_reader :budget
+
       # @param kind [Sandbag::Circuit::Kind]
       # @param slave [SlaveCylinder, nil] nil on a brake
       # @param vehicle [Vehicle, nil] nil on a clutch
@@ -32,6 +35,8 @@ module Sandbag
         @reserve_air_ml = Measures.finite("reserve_air", reserve_air_ml)
         @held_ml = held_ml
         @fluid_ml = held_ml || (master.fluid_ml + lines.sum(&:fluid_ml) + far_ends.sum(&:fluid_ml))
+        @budget = VolumeBudget.new(gap_ml: calipers.sum(&:gap_ml), hose_ml_mpa: lines.sum(&:swell_ml_mpa),
+          actuator_ml_mpa: calipers.sum(&:stiffness_ml_mpa), fluid_ml: fluid_ml, bulk_modulus_mpa: @bulk_modulus_mpa)
         freeze
       end
 
@@ -69,16 +74,15 @@ module Sandbag
         master.finger_force_n(pressure_mpa, lever)
       end
 
-      # @return [VolumeBudget]
-      def budget(air_ml: 0)
-        VolumeBudget.new(gap_ml: calipers.sum(&:gap_ml), hose_ml_mpa: lines.sum(&:swell_ml_mpa),
-          actuator_ml_mpa: calipers.sum(&:stiffness_ml_mpa), fluid_ml: fluid_ml, bulk_modulus_mpa: bulk_modulus_mpa,
-          air_ml: air_ml)
-      end
-
       # @return [Float] mm of piston travel that holds a pressure
       def stroke_mm(pressure_mpa, air_ml: 0)
-        master.stroke_for_mm(budget(air_ml: air_ml).volume_ml(pressure_mpa))
+        master.stroke_for_mm(budget.volume_ml(pressure_mpa, air_ml: air_ml))
+      end
+
+      # @return [Float] mm of piston travel that holds a pressure with knock-back and the air that came in since
+      def reserve_stroke_mm(pressure_mpa)
+        knock_back_ml = (RESERVE_CLEARANCE - 1) * budget.gap_ml
+        master.stroke_for_mm(knock_back_ml + budget.volume_ml(pressure_mpa, air_ml: reserve_air_ml))
       end
 
       # @return [Float] mm of piston travel under a pull at the finger; none while the return spring is the stronger
@@ -94,11 +98,6 @@ module Sandbag
       # @return [Float] mm of finger travel that a volume costs
       def travel_of_volume_mm(volume_ml)
         lever.ratio * 1000 * volume_ml / master.area_mm2
-      end
-
-      # The same circuit with knock-back clearance; add `reserve_air_ml` when asking it for a stroke.
-      def with_knock_back
-        with(calipers: calipers.map { |caliper| caliper.with(clearance_mm: caliper.clearance_mm * RESERVE_CLEARANCE) })
       end
     end
   end

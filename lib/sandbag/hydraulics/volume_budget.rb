@@ -6,14 +6,14 @@ module Sandbag
     #
     #   V(p) = V_gap + (k_hose + k_cal) p + V_fluid p / K + V_air p / (p + p_atm)     (mL)
     #
-    # `air_ml` is measured at atmospheric pressure and compresses isothermally.
+    # Air is measured at atmospheric pressure and compresses isothermally.
     class VolumeBudget
       extend Measures
 
-      measures :gap_ml, :hose_ml_mpa, :actuator_ml_mpa, :fluid_ml, :bulk_modulus_mpa, air_ml: 0
+      measures :gap_ml, :hose_ml_mpa, :actuator_ml_mpa, :fluid_ml, :bulk_modulus_mpa
 
       # @return [Float] mL
-      def volume_ml(pressure_mpa)
+      def volume_ml(pressure_mpa, air_ml: 0)
         gap_ml + stiffness_ml_mpa * pressure_mpa + VolumeBudget.air_taken_ml(air_ml, pressure_mpa)
       end
 

@@ -93,15 +93,14 @@ RSpec.describe Sandbag::Hydraulics::VolumeBudget do
       hose_ml_mpa: 0.03,
       actuator_ml_mpa: 0.04,
       fluid_ml: 54,
-      bulk_modulus_mpa: 1800,
-      air_ml: 1.0
+      bulk_modulus_mpa: 1800
     )
   end
 
   it "adds gap, stiffness and air by hand" do
     # 0.5 + (0.03 + 0.04 + 0.03) 2 + 2 / 2.101325
-    expect(budget.volume_ml(2.0)).to be_within(1e-9).of(0.5 + 0.2 + 2 / 2.101325)
-    expect(budget.volume_ml(0.0)).to eq 0.5
+    expect(budget.volume_ml(2.0, air_ml: 1.0)).to be_within(1e-9).of(0.5 + 0.2 + 2 / 2.101325)
+    expect(budget.volume_ml(0.0, air_ml: 1.0)).to eq 0.5
   end
 
   it "never takes more than all the air" do
