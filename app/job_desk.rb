@@ -171,7 +171,7 @@ module App
         )
       entry = completed(state, entry, stock)
       refuse_strange_photo(job[:id], entry)
-      after = state.with(state.journal.with(entry))
+      after = state.with(entry)
       Draft.new(
         job: job,
         circuit: circuit,

@@ -134,7 +134,7 @@ class JobInMemory
   # @return [String] id of the entry
   def append(entry)
     @entries += [entry]
-    @state = nil
+    @state = @state&.with(entry)
     entry.id
   end
 

@@ -7,30 +7,43 @@ module Sandbag
     class Count
       extend Attributes
 
-      attributes :plan, :points, :reservoir, :current_id, :restarts, :total_strokes
+      # entries: how many were counted, and last_id the newest of them
+      attributes :plan, :points, :reservoir, :current_id, :restarts, :total_strokes, :entries, :last_id
 
       # @param entries [Job::Entries] the bleed stage's entries still in force, oldest first
       def self.fold(plan, entries)
-        entries
+        counted = entries
           .chunk_while { |one, next_one| one.kind == "stroke" && next_one.kind == "stroke" }
           .reduce(new(plan: plan)) do |count, run|
             (run.first.kind == "stroke") ? count.strokes(run.size) : count.apply(run.first)
           end
+        counted.with(entries: entries.size, last_id: entries.at(-1)&.id)
       end
 
       # @param points [Hash{String => PointCount}] by id; @param current_id [String] of the point at hand
-      def initialize(plan:, points: nil, reservoir: nil, current_id: nil, restarts: [], total_strokes: 0)
+      def initialize(plan:, points: nil, reservoir: nil, current_id: nil, restarts: [], total_strokes: 0, entries: 0,
+        last_id: nil)
         @plan = plan
         @points = (points || Count.fresh_points(plan)).freeze
         @reservoir = reservoir || ReservoirCount.new(plan)
         @current_id = current_id || next_open_id
         @restarts = restarts.freeze
         @total_strokes = total_strokes
+        @entries = entries
+        @last_id = last_id
         freeze
       end
 
       def self.fresh_points(plan)
         plan.points.to_h { |point| [point.id, PointCount.new(plan_point: point, stroke_ml: plan.stroke_ml)] }
+      end
+
+      # Counts on, where nothing but further entries came since: the same plan, and none that was counted taken back.
+      # @return [Count, nil] nil where all must be counted anew
+      def on(plan, all)
+        return unless entries.positive? && all.at(entries - 1)&.id == last_id && plan == self.plan
+        all.drop(entries).reduce(self) { |count, entry| count.apply(entry) }.with(entries: all.size,
+          last_id: all.at(-1).id)
       end
 
       # @return [Count] the count after one more entry; one that names a point this plan no longer has changes nothing

@@ -32,6 +32,12 @@ module Sandbag
         freeze
       end
 
+      # Two plans that ask for the same.
+      def ==(other)
+        other.is_a?(Plan) && other.to_h == to_h && other.reservoir_total_ml == reservoir_total_ml &&
+          other.usable_ml == usable_ml
+      end
+
       # Strokes from a fresh top-up to the next.
       def strokes_per_top_up
         [(TOP_UP_SHARE * usable_ml / stroke_ml).floor, 1].max

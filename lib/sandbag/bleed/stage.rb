@@ -12,7 +12,7 @@ module Sandbag
       def initialize(job)
         super
         @plan = Plan.new(job.sheet, opened: job.ask.opened?)
-        @count = Count.fold(@plan, entries)
+        @count = job.counted&.on(@plan, entries) || Count.fold(@plan, entries)
       end
 
       # @return [Integer, nil] journal positions of the first and the last entry that disturbed the lever

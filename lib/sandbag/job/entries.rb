@@ -13,6 +13,11 @@ module Sandbag
         freeze
       end
 
+      # @return [Entries] with one more
+      def with(entry)
+        dup.add(entry)
+      end
+
       def each(&)
         @entries.each(&)
       end
@@ -67,6 +72,24 @@ module Sandbag
       #   journal
       def recent(count)
         @entries.last(count).map { |entry| {id: entry.id, kind: entry.kind} }
+      end
+
+      # @return [Array<Entry>] all but so many of the oldest
+      def drop(count)
+        @entries.drop(count)
+      end
+
+      # @return [Entry, nil] the one in a place, counted from 0
+      def at(index)
+        @entries[index]
+      end
+
+      protected
+
+      def add(entry)
+        @entries = [*@entries, entry].freeze
+        @by_kind = @by_kind.merge(entry.kind => [*of(entry.kind), entry].freeze).freeze
+        freeze
       end
     end
   end

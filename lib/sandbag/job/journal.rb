@@ -6,17 +6,16 @@ module Sandbag
     class Journal
       attr_reader :entries
 
+      # @return [Array<Entry>] entries that nothing has taken back, oldest first
+      attr_reader :in_force
+
       # @param entries [Array<Entry>] in the order they were recorded
       def initialize(entries)
         @entries = entries.freeze
         @corrected = entries.filter_map(&:corrects).to_h { |id| [id, true] }.freeze
+        @in_force = entries.reject { |entry| entry.undo? || corrected?(entry.id) }.freeze
         @of_stage = in_force.group_by(&:stage).transform_values { |each| Entries.new(each) }.freeze
         freeze
-      end
-
-      # @return [Array<Entry>] entries that nothing has taken back, oldest first
-      def in_force
-        entries.reject { |entry| entry.undo? || corrected?(entry.id) }
       end
 
       # @return [Entries] those of one stage
@@ -38,9 +37,18 @@ module Sandbag
         entries.last&.position.to_i
       end
 
-      # @return [Journal] with one more entry
+      # @return [Journal] with one more entry; only one that corrects changes what earlier ones say
       def with(entry)
-        Journal.new(entries + [entry])
+        entry.corrects ? Journal.new(entries + [entry]) : dup.add(entry)
+      end
+
+      protected
+
+      def add(entry)
+        @entries = [*entries, entry].freeze
+        @in_force = [*in_force, entry].freeze
+        @of_stage = @of_stage.merge(entry.stage => of(entry.stage).with(entry)).freeze
+        freeze
       end
     end
   end

@@ -32,6 +32,34 @@ RSpec.describe Sandbag::Job::Journal do
     expect(journal.entries.size).to eq 2
   end
 
+  describe "growing entry by entry" do
+    kinds = (%w[stroke] * 12 + %w[topped_up] * 4 + %w[bubbles uncovered undo undo corrected]).freeze
+
+    def following(random, index, kind, before)
+      taken_back = before.select { |each| %w[stroke topped_up bubbles uncovered].include?(each.kind) }.sample(random: random)
+      return entry("e#{index}", kind: "stroke") if %w[undo corrected].include?(kind) && taken_back.nil?
+      case kind
+      when "undo" then entry("e#{index}", kind: "undo", corrects: taken_back.id)
+      when "corrected" then entry("e#{index}", kind: "topped_up", corrects: taken_back.id)
+      else entry("e#{index}", kind: kind)
+      end
+    end
+
+    it "says and counts the same as one read in whole" do
+      random = Random.new(RSpec.configuration.seed)
+      grown = Sandbag::Job::State.new(described_class.new([]), sheet(twin_disc_plain))
+      200.times do |index|
+        grown.bleed
+        grown = grown.with(following(random, index, kinds.sample(random: random), grown.journal.in_force))
+        next unless (index % 9).zero?
+        whole = Sandbag::Job::State.new(described_class.new(grown.journal.entries), grown.fitted)
+        expect(grown.journal.of("bleed").map(&:id)).to eq whole.journal.of("bleed").map(&:id)
+        expect(grown.journal.of("bleed").of("stroke")).to eq whole.journal.of("bleed").of("stroke")
+        expect(grown.bleed.count.to_h).to eq whole.bleed.count.to_h
+      end
+    end
+  end
+
   it "is the same journal however often it is folded" do
     job = JobInMemory.new(sheet(twin_disc_plain)).bled
     expect(job.told).to eq job.told
