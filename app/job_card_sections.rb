@@ -7,10 +7,10 @@ module App
     # @return [Array<Array(String, Array<Array(String, String)>)>]
     def self.of(state, stock)
       views = state.stages.transform_values(&:view)
-      ask, choose, strip, measure, build, bleed, feel,
-        close = views.values_at(*%w[ask choose strip measure build bleed feel close])
+      ask, choose, strip, measure, build, fit, bleed, feel, close = views.values_at(*Sandbag::STAGES)
       [["Ask", ask(ask)], ["Choose", choose(choose) + pulled(choose, stock)], ["Strip", JobCardCylinder.strip(strip)],
-        ["Measure", JobCardCylinder.measure(measure)], ["Build", JobCardCylinder.build(build)], ["Bleed", bleed(bleed)],
+        ["Measure", JobCardCylinder.measure(measure)], ["Build", JobCardCylinder.build(build)], ["Fit", JobCardFit.of(fit)],
+        ["Bleed", bleed(bleed)],
         ["Feel", feel(feel)], ["Release gates", gates(close)]]
     end
 

@@ -3,7 +3,7 @@
 module Demo
   # Works the stages of a cylinder as a careful mechanic would, so that the demonstration need not spell every step out.
   class WorkedBench
-    WORK = %w[answered laid_out set_up stripped seen gauged built strokes].freeze
+    WORK = %w[answered laid_out set_up stripped seen gauged built checked fitted strokes].freeze
     REASON = "on hand, looked at against the old parts"
 
     def self.knows?(entry)
@@ -82,6 +82,19 @@ module Demo
           .select(&:feature)
           .each { |part| @add.call("build", "facing", {"part" => part.id, "faces" => part.faces}) }
         @add.call("build", "step", {"step" => step.id})
+      end
+    end
+
+    def checked(_)
+      state.build.checks.each { |check| @add.call("build", "check", {"check" => check[:row]["id"], "pass" => true}) }
+    end
+
+    def fitted(until_step)
+      while (step = state.fit.sequence.step(state.fit.phase)) && step.id != until_step
+        (step.strip&.takes || [])
+          .select(&:feature)
+          .each { |part| @add.call("fit", "facing", {"part" => part.id, "faces" => part.faces}) }
+        @add.call("fit", "step", {"step" => step.id})
       end
     end
 

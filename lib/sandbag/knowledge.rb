@@ -177,6 +177,7 @@ module Sandbag
         "why" => String,
         "kinds?" => Array,
         "plan" => Array,
+        "moves?" => Array,
         "opens" => String,
         "fluid" => String,
         "part?" => String,
@@ -212,6 +213,11 @@ module Sandbag
         "only_sole?" => [TrueClass, FalseClass],
         "only_tested?" => [TrueClass, FalseClass],
         "only_left?" => [TrueClass, FalseClass],
+        "only_fitted?" => [TrueClass, FalseClass],
+        "only_estimated?" => [TrueClass, FalseClass],
+        "proof?" => String,
+        "safety?" => Array,
+        "always?" => Array,
         "caution?" => String
       },
       "cautions" => {
@@ -371,6 +377,80 @@ module Sandbag
         "word" => String,
         "text" => String
       },
+      "torques" => {
+        "label" => String,
+        "from?" => Numeric,
+        "to?" => Numeric,
+        "aim?" => Numeric,
+        "ceiling?" => Numeric,
+        "over" => String,
+        "turns?" => String
+      },
+      "fasteners" => {
+        "label" => String,
+        "moves?" => Array,
+        "out?" => String,
+        "apart?" => [TrueClass, FalseClass],
+        "per" => String,
+        "joints?" => Array,
+        "limb?" => String,
+        "far_end?" => String,
+        "remote?" => [TrueClass, FalseClass],
+        "when" => String,
+        "part?" => String,
+        "field" => String,
+        "hydraulic?" => [TrueClass, FalseClass],
+        "defaults" => Array
+      },
+      "fit_steps" => {
+        "label" => String,
+        "does" => String,
+        "moves" => Array,
+        "limb?" => String,
+        "safety?" => Array,
+        "when" => String,
+        "instead?" => Array,
+        "trial?" => [TrueClass, FalseClass],
+        "last?" => [TrueClass, FalseClass]
+      },
+      "fit_checks" => {
+        "label" => String,
+        "how" => String,
+        "moves" => Array,
+        "gap?" => [TrueClass, FalseClass],
+        "from?" => [Numeric, String],
+        "aim?" => Numeric,
+        "limb?" => String,
+        "safety?" => Array,
+        "may_lack?" => [TrueClass, FalseClass],
+        "proves" => String
+      },
+      "free_plays" => {
+        "label" => String,
+        "constructions" => Array,
+        "kinds?" => Array,
+        "piston?" => Array,
+        "tip?" => Array,
+        "tip_by_service?" => Numeric,
+        "by_maker?" => [TrueClass, FalseClass]
+      },
+      "hose_positions" => {
+        "label" => String,
+        "safety?" => Array,
+        "may_lack?" => [TrueClass, FalseClass]
+      },
+      "hose_bends" => {
+        "diameters" => Numeric
+      },
+      "tilts" => {
+        "label" => String,
+        "lateral_g?" => Numeric,
+        "slope?" => Numeric
+      },
+      "clashes" => {
+        "label" => String,
+        "wants" => String
+      },
       "way_reasons" => {
         "why" => String
       },
@@ -443,7 +523,11 @@ module Sandbag
       "comparisons" => ->(row) { KnowledgeReferences.ids("routes", row["routes"]) },
       "inspections" => ->(row) { KnowledgeReferences.rules(row["values"]) },
       "strip_actions" => ->(row) { KnowledgeReferences.ids("tools", row["tools"]) },
-      "causes" => ->(row) { KnowledgeReferences.ids("routes", row["routes"]) }
+      "causes" => ->(row) { KnowledgeReferences.ids("routes", row["routes"]) },
+      "fasteners" => ->(row) { KnowledgeReferences.fastener(row) },
+      "fit_steps" => ->(row) { KnowledgeReferences.moves(row["moves"]) },
+      "fit_checks" => ->(row) { KnowledgeReferences.moves(row["moves"]) },
+      "free_plays" => ->(row) { KnowledgeReferences.ids("circuit_kinds", row["kinds"] || []) }
     }.freeze
     NO_REFERENCES = ->(_row) {}
   end

@@ -64,7 +64,22 @@ module Sandbag
     # @return [String, nil] what is wrong with a route
     def self.route(row)
       ids("step_minutes", row["steps"]) || ids("prices", row["things"]) || ids("tools", row["tools"] || []) ||
-        ids("circuit_kinds", [*row["kinds"], *row["adds"]]) || ids("gates", row["tests"] || []) || plan(row["plan"])
+        ids("circuit_kinds", [*row["kinds"], *row["adds"]]) || ids("gates", row["tests"] || []) || moves(row["moves"] || []) ||
+        plan(row["plan"])
+    end
+
+    # What a repair may move, and Fit puts back.
+    MOVES = %w[unit joint control switch reservoir feed hose ends far_end friction].freeze
+
+    # @return [String, nil] what is wrong with what a route moves, or a row of Fit is for
+    def self.moves(moves)
+      odd = moves - MOVES
+      "moves unknown #{odd.join(", ")}; known are #{MOVES.join(", ")}" if odd.any?
+    end
+
+    # @return [String, nil] what is wrong with a fastener
+    def self.fastener(row)
+      moves(row["moves"] || []) || ids("torques", row["defaults"].map { |each| each["torque"] })
     end
 
     def self.plan(stages)

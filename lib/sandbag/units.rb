@@ -71,6 +71,17 @@ module Sandbag
         "lb-in" => POUND_N * INCH_MM / 1000,
         "lbf·in" => POUND_N * INCH_MM / 1000
       },
+      resistance: {
+        "Ω" => 1,
+        "ohm" => 1,
+        "ohms" => 1,
+        "r" => 1,
+        "kΩ" => 1000,
+        "kohm" => 1000,
+        "k" => 1000,
+        "MΩ" => 1_000_000,
+        "mohm" => 1_000_000
+      },
       mass: {
         "kg" => 1,
         "g" => Rational(1, 1000),

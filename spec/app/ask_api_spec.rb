@@ -46,10 +46,12 @@ RSpec.describe "Red flags through the API", :api do
     add_circuit("front", twin_disc_plain)
     before = ask(:get, "/circuits/front")["sheet"]
     adjusted = JobInMemory.new(sheet(twin_disc_plain))
+    adjusted.answer_stops
     adjusted.add("ask", "route", {"route" => "adjust_free_play"})
+    adjusted.fit_all
     adjusted.read_lever(air_ml: 0.02)
     adjusted.add("feel", "hold", {"creep" => 0.4})
-    adjusted.confirm("free_play", "residual", "leak", "level", "caps", "function")
+    adjusted.confirm_all
     ask(:post, "/jobs", {id: "j", circuit_id: "front"})
     adjusted.entries.each { |given| entry("j", given.stage, given.kind, given.data, id: given.id) }
     expect(entry("j", "close", "signed", {"name" => "R. Tarn"}).dig("job", "signed")).to be true
@@ -61,7 +63,7 @@ RSpec.describe "Red flags through the API", :api do
     worked = JobInMemory.new(sheet(twin_disc_plain)).bled
     worked.read_lever(air_ml: 0.02)
     worked.add("feel", "hold", {"creep" => 0.4})
-    worked.confirm("leak", "level", "caps", "function")
+    worked.confirm_all
     ask(:post, "/jobs", {id: "first", circuit_id: "front"})
     worked.entries.each { |given| entry("first", given.stage, given.kind, given.data, id: given.id) }
     entry("first", "close", "signed", {"name" => "R. Tarn"}, at: "2026-03-14T10:00:00Z")

@@ -93,7 +93,7 @@ RSpec.describe App::JobsApi, :api do
         each.add("choose", "cylinder", {"bore" => 19, "push_offset" => 18})
         each.read_lever(air_ml: 0.02)
         each.add("feel", "hold", {"creep" => 0.4})
-        each.confirm("leak", "level", "caps", "function")
+        each.confirm_all
       end
       worked.entries.each { |given| entry("job", given.stage, given.kind, given.data, id: given.id) }
       entry("job", "close", "signed", {"name" => "R. Tarn"}, at: "2026-03-14T10:00:00Z")

@@ -118,7 +118,7 @@ RSpec.describe App::ShelfApi, :api do
     job = JobInMemory.new(brake).bled
     job.read_lever(air_ml: 0.01)
     job.add("feel", "hold", {"creep" => 0.4})
-    job.confirm("leak", "level", "caps", "function")
+    job.confirm_all
     job.add("close", "signed", {"name" => "R. Tarn"})
     job.entries
   end

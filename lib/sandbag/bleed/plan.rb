@@ -13,6 +13,8 @@ module Sandbag
       # Practice 7.6 and docs/physics.md 6: top up when this share of the usable fluid has gone.
       TOP_UP_SHARE = 0.6
 
+      MASTER_OUTLET = "master_outlet"
+
       attr_reader :points, :stroke_ml, :usable_ml, :reservoir_total_ml, :circuit_ml
 
       # @param sheet [Circuit::Sheet]
@@ -66,7 +68,7 @@ module Sandbag
         master_ml = @master_ml
         points =
           if @opened
-            [point_of("master_outlet", "Master outlet", master_ml, 0, "the master was opened: its own air first")]
+            [point_of(MASTER_OUTLET, "Master outlet", master_ml, 0, "the master was opened: its own air first")]
           else
             []
           end

@@ -66,9 +66,10 @@ module Sandbag
       # @return [String, nil] what has to be done before fluid moves, and where
       def unready
         return "#{job.ask.waits_for}, under Ask" unless job.ask.done?
-        strip, build = job.stages.values_at("strip", "build")
+        strip, build, fit = job.stages.values_at("strip", "build", "fit")
         return "#{Wording.inside(strip.setup.missing.first["label"])}, under Strip" if strip&.setup&.missing&.any?
-        "#{build.waits_for}, under Build" if build && !build.done?
+        return "#{build.waits_for}, under Build" if build && !build.done?
+        "#{fit.waits_for}, under Fit" if fit && !fit.ready?
       end
 
       private

@@ -29,14 +29,15 @@ module Sandbag
         parts.select { |part| part.feature && @answers[part.id] != part.faces }
       end
 
+      # @param parts [Array<Strip::Part>]
       # Refuses a part nobody asks about, and a direction that is not one of its two.
-      def admit(data, work)
-        part = work.part(data["part"])
+      def admit(data, parts)
+        part = parts.find { |each| each.id == data["part"] }
         unless part&.feature
           raise Refusal.at(
             "data/part",
             "nobody asks which way “#{data["part"]}” faces",
-            work.parts.select(&:feature).map(&:id).join(", ")
+            parts.select(&:feature).map(&:id).join(", ")
           )
         end
         known = options(part).map { |option| option[:id] }

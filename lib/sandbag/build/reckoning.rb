@@ -11,15 +11,19 @@ module Sandbag
       # @param kept_out [Hash{String => Integer}] part => pieces that did not go back with their step
       # @param binned [Array<String>] parts thrown away and replaced
       # @param scrapped [Integer, nil] old pieces counted in the scrap pot
-      def initialize(tray, fitted, fresh:, kept_out:, binned:, scrapped:)
+      # @param counted_apart [Array<String>] parts whose old pieces are counted elsewhere
+      def initialize(tray, fitted, fresh:, kept_out:, binned:, scrapped:, counted_apart: [])
         @tray = tray
         @fitted = fitted
         @fresh = fresh
         @kept_out = kept_out
         @binned = binned
         @scrapped = scrapped
+        @counted_apart = counted_apart
         freeze
       end
+
+      attr_reader :tray
 
       # @return [Array<Hash>] part, label, count of what is still in the tray
       def leftovers
@@ -31,11 +35,12 @@ module Sandbag
 
       # @return [Integer] old pieces that have to lie in the scrap pot
       def scrap_wanted
-        @tray.scrap + @tray.cells.select { |cell| !cell.part.renewed? && replaced?(cell) }.sum(&:out)
+        @tray.cells.select { |cell| cell.part.renewed? || replaced?(cell) }
+          .reject { |cell| @counted_apart.include?(cell.part.id) }.sum(&:out)
       end
 
       def zero?
-        leftovers.empty? && @scrapped == scrap_wanted
+        leftovers.empty? && (@scrapped || 0) == scrap_wanted
       end
 
       # @return [String] what does not add up

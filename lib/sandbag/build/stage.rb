@@ -4,47 +4,41 @@ module Sandbag
   module Build
     # Together the right way round: the reverse of the strip, every facing asked, the tray back to zero.
     class Stage < Job::Stage
-      attr_reader :facings, :reckoning
+      attr_reader :put_back
 
       def initialize(job)
         super
         @strip = job.strip
         @family = job.choose.cylinder&.family
-        @fitted = entries.values("step", "step")
-        @facings = Facings.new(entries.by("facing", "part").transform_values { |data| data["faces"] })
-        @reckoning = Reckoning.new(@strip.tray, fitted_parts, fresh: job.measure.fresh_parts,
-          kept_out: entries.by("kept_out", "part").transform_values { |data| data["count"].round },
-          binned: entries.values("binned", "part"), scrapped: entries.said("scrapped")&.fetch("count")&.round)
+        @put_back = PutBack.new(entries, @strip, @strip.done_steps.reject(&:fits?), fresh: job.measure.fresh_parts)
       end
 
-      # Nothing came off, so nothing goes back.
+      # Nothing came apart, so nothing goes together.
       def here?
-        @strip.work.any? || job.choose.far_end_wanted?
+        @strip.work.strips? || job.choose.far_end_wanted?
       end
 
-      # @return [Array<Strip::Step>] the strip's steps with parts, last out first in
+      # @return [Array<Strip::Step>] the strip's steps with parts inside the cylinder, last out first in
       def steps
-        @strip.done_steps.select { |step| present(step).any? }.reverse
+        put_back.steps
       end
 
       # @return [Strip::Step, nil] the next one
       def step
-        steps.find { |each| !@fitted.include?(each.id) }
+        put_back.step
       end
 
-      # @return [Array<Strip::Step>] still to be done
-      def steps_to_go
-        steps.reject { |each| @fitted.include?(each.id) }
+      def facings
+        put_back.facings
       end
 
-      # @return [Array<Strip::Part>] of a step, those that this cylinder has
-      def present(step)
-        step.takes.select { |part| part.stays? || @strip.out?(part.id) }
+      def reckoning
+        put_back.reckoning
       end
 
       # @return [String] done, current or ahead
       def status(each)
-        return "done" if @fitted.include?(each.id)
+        return "done" if put_back.done?(each)
         (each == step) ? "current" : "ahead"
       end
 
@@ -74,15 +68,15 @@ module Sandbag
       end
 
       def done?
-        @strip.tray.cells.any? && step.nil? && facings.wrong(parts).empty? && checks.all? { |check| check[:pass] } &&
+        reckoning.tray.cells.any? && step.nil? && put_back.wrong.empty? && checks.all? { |check| check[:pass] } &&
           reckoning.zero?
       end
 
       def waits_for
         return if done?
-        return "parts to build with" if @strip.tray.cells.empty?
+        return "parts to build with" if reckoning.tray.cells.empty?
         return "a verdict under Measure" unless job.measure.done?
-        return "fit: #{parts_said(step)}" if step
+        return "fit: #{put_back.said(step)}" if step
         return reckoning.says unless reckoning.zero?
         Wording.inside(checks.find { |check| !check[:pass] }.dig(:row, "label"))
       end
@@ -101,26 +95,14 @@ module Sandbag
         when "step"
           admit_step(data["step"])
           admit_lubricant(data["lubricant"]) if data["lubricant"]
-        when "facing" then facings.admit(data, @strip.work)
+        when "facing" then put_back.admit_facing(data)
         when "lubricant" then admit_lubricant(data["lubricant"])
-        when "kept_out", "binned" then admit_part(data)
+        when "kept_out", "binned" then put_back.admit_part(data)
         when "check" then admit_check(data["check"])
         end
       end
 
       private
-
-      def parts
-        steps.flat_map { |each| present(each) }
-      end
-
-      def parts_said(step)
-        present(step).map { |part| Wording.inside(part.label) }.join(", ")
-      end
-
-      def fitted_parts
-        @strip.done_steps.select { |each| @fitted.include?(each.id) }.flat_map(&:takes).map(&:id)
-      end
 
       # It may wet cups and bore of this circuit.
       def wets?(id)
@@ -138,10 +120,7 @@ module Sandbag
           raise Refusal.at("data/step", "#{Wording.spelled(id)} does not come now",
             step ? step.id : "nothing: all of it is in")
         end
-        wrong = facings.wrong(present(step))
-        return if wrong.empty?
-        raise Refusal.at("data/step", "which way does it face? #{wrong.map(&:feature).join("; ")}",
-          "the right way round, for every part of the step")
+        put_back.refuse_wrong(step)
       end
 
       def admit_lubricant(id)
@@ -154,19 +133,6 @@ module Sandbag
         word = Choose::Compatibility.lubricant(id, @family)
         raise Refusal.at("data/lubricant", "#{row["label"]} on the seals of a #{@family} circuit: #{word["label"]}",
           allowed.join(", "))
-      end
-
-      def admit_part(data)
-        out = @strip.tray.out(data["part"])
-        unless out.positive?
-          raise Refusal.at(
-            "data/part",
-            "“#{data["part"]}” is not in the tray",
-            @strip.tray.cells.map { |cell| cell.part.id }.join(", ")
-          )
-        end
-        return if data["count"].nil? || data["count"].round.between?(0, out)
-        raise Refusal.at("data/count", "#{out} came out", "0 to #{out}")
       end
 
       def admit_check(id)

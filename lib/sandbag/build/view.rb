@@ -28,7 +28,7 @@ module Sandbag
               }.compact
             end,
           **build.reckoning.to_h,
-          section: Strip::Section.new(build.job.strip.work, build.steps_to_go, at_hand: build.step).to_h,
+          section: Strip::Section.new(build.job.strip.work, build.put_back.steps_to_go, at_hand: build.step).to_h,
           measured: build.job.measure.done?,
           never: Advice.never("build")
         }.compact
@@ -43,13 +43,13 @@ module Sandbag
       end
 
       def step_view(step)
-        parts = @build.present(step)
+        parts = @build.put_back.present(step)
         {
           id: step.id,
           label: step.label,
           status: @build.status(step),
           tools: step.to_h[:tools],
-          notes: notes_for(parts),
+          notes: Notes.for(parts),
           parts: parts.map { |part| part_view(part) }
         }
       end
@@ -64,14 +64,6 @@ module Sandbag
           lube: lube_said(part),
           **@build.facings.of(part)
         }.compact
-      end
-
-      def notes_for(parts)
-        ids = parts.map(&:id)
-        Knowledge
-          .table("build_notes")
-          .select { |row| row["parts"].intersect?(ids) }
-          .map { |row| {word: row["word"], text: row["text"]} }
       end
 
       # What this part is wetted with, by the shop's choice and where on it.

@@ -13,12 +13,14 @@ module Sandbag
 
       # @param sheet [Circuit::Sheet]; route [Job::Route, nil]
       # @param work [Strip::Work]; tools [ToolList]
+      # @param joints [Array<Circuit::Fittings::Joint>] those the job opens
       # @param need_ml [Float, nil] nil when the fluid is left alone
-      def initialize(sheet, route:, work:, tools:, need_ml:)
+      def initialize(sheet, route:, work:, tools:, joints:, need_ml:)
         @sheet = sheet
         @route = route
         @work = work
         @tools = tools
+        @joints = joints
         @need_ml = need_ml
         freeze
       end
@@ -122,16 +124,15 @@ module Sandbag
       end
 
       def joint_lines
-        joints = Circuit::Fittings.new(@sheet).opened(@route.opens, hoses: @route.hoses_off?)
-        washers = joints.sum(&:washers)
-        olives = joints.sum(&:olives)
+        washers = @joints.sum(&:washers)
+        olives = @joints.sum(&:olives)
         [
           if washers.positive?
             Line.new(
               id: "washers",
               group: "parts",
               label: "Crush washers",
-              detail: counted(joints.select { |joint| joint.washers.positive? }, :washers),
+              detail: counted(@joints.select { |joint| joint.washers.positive? }, :washers),
               count: washers,
               kind: "washer"
             )
@@ -141,7 +142,7 @@ module Sandbag
               id: "olives",
               group: "parts",
               label: "Olive and insert or barb",
-              detail: counted(joints.select { |joint| joint.olives.positive? }, :olives),
+              detail: counted(@joints.select { |joint| joint.olives.positive? }, :olives),
               count: olives
             )
           end

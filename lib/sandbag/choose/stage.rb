@@ -12,7 +12,7 @@ module Sandbag
         @ask = job.ask
         @cylinder = entries.said("cylinder")
         @fluid = entries.said("fluid")
-        @sheet = sheet_with_choices
+        @sheet = Fit::Facts.apply(sheet_with_choices, job.journal.of("fit"))
       end
 
       # @return [Hash, nil] bore, push_offset, agreed: the cylinder that was chosen
@@ -39,6 +39,28 @@ module Sandbag
       def work
         @work ||= Strip::Work.new(sheet, @ask.route, switch: @ask.switch?, far_end: far_end,
           counts: Strip::Setup.counts(job.journal.of("strip").by("setup", "item")))
+      end
+
+      # @return [Array<Circuit::Fittings::Joint>] those this job opens, at the far ends it works on
+      def joints
+        route = @ask.route
+        return [] unless route&.moves&.include?("joint")
+        opened = Circuit::Fittings.new(sheet).opened(route.opens, hoses: route.hoses_off?)
+        return opened unless route.far_end? && far_end && far_end != Cylinder::ALL
+        opened.select { |joint| joint.at == far_end }
+      end
+
+      # @return [Hash, nil] row of clashes.yml that came up at the dry trial and is not settled
+      def clash
+        job.fit.clash if job.route
+      end
+
+      # @param clash [Job::Entry] of fit
+      # @return [Boolean] it was said since what goes on instead
+      def solved?(clash)
+        entries.of("clash_solved").any? do |entry|
+          entry.data["clash"] == clash.data["clash"] && entry.position > clash.position
+        end
       end
 
       # @return [Array<PullList::Line>] what nothing is opened without, and is not on the bench
@@ -96,7 +118,8 @@ module Sandbag
           route = @ask.route
           handles_fluid = route&.handles_fluid?
           tools = ToolList.new(work, route, fasteners: @ask.fasteners, bleed_method: handles_fluid ? bleed_method : nil)
-          PullList.new(sheet, route: route, work: work, tools: tools, need_ml: handles_fluid ? need_ml : nil)
+          PullList.new(sheet, route: route, work: work, tools: tools, joints: joints,
+            need_ml: handles_fluid ? need_ml : nil)
         end
       end
 
@@ -108,7 +131,7 @@ module Sandbag
       end
 
       def done?
-        !fluid.nil? && !far_end_wanted? && (!cylinder_wanted? || !@cylinder.nil?) && wanting.empty?
+        !fluid.nil? && !far_end_wanted? && (!cylinder_wanted? || !@cylinder.nil?) && wanting.empty? && clash.nil?
       end
 
       def waits_for
@@ -117,6 +140,7 @@ module Sandbag
           return "which #{sheet.kind.end_part}: #{sheet.far_ends.map { |part| part["label"] }.join(", ")}, or all"
         end
         return "the fluid, by the class on the cap" unless fluid
+        return "what goes on instead: #{Wording.inside(clash["label"])} clashed at the dry trial" if clash
         line = wanting.first
         "still to fetch: #{Wording.inside(line.label)}#{", and #{wanting.size - 1} more" if wanting.size > 1}" if line
       end
@@ -137,6 +161,7 @@ module Sandbag
         when "size" then admit_size(entry.data)
         when "water" then admit_water
         when "pulled" then admit_pulled(entry.data)
+        when "clash_solved" then admit_solved(entry.data["clash"])
         end
       end
 
@@ -185,6 +210,11 @@ module Sandbag
         return changed if @cylinder.nil? || @ask.route&.adds
         changed.set("master", "bore", @cylinder["bore"], "part_marking").set("lever", "push_offset",
           @cylinder["push_offset"], "part_marking")
+      end
+
+      def admit_solved(id)
+        return if clash && clash["id"] == id
+        raise Refusal.at("data/clash", "no such clash was found at the dry trial", clash ? clash["id"] : "none")
       end
 
       def admit_fluid(data)

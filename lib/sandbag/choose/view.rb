@@ -29,6 +29,7 @@ module Sandbag
           sheet: choose.sheet.to_h,
           far_ends: far_ends,
           far_end: choose.far_end,
+          clash: choose.clash&.slice("id", "label", "wants"),
           adds: !choose.job.route&.adds.nil?,
           kind: choose.sheet.kind.id,
           clutch: choose.sheet.clutch?,

@@ -7,8 +7,8 @@ module Sandbag
       # Everything else must stand first: nothing is wheeled or ridden on an unproven lever.
       LAST = "function"
 
-      # @attr row [Hash] of gates.yml; met [Boolean]; why [String, nil] why not
-      Gate = Struct.new(:row, :met, :why, keyword_init: true) do
+      # @attr row [Hash] of gates.yml; met [Boolean]; why [String, nil] why not; proved [Boolean] by Fit
+      Gate = Struct.new(:row, :met, :why, :proved, keyword_init: true) do
         def id
           row["id"]
         end
@@ -17,8 +17,9 @@ module Sandbag
           row["label"]
         end
 
+        # Worked out, here or where another stage proved it.
         def computed?
-          row["settled"] == "computed"
+          row["settled"] == "computed" || proved
         end
       end
 
@@ -73,12 +74,40 @@ module Sandbag
         return false if row["only_sole"] && !job.ask.second_person?
         return false if row["only_left"] && job.route&.handles_fluid? != false
         return false if row["only_tested"] && !job.route&.tests&.include?(row["id"])
+        return false if row["only_estimated"] && (fit.nil? || fit.torques.estimates.empty?)
+        return false if row["safety"] && !row["safety"].include?(job.sheet.kind.safety)
+        return false if optional?(row) && !proved?(row)
         row["stage"].nil? || job.stages.key?(row["stage"])
       end
 
       def gate(row)
-        met, why = (row["settled"] == "computed") ? computed(row["id"]) : [confirmed?(row["id"]), nil]
-        Gate.new(row: row, met: met, why: why).freeze
+        proved = row["settled"] == "known" && proved?(row)
+        met, why =
+          if proved
+            proof(row)
+          else
+            (row["settled"] == "computed") ? computed(row["id"]) : [confirmed?(row["id"]), nil]
+          end
+        Gate.new(row: row, met: met, why: why, proved: proved).freeze
+      end
+
+      # Asked only where Fit has to do with it.
+      def optional?(row)
+        row["only_fitted"] || (row["always"] && !row["always"].include?(job.sheet.kind.safety))
+      end
+
+      def fit
+        job.stages["fit"]
+      end
+
+      def proved?(row)
+        !fit.nil? && fit.covers?(row["proof"])
+      end
+
+      # @return [Array(Boolean, String)]
+      def proof(row)
+        open = fit.open(row["proof"])
+        [open.empty?, open.first]
       end
 
       # @return [Array(Boolean, String)] whether a gate is open to the road, and why not
@@ -91,6 +120,7 @@ module Sandbag
         when "fluid" then [job.choose.fluid_right?, ("no fluid chosen" unless job.choose.fluid)]
         when "measured" then [job.measure.done?, job.measure.waits_for]
         when "built" then [job.build.done?, job.build.waits_for]
+        when "fitted" then [fit.done?, fit.waits_for]
         when "bled" then [job.bleed.done?, job.bleed.waits_for]
         when "feel" then [feel.passed?, (feel.unresolved || feel.waits_for unless feel.passed?)]
         when "hold" then [feel.held?, ("the hold test is still to do, or failed" unless feel.held?)]

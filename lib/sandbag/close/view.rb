@@ -35,7 +35,7 @@ module Sandbag
           id: gate.id,
           label: gate.label,
           detail: gate.row["detail"],
-          settled: gate.row["settled"],
+          settled: gate.computed? ? "computed" : "confirmed",
           met: gate.met,
           why: gate.why,
           caution: caution

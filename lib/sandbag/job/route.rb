@@ -5,12 +5,11 @@ module Sandbag
     # What a job takes: a row of knowledge/routes.yml. Code asks a route what it does, never which one it is.
     class Route
       # Names a plan gives a stage that is done only in part: Strip as protection and access, Measure as the
-      # comparison of new with old; and, until there is a stage that fits, Build as what puts back the parts that came
-      # off.
-      PARTIAL = {"protect" => "strip", "compare" => "measure", "fit" => "build"}.freeze
+      # comparison of new with old.
+      PARTIAL = {"protect" => "strip", "compare" => "measure"}.freeze
 
       attr_reader :id, :label, :does, :why, :plan, :opens, :fluid, :steps, :things, :part, :condemned, :tools, :renews,
-        :tests, :takes
+        :tests, :takes, :moves
 
       # @return [Array<Route>]
       def self.all
@@ -44,6 +43,7 @@ module Sandbag
         @renews = row.fetch("renews", [])
         @tests = row.fetch("tests", [])
         @takes = row.fetch("takes", [])
+        @moves = row.fetch("moves", [])
         freeze
       end
 
@@ -80,6 +80,11 @@ module Sandbag
 
       def far_end?
         part == "slave"
+      end
+
+      # Fluid goes through the nipples again before the machine goes.
+      def bleeds?
+        plan.include?("bleed")
       end
 
       def renews?(what)

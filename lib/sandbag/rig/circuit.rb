@@ -25,6 +25,8 @@ module Sandbag
       # Refuses a place where there is nothing to be read.
       def truth(instrument, place)
         return water_percent if instrument == "moisture_pen"
+        return torque_nm(place.to_s) if instrument == "torque_wrench"
+        return ohms(place) if instrument == "continuity_meter"
         row = Knowledge.find("gauge_places", place)
         unless row
           raise Refusal.at(
@@ -34,6 +36,33 @@ module Sandbag
           )
         end
         (row["part"] == "bore") ? bore_mm(row) : piston_mm(row)
+      end
+
+      # How far a hand may stop from the figure it set, as a share of it.
+      HAND = 0.12
+
+      # @param fastener [String] of the torque list
+      # @return [Float] N·m that a hand came to which aimed at its figure
+      # Refuses a fastener the circuit has not, or that has no figure.
+      def torque_nm(fastener)
+        range = Fit::TorqueTable.new(@sheet).range(fastener) if Fit::Facts.figure_place(@sheet, fastener)
+        unless range
+          raise Refusal.at("place", "“#{fastener}” has no figure here", "a fastener of the torque list, with its figure")
+        end
+        range.aim * (1 + HAND * even("torque #{fastener}"))
+      end
+
+      CLOSED_OHMS = 0.3
+      OPEN_OHMS = 20_000_000.0
+
+      # @param state [String] rest or pulled
+      # @return [Float] Ω across the switch
+      def ohms(state)
+        case state
+        when "rest" then OPEN_OHMS
+        when "pulled" then CLOSED_OHMS * (1 + share("switch"))
+        else raise Refusal.at("place", "a switch is not read at “#{state}”", "rest, pulled")
+        end
       end
 
       # @return [Float] water in the fluid, % by volume

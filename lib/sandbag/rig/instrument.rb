@@ -9,6 +9,8 @@ module Sandbag
         "moisture_pen" => {name: "moisture pen", unit: "%", noise: 0.12, step: 0.1, uncertainty: 0.25},
         "bore_gauge" => {name: "bore gauge", unit: "mm", noise: 0.0015, step: 0.001, uncertainty: 0.005},
         "micrometer" => {name: "micrometer", unit: "mm", noise: 0.0015, step: 0.001, uncertainty: 0.005},
+        "torque_wrench" => {name: "torque wrench", unit: "N·m", noise: 0.02, step: 0.1, uncertainty: 0.04},
+        "continuity_meter" => {name: "continuity meter", unit: "Ω", noise: 0.02, step: 0.1, uncertainty: 0.1},
         "caliper" => {name: "sliding caliper", unit: "mm", noise: 0.006, step: 0.01, uncertainty: 0.02}
       }.freeze
 

@@ -11,12 +11,13 @@ module Sandbag
       attr_reader :id, :label, :tools, :takes, :needs, *WORDS
 
       # @param row [Hash] of a construction's steps or of strip_actions.yml
-      # @param takes [Array<Part>]
-      def initialize(row, takes: [])
+      # @param takes [Array<Part>]; fits [Boolean] they hold the unit on the machine and go back in Fit
+      def initialize(row, takes: [], fits: false)
         @id = row["id"]
         @label = row["label"]
         @tools = row["tools"]
         @takes = takes
+        @fits = fits
         @needs = row["needs"]
         @lever = row["lever"] || false
         @does, @flies, @leaks, @lost, @cover, @caution = row.values_at(*WORDS)
@@ -26,6 +27,11 @@ module Sandbag
       # It is done with the lever, which is not locked before it.
       def lever?
         @lever
+      end
+
+      # Its parts go back in Fit, not in Build.
+      def fits?
+        @fits
       end
 
       def to_h

@@ -25,6 +25,18 @@ module Sandbag
       # @return [Array<Cell>] in the order they came out
       attr_reader :cells
 
+      # @param steps [Array<Step>]
+      # @return [Tray] what came out by some of the steps, numbered as it is
+      def only(steps)
+        ids = steps.flat_map(&:takes).map(&:id)
+        dup.keep { |cell| ids.include?(cell.part.id) }
+      end
+
+      protected def keep(&)
+        @cells = cells.select(&).freeze
+        freeze
+      end
+
       # @return [Integer] pieces in all
       def pieces
         cells.sum(&:out)

@@ -49,14 +49,16 @@ module Sandbag
 
       def steps_of(id)
         group = Construction.groups.find { |each| each.id == id }
-        return has?(id) ? group.order.map { |step| step_of(group, group.step(step)) } : [] if group
+        return has?(id) ? group.order.map { |step| step_of(group, group.step(step), fits: true) } : [] if group
         action = Knowledge.find("strip_actions", id)
         return (strips? || !action["apart"]) ? [Step.new(action)] : [] if action
-        wanted?(id) ? [step_of(construction, construction.step(id))] : []
+        fits = !strips? || construction.removal.include?(id)
+        wanted?(id) ? [step_of(construction, construction.step(id), fits: fits)] : []
       end
 
-      def step_of(holder, row)
-        Step.new(row, takes: row["takes"].map { |id| Part.new(holder.part(id), quantity: counted(holder, id)) })
+      def step_of(holder, row, fits:)
+        takes = row["takes"].map { |id| Part.new(holder.part(id), quantity: counted(holder, id)) }
+        Step.new(row, takes: takes, fits: fits)
       end
 
       # Groups that this circuit has.

@@ -119,7 +119,7 @@ RSpec.describe Sandbag::Ask::Stage do
   it "leaves out of the job what its route does not touch" do
     adjusted = job
     adjusted.add("ask", "route", {"route" => "adjust_free_play"})
-    expect(adjusted.state.stages.keys).to eq %w[ask feel close]
+    expect(adjusted.state.stages.keys).to eq %w[ask fit feel close]
     expect(adjusted.state.close.gates.map(&:id)).to include("feel", "leak").and not_include("bled", "fluid")
   end
 

@@ -175,7 +175,7 @@ RSpec.describe "Stops" do
       find(worked, hose_state: "bulges")
       route(worked, "renew_hose")
       worked.choose_what_is_wanted
-      %w[measure strip bleed feel].each { |stage| worked.public_send(JobInMemory::WORK.fetch(stage)) }
+      %w[measure strip fit bleed feel].each { |stage| worked.public_send(JobInMemory::WORK.fetch(stage)) }
       worked.add("close", "cured", {"flag" => "R02"})
       find(worked, hose_state: "bulges")
       expect(worked.state.do_not_use).to start_with "Hose bulges"
@@ -272,6 +272,7 @@ RSpec.describe "Stops" do
             "#{id} before #{item}"
           worked.add("strip", "setup", {"item" => item})
         end
+        worked.fit_all if worked.state.stages.key?("fit")
         worked.add("bleed", "stroke")
       end
     end

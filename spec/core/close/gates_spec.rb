@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Sandbag::Close::Stage do
-  confirmed = %w[work leak level caps function].freeze
+  confirmed = %w[leak level caps function].freeze
   let(:confirmed) { confirmed }
 
   def gate(job, id)
@@ -30,7 +30,8 @@ RSpec.describe Sandbag::Close::Stage do
         .strip_all
         .passed
         .build_all
-    job.state.bleed.count.points.each_key { |id| job.run_clean(id) }
+        .fit_all
+    job.bleed_all
     job.read_lever(air_ml: 0.02)
     job.add("feel", "hold", {"creep" => 0.5})
     job
@@ -41,7 +42,19 @@ RSpec.describe Sandbag::Close::Stage do
   end
 
   it "asks of a bleed what a bleed touches, and of a reseal the measuring and the building as well" do
-    expect(bled.state.close.gates.map(&:id)).to eq %w[stop fluid bled feel hold leak level caps function]
+    expect(bled.state.close.gates.map(&:id)).to eq %w[
+      stop
+      fluid
+      bled
+      feel
+      hold
+      free_play
+      switch
+      leak
+      level
+      caps
+      function
+    ]
     expect(resealed.state.close.gates.map(&:id)).to eq %w[
       stop
       fluid
@@ -50,7 +63,13 @@ RSpec.describe Sandbag::Close::Stage do
       bled
       feel
       hold
-      work
+      fitted
+      torque
+      clear
+      parking
+      interlock
+      free_play
+      switch
       leak
       level
       caps
@@ -83,7 +102,7 @@ RSpec.describe Sandbag::Close::Stage do
 
   it "takes a confirmation back when it was made too early, or no longer holds" do
     job = bled
-    job.confirm("leak", "level", "caps", "function")
+    job.confirm("free_play", "switch", "leak", "level", "caps", "function")
     job.add("close", "gate", {"gate" => "level", "met" => false})
     expect(unmet(job)).to eq ["level"]
     job.confirm("level")
@@ -108,7 +127,12 @@ RSpec.describe Sandbag::Close::Stage do
     "bled" => ["bleed", "uncovered", {}],
     "hold" => ["feel", "hold", {"creep" => 9.0}],
     "built" => ["build", "check", {"check" => "slide", "pass" => false}],
-    "measured" => ["measure", "finding", {"check" => "bore", "value" => "score"}]
+    "measured" => ["measure", "finding", {"check" => "bore", "value" => "score"}],
+    "torque" => ["fit", "torque", {"fastener" => "lid_screw", "value" => 2.5}],
+    "clear" => ["fit", "gap", {"check" => "lock_left_pulled", "value" => 6}],
+    "free_play" => ["fit", "free_play", {"at" => "tip", "value" => 0}],
+    "switch" => ["fit", "ohms", {"state" => "pulled", "ohms" => 4}],
+    "parking" => ["fit", "check", {"check" => "parking", "value" => "bad"}]
   }.each do |computed, entry|
     it "closes “#{computed}” again when its work is spoilt, and refuses the signature" do
       job = resealed
@@ -124,7 +148,7 @@ RSpec.describe Sandbag::Close::Stage do
 
   it "lets nobody wheel a machine whose lever is not proven" do
     job = JobInMemory.new(sheet(twin_disc_plain)).bled
-    job.confirm("leak", "level", "caps")
+    job.confirm("free_play", "switch", "leak", "level", "caps")
     refused = problems { job.confirm("function") }
     expect(refused.map(&:pointer)).to match_array %w[gates/feel gates/hold]
     expect(refused.map(&:message)).to all(start_with("no function test yet: "))
@@ -133,10 +157,11 @@ RSpec.describe Sandbag::Close::Stage do
   it "names what it waits for, in order" do
     job = bled
     waits = [job.state.close.waits_for]
-    %w[leak level caps function].each do |each|
+    %w[free_play switch leak level caps function].each do |each|
       job.confirm(each)
       waits << job.state.close.waits_for
     end
-    expect(waits).to eq ["no leak", "level set", "caps and diaphragm back", "function test", "a signature"]
+    expect(waits).to eq ["free play in range", "brake lamp or switch", "no leak", "level set", "caps and diaphragm back",
+      "function test", "a signature"]
   end
 end

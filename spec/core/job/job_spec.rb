@@ -11,7 +11,7 @@ RSpec.describe Sandbag::Job do
     job.bled
     job.read_lever(air_ml: 0.02)
     job.add("feel", "hold", {"creep" => "0.5"})
-    job.confirm("leak", "level", "caps", "function")
+    job.confirm("free_play", "switch", "leak", "level", "caps", "function")
     expect(job.view("close")[:ready]).to be true
     job.add("close", "signed", {"name" => "R. Tarn"})
     expect(job.state.signed?).to be true
@@ -143,7 +143,7 @@ RSpec.describe Sandbag::Job do
       job.bled
       job.read_lever(air_ml: 0.02)
       job.add("feel", "hold", {"creep" => 0.5})
-      job.confirm("leak", "level", "caps", "function")
+      job.confirm("free_play", "switch", "leak", "level", "caps", "function")
     end
 
     it "cannot be signed over any gate that is not met, and names every one" do
@@ -170,9 +170,9 @@ RSpec.describe Sandbag::Job do
     end
 
     it "asks about the opened joints only when a joint was opened" do
-      expect(job.state.close.gates.map(&:id)).not_to include("work")
+      expect(job.state.close.gates.map(&:id)).not_to include("torque", "fitted")
       job.add("ask", "route", {"route" => "reseal_mc"})
-      expect(job.state.close.gates.map(&:id)).to include("work")
+      expect(job.state.close.gates.map(&:id)).to include("torque", "fitted")
     end
 
     it "takes nothing more once signed" do
@@ -187,7 +187,7 @@ RSpec.describe Sandbag::Job do
     expect(clutch.state.waits_for).to include("lift")
     clutch.add("feel", "lift", {"lift" => "2,3"})
     clutch.add("feel", "hold", {"creep" => "1"})
-    clutch.confirm("leak", "level", "caps", "function")
+    clutch.confirm("free_play", "leak", "level", "caps", "function")
     clutch.add("close", "signed", {"name" => "R"})
     expect(clutch.state.signed?).to be true
     expect(refusal_at { JobInMemory.new(sheet(twin_disc_plain)).add("feel", "lift", {"lift" => 2}) }).to eq ["kind"]
@@ -207,7 +207,7 @@ RSpec.describe Sandbag::Job do
     expect(refusal_at { job.add("ask", "complaint", {"text" => "  "}) }).to eq ["data/text"]
     expect(refusal_at { job.add("bleed", "point", {"point" => "elbow"}) }).to eq ["data/point"]
     expect(refusal_at { job.add("bleed", "point_done", {"point" => "right_caliper"}) }).to eq ["data/point"]
-    expect(refusal_at { job.add("close", "gate", {"gate" => "work", "met" => true}) }).to eq ["data/gate"]
+    expect(refusal_at { job.add("close", "gate", {"gate" => "torque", "met" => true}) }).to eq ["data/gate"]
     expect(refusal_at { job.add("close", "gate", {"gate" => "leak", "met" => "yes"}) }).to eq ["data/met"]
     expect(job.entries.size).to eq before
   end

@@ -36,7 +36,8 @@ RSpec.describe Sandbag::Job::Route do
           expect(job.entries.map(&:stage)).to include(*job.state.stages.keys)
           expect(job.state.strip.tray.cells.empty?).to eq route.part.nil?
           expect(job.state.build.reckoning.leftovers).to be_empty
-          proofs = route.tests + (route.opens? ? ["work"] : []) + (route.handles_fluid? ? ["bled"] : [])
+          expect(job.state.fit.put_back.reckoning.leftovers).to be_empty
+          proofs = route.tests + (route.opens? ? ["torque"] : []) + (route.handles_fluid? ? ["bled"] : [])
           expect(proofs).not_to be_empty
           expect(job.state.close.gates.map(&:id)).to include(*proofs)
         end

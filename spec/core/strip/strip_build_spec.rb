@@ -65,6 +65,8 @@ RSpec.describe "Strip and Build" do
               .flat_map { |step| step[:parts] }
               .select { |part| part[:question] }
               .map { |part| part[:id] }
+          fit = job.state.fit.put_back
+          asked += fit.steps.flat_map { |step| fit.present(step) }.select(&:feature).map(&:id)
           sensitive =
             job
               .state
@@ -190,7 +192,7 @@ RSpec.describe "Strip and Build" do
     steps = renew.state.strip.work.steps.map(&:id)
     expect(steps).to include("shroud", "joint", "clamp")
     expect(steps).not_to include("boot", "piston", "lever")
-    expect(renew.state.stages.keys).to eq %w[ask choose measure strip build bleed feel close]
+    expect(renew.state.stages.keys).to eq %w[ask choose measure strip fit bleed feel close]
   end
 
   describe "a caliper" do

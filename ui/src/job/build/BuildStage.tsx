@@ -7,11 +7,11 @@ import { isDone } from "../isDone";
 import { KeyHelp } from "../KeyHelp";
 import { NextStage } from "../NextStage";
 import { Photos } from "../Photos";
+import { ReckoningPanel } from "../ReckoningPanel";
 import type { StageProps } from "../StageProps";
 import { BuildStepPanel } from "./BuildStepPanel";
 import { ChecksPanel } from "./ChecksPanel";
 import { LubricantPanel } from "./LubricantPanel";
-import { ReckoningPanel } from "./ReckoningPanel";
 
 const KEYS: [string, string][] = [
   ["Space", "The step at hand is fitted. A foot switch that types a space works too."],
@@ -40,7 +40,13 @@ export function BuildStage({ job, view: build, isOpen }: StageProps<"build">) {
         </Panel>
       </Split>
       <Split>
-        <ReckoningPanel job={job} build={build} isOpen={isOpen} />
+        <ReckoningPanel
+          job={job}
+          stage="build"
+          reckoning={build}
+          isAllIn={build.current === undefined && build.steps.length > 0}
+          isOpen={isOpen}
+        />
         <ChecksPanel job={job} build={build} isOpen={isOpen} />
       </Split>
       <LubricantPanel job={job} build={build} isOpen={isOpen} />

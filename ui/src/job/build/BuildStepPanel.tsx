@@ -1,31 +1,20 @@
 import { Link } from "react-router";
-import styled from "styled-components";
 import type { Build, BuildPart, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Headline, Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { SignedList } from "../../kit/SignedList";
 import { useHotkeys } from "../../kit/useHotkeys";
+import { PartLines } from "../PartLines";
 import { useEntries } from "../useEntries";
 import { UndoButton } from "../UndoButton";
 import { useUndo } from "../useUndo";
-import { FacingQuestion } from "./FacingQuestion";
 
 interface Props {
   job: Job;
   build: Build;
   isOpen: boolean;
 }
-
-const Parts = styled.ul`
-  display: grid;
-  > li {
-    display: grid;
-    gap: 0.6rem;
-    padding: 0.8rem 0;
-    border-top: 1px solid ${(p) => p.theme.line};
-  }
-`;
 
 /** The one thing to do now: which parts go in, wetted with what, facing which way. */
 export function BuildStepPanel({ job, build, isOpen }: Props) {
@@ -66,16 +55,11 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
     <>
       <Quiet>{`Step ${done + 1} of ${build.steps.length}, last out first in`}</Quiet>
       <Headline data-figure="step">{named(step.parts)}</Headline>
-      <Parts>
-        {askedFirst(step.parts).map((part) => (
-          <PartLine
-            key={part.id}
-            part={part}
-            isAsked={part === asked}
-            {...(isOpen ? { onFace: (faces: string) => add("facing", { part: part.id, faces }) } : {})}
-          />
-        ))}
-      </Parts>
+      <PartLines
+        parts={step.parts}
+        asked={asked}
+        onFace={isOpen ? (part, faces) => add("facing", { part, faces }) : undefined}
+      />
       {isMeasured ? null : (
         <Notice tone="warn">
           {"Measure has no verdict yet. "}
@@ -104,35 +88,4 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
 
 function named(parts: BuildPart[]): string {
   return parts.map((part) => part.label).join(", ");
-}
-
-/** The question that holds the step up stands on top. */
-function askedFirst(parts: BuildPart[]): BuildPart[] {
-  const open = parts.filter((part) => part.question && !part.right);
-  return [...open, ...parts.filter((part) => !open.includes(part))];
-}
-
-function PartLine({
-  part,
-  isAsked,
-  onFace,
-}: {
-  part: BuildPart;
-  isAsked: boolean;
-  onFace?: (faces: string) => void;
-}) {
-  const said = [
-    `${part.count} ${part.renewed ? "new" : "from the tray"}`,
-    part.lube ? `wetted with ${part.lube}` : undefined,
-    part.check,
-  ];
-  return (
-    <li>
-      <div>
-        <strong>{part.label}</strong>
-        <Quiet>{said.filter(Boolean).join("; ")}</Quiet>
-      </div>
-      {part.question && onFace ? <FacingQuestion part={part} isAsked={isAsked} onFace={onFace} /> : null}
-    </li>
-  );
 }

@@ -10,6 +10,7 @@ import { Sizer } from "../../sizer/Sizer";
 import { NextStage } from "../NextStage";
 import type { StageProps } from "../StageProps";
 import { useEntries } from "../useEntries";
+import { ClashPanel } from "./ClashPanel";
 import { FarEndPanel } from "./FarEndPanel";
 import { FluidCheckPanel } from "./FluidCheckPanel";
 import { FluidPanel } from "./FluidPanel";
@@ -40,6 +41,7 @@ export function ChooseStage({ job, view: choose, isOpen }: StageProps<"choose">)
     <Loaded query={supplies} isPart>
       {(data) => (
         <>
+          {choose.clash ? <ClashPanel job={job} clash={choose.clash} isOpen={isOpen} /> : null}
           <FarEndPanel job={job} choose={choose} isOpen={isOpen} />
           {choose.size_first ? <JobSizer job={job} choose={choose} isOpen={isOpen} /> : null}
           <Bench>

@@ -1,6 +1,6 @@
 import type { Control, Feel } from "../../server/api";
 import { Panel, Quiet } from "../../kit/layout";
-import { MeasuredLength } from "./MeasuredLength";
+import { MeasuredLength } from "../MeasuredLength";
 import { Mark } from "../../kit/Mark";
 
 interface Props {

@@ -1,7 +1,7 @@
 import { useUnits } from "../../server/useUnits";
 import type { Feel } from "../../server/api";
 import { Quiet, Table } from "../../kit/layout";
-import { MeasuredLength } from "./MeasuredLength";
+import { MeasuredLength } from "../MeasuredLength";
 
 interface Props {
   feel: Feel;

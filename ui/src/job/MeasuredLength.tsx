@@ -1,5 +1,5 @@
-import { useUnits } from "../../server/useUnits";
-import { EntryField } from "../../kit/EntryField";
+import { useUnits } from "../server/useUnits";
+import { EntryField } from "../kit/EntryField";
 
 interface Props {
   label: string;

@@ -1,9 +1,9 @@
 import styled from "styled-components";
-import type { BuildPart } from "../../server/api";
-import { FacingDrawing } from "../../drawings/FacingDrawing";
-import { Key } from "../../kit/Button";
-import { Mark } from "../../kit/Mark";
-import { Notice } from "../../kit/Notice";
+import type { BuildPart } from "../server/api";
+import { FacingDrawing } from "../drawings/FacingDrawing";
+import { Key } from "../kit/Button";
+import { Mark } from "../kit/Mark";
+import { Notice } from "../kit/Notice";
 
 interface Props {
   part: BuildPart;

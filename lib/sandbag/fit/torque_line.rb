@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Fit
+    # One fastener of the torque list: what it is tightened to, what was read, and what that means.
+    class TorqueLine
+      extend Attributes
+
+      # id: of the fastener, with the joint or point it is at; range: [TorqueRange, nil]; row: [Hash, nil] of
+      # torques.yml; asks: [String, nil] what has to be known first; reading, estimate: [Job::Entry, nil];
+      # wrench: [Hash, nil] scale and name of the wrench it was read with
+      attributes :id, :fastener, :label, :range, :row, :asks, :reading, :estimate, :wrench
+
+      def initialize(id:, fastener:, label:, range:, row:, asks: nil, reading: nil, estimate: nil, wrench: nil)
+        @id = id
+        @fastener = fastener
+        @label = label
+        @range = range
+        @row = row
+        @asks = asks
+        @reading = reading
+        @estimate = estimate
+        @wrench = wrench
+        freeze
+      end
+
+      def when
+        fastener["when"]
+      end
+
+      # @return [String, nil] under, in or over
+      def verdict
+        range.judge(reading.data["value"]) if reading && range
+      end
+
+      # The fallback turns of the trade, where they are allowed.
+      def turns
+        row && row["turns"]
+      end
+
+      def estimated?
+        reading.nil? && !estimate.nil?
+      end
+
+      def done?
+        verdict == "in" || estimated?
+      end
+
+      # @return [String, nil] what is still to do, or what is wrong
+      def due
+        return if done?
+        name = Wording.inside(label)
+        return "#{name}: #{ASKED.fetch(asks)}" if asks
+        return "#{name}: the service figure; there is no default" unless range
+        return "#{name}: its torque" unless reading
+        "#{name}: #{read} is #{verdict} the range#{". #{row["over"]}" if verdict == "over"}"
+      end
+      ASKED = {
+        "bar" => "is the bar metal or carbon?",
+        "bolt_material" => "is the bolt steel or alloy? A magnet tells",
+        "nipple_thread" => "the nipple's thread",
+        "mount_thread" => "the bolts' thread"
+      }.freeze
+
+      def read
+        Said.figure(reading.data["value"], :torque, "g")
+      end
+    end
+  end
+end

@@ -1,0 +1,56 @@
+import styled from "styled-components";
+import type { BuildPart } from "../server/api";
+import { Quiet } from "../kit/layout";
+import { FacingQuestion } from "./FacingQuestion";
+
+interface Props {
+  parts: BuildPart[];
+  /** The part whose question holds the step up, which the digit keys answer. */
+  asked: BuildPart | undefined;
+  onFace?: ((part: string, faces: string) => void) | undefined;
+}
+
+const Parts = styled.ul`
+  display: grid;
+  > li {
+    display: grid;
+    gap: 0.6rem;
+    padding: 0.8rem 0;
+    border-top: 1px solid ${(p) => p.theme.line};
+  }
+`;
+
+/** Parts of the step at hand: how many, wetted with what, and which way each faces. */
+export function PartLines({ parts, asked, onFace }: Props) {
+  return (
+    <Parts>
+      {askedFirst(parts).map((part) => (
+        <li key={part.id}>
+          <div>
+            <strong>{part.label}</strong>
+            <Quiet>{said(part)}</Quiet>
+          </div>
+          {part.question && onFace ? (
+            <FacingQuestion part={part} isAsked={part === asked} onFace={(faces) => onFace(part.id, faces)} />
+          ) : null}
+        </li>
+      ))}
+    </Parts>
+  );
+}
+
+/** The question that holds the step up stands on top. */
+function askedFirst(parts: BuildPart[]): BuildPart[] {
+  const open = parts.filter((part) => part.question && !part.right);
+  return [...open, ...parts.filter((part) => !open.includes(part))];
+}
+
+function said(part: BuildPart): string {
+  return [
+    `${part.count} ${part.renewed ? "new" : "from the tray"}`,
+    part.lube ? `wetted with ${part.lube}` : undefined,
+    part.check,
+  ]
+    .filter(Boolean)
+    .join("; ");
+}

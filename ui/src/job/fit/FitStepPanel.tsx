@@ -1,0 +1,107 @@
+import { useState } from "react";
+import { Button } from "../../kit/Button";
+import { Headline, Panel, Quiet, Row } from "../../kit/layout";
+import { Picker } from "../../kit/Picker";
+import { SignedList } from "../../kit/SignedList";
+import { useHotkeys } from "../../kit/useHotkeys";
+import { PartLines } from "../PartLines";
+import { useEntries } from "../useEntries";
+import { UndoButton } from "../UndoButton";
+import { useUndo } from "../useUndo";
+import type { FitProps } from "./fitProps";
+
+/** The one thing to do now, in the order of the fitting: one key a step. */
+export function FitStepPanel({ job, fit, isOpen }: FitProps) {
+  const { add } = useEntries(job, "fit");
+  const undo = useUndo(job, "fit", fit.recent);
+  const step = fit.steps.find((each) => each.id === fit.current);
+  const asked = fit.parts.find((part) => part.question && !part.right);
+  const isReady = isOpen && step !== undefined && !asked && !fit.unready && !fit.clash;
+  const done = () => {
+    if (step) add("step", { step: step.id });
+  };
+  const face = (index: number) => {
+    const option = asked?.options?.[index];
+    if (asked && option) add("facing", { part: asked.id, faces: option.id });
+  };
+  useHotkeys(
+    isOpen
+      ? {
+          " ": isReady ? done : undefined,
+          "1": asked ? () => face(0) : undefined,
+          "2": asked ? () => face(1) : undefined,
+          u: undo?.take,
+        }
+      : {},
+  );
+  const ofPhase = fit.steps.filter((each) => each.when === fit.phase);
+  const passed = ofPhase.filter((each) => each.status === "done").length;
+  const next = ofPhase.filter((each) => each.status === "ahead");
+  return (
+    <Panel>
+      <Quiet>
+        {step
+          ? `${phaseSaid(fit)}Step ${passed + 1} of ${ofPhase.length}`
+          : `${phaseSaid(fit)}${passed} steps done`}
+      </Quiet>
+      <Headline data-figure="step">
+        {step?.label ??
+          (fit.ready && fit.phase === "before" ? "Ready for what comes next." : "Every step is done.")}
+      </Headline>
+      {step?.does ? <p>{step.does}</p> : null}
+      {fit.parts.length > 0 ? (
+        <PartLines
+          parts={fit.parts}
+          asked={asked}
+          onFace={isOpen ? (part, faces) => add("facing", { part, faces }) : undefined}
+        />
+      ) : null}
+      {isOpen ? (
+        <Row $gap={1}>
+          {step ? (
+            <Button tone="act" hotkey="Space" isDisabled={!isReady} onPress={done}>
+              {step.trial ? "It fits, nothing clashes" : "Done"}
+            </Button>
+          ) : null}
+          <UndoButton undo={undo} />
+        </Row>
+      ) : null}
+      {next.length > 0 ? <Quiet>{`Then: ${next.map((each) => each.label).join("; ")}.`}</Quiet> : null}
+      {isOpen && fit.clashes.length > 0 && !fit.clash ? <ClashButton job={job} fit={fit} /> : null}
+      {fit.notes.length > 0 ? (
+        <SignedList
+          lines={fit.notes.map((note) => ({
+            kind: note.word === "remind" ? "quiet" : "warn",
+            text: note.text,
+          }))}
+        />
+      ) : null}
+    </Panel>
+  );
+}
+
+function phaseSaid({ bleeds, phase }: FitProps["fit"]): string {
+  if (!bleeds) return "";
+  return phase === "before" ? "Before the bleed. " : "After the bleed. ";
+}
+
+/** A clash goes back to Choose by its name, and holds the rest. */
+function ClashButton({ job, fit }: Pick<FitProps, "job" | "fit">) {
+  const { add } = useEntries(job, "fit");
+  const [clash, setClash] = useState("");
+  return (
+    <Row>
+      <Picker
+        label="Something clashes"
+        options={[{ id: "", label: "nothing" }, ...fit.clashes]}
+        value={clash}
+        onChange={setClash}
+      />
+      {clash ? (
+        <Button tone="stop" onPress={() => add("clash", { clash })}>
+          Back to Choose with it
+        </Button>
+      ) : null}
+    </Row>
+  );
+}
