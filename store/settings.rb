@@ -5,7 +5,6 @@ module Store
   class Settings
     def initialize(database)
       @settings = database[:settings]
-      @text = @settings.where(name: :$name).select(:value).prepare(:first, :setting_text)
     end
 
     # @return [Hash, nil]
@@ -16,7 +15,7 @@ module Store
 
     # @return [String, nil] as it is kept: the same text is the same setting
     def text(name)
-      @text.call(name: name)&.fetch(:value)
+      @settings.where(name: name).get(:value)
     end
 
     def write(name, value)

@@ -42,7 +42,7 @@ RSpec.describe "A cylinder taken apart", :browser do
     session.find("[role=option]", text: "Flanged bushes").click
     session.click_button "One more: Flanged bushes"
     expect(session).to have_css("[role=alert]", text: "Left in the tray: 1 × Flanged bushes")
-    expect(session).not_to have_link("Go on to Bleed")
+    expect(session).not_to have_link("Go on to Fit")
     session.click_button "It is in now"
     expect(session).to have_css("[data-figure='left']", text: "0")
 

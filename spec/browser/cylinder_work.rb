@@ -79,7 +79,7 @@ module CylinderWorkByHand
   # Which way each part faces, by the construction's own data.
   def right_key(construction, part)
     holder =
-      [Sandbag::Strip::Construction.find(construction), *Sandbag::Strip::Construction.groups].find do |each|
+      [Sandbag::Strip::Construction.find(construction), *Sandbag::Strip::Construction.groups].compact.find do |each|
         each.part(part)
       end
     %w[inward up as_found].include?(holder.part(part)["way"]["faces"]) ? "1" : "2"
@@ -111,6 +111,6 @@ module CylinderWorkByHand
     wanted = stage_now("build")["scrap_wanted"]
     session.fill_in "Old pieces in the scrap pot (#{wanted} belong in it)", with: "#{wanted}\n"
     stage_now("build")["checks"].each { |check| session.click_button "#{check["label"]}: passed" }
-    expect(session).to have_link("Go on to Bleed")
+    expect(session).to have_link("Go on to Fit")
   end
 end

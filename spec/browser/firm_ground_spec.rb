@@ -2,10 +2,12 @@
 
 require_relative "helper"
 require_relative "cylinder_work"
+require_relative "fit_work"
 
 # Stops that hold, and the roads that lead out of them.
 RSpec.describe "Firm ground", :browser do
   include CylinderWorkByHand
+  include FitWorkByHand
 
   def choose_route(label)
     session.find("button", text: "none picked").click
@@ -121,9 +123,13 @@ RSpec.describe "Firm ground", :browser do
     session.click_link "Go on to Build"
     build_by_keys("caliper_sliding")
     finish_build
+    session.click_link "Go on to Fit"
+    fit_by_hand
     session.click_link "Go on to Bleed"
     bleed_every_point
-    session.click_link "check the lever in Feel"
+    session.click_link "Finish the fitting"
+    fit_by_hand
+    session.click_link "Go on to Feel"
     read_and_hold
     session.click_link "Go on to Close"
     confirm_and_sign
@@ -163,9 +169,13 @@ RSpec.describe "Firm ground", :browser do
     session.click_link "Go on to Strip"
     protect
     expect(session).to have_content("Machine and mechanic are protected.")
+    session.click_link "Go on to Fit"
+    fit_by_hand
     session.click_link "Go on to Bleed"
     bleed_every_point
-    session.click_link "check the lever in Feel"
+    session.click_link "Finish the fitting"
+    fit_by_hand
+    session.click_link "Go on to Feel"
     read_and_hold
     session.click_link "Go on to Close"
     expect(session).to have_content("Is it put right?")

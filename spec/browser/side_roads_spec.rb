@@ -155,10 +155,10 @@ RSpec.describe "Side roads at the bench", :browser do
       finish_build
       boot = stage_now("build")["checks"].last["label"]
       session.click_button "#{boot}: failed"
-      expect(session).to have_no_link("Go on to Bleed")
+      expect(session).to have_no_link("Go on to Fit")
       expect(job_now["waits_for"]).to eq Sandbag::Wording.inside(boot)
       session.click_button "#{boot}: passed"
-      expect(session).to have_link("Go on to Bleed")
+      expect(session).to have_link("Go on to Fit")
 
       session.find("summary", text: "Not on these seals").click
       expect(session).to have_content("Red rubber grease: never").and have_content("Silicone grease: dry side only")

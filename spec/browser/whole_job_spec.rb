@@ -2,9 +2,11 @@
 
 require_relative "helper"
 require_relative "cylinder_work"
+require_relative "fit_work"
 
 RSpec.describe "A whole job", :browser do
   include CylinderWorkByHand
+  include FitWorkByHand
 
   it "goes from complaint to signed-off card, with one hand on the keys" do
     open_page "/"
@@ -32,7 +34,9 @@ RSpec.describe "A whole job", :browser do
     expect(session).to have_css("[data-figure='to-go']", text: "10")
     expect(session).to have_content("152 mL of fluid belong on the bench before the first stroke.")
     [10, 9].each { |strokes| bleed_point(strokes) }
-    feel_and_sign
+    expect(session).to have_content("Every point ran clean.")
+    session.click_link "check the lever in Feel"
+    read_and_sign "Free play in range", "Brake lamp or switch"
 
     job_id = session.current_path.split("/")[2]
     expect(api("/jobs/#{job_id}")).to include("signed" => true)
@@ -86,11 +90,16 @@ RSpec.describe "A whole job", :browser do
     build_by_keys("bar_radial")
     finish_build
     expect(job_now["stages"].find { |stage| stage["id"] == "build" }["status"]).to eq "done"
+    session.click_link "Go on to Fit"
+    fit_by_hand
     session.click_link "Go on to Bleed"
 
     # Bleed, Feel, Close
     stage_now("bleed")["points"].each { |point| bleed_point(point["strokes_to_go"]) }
-    feel_and_sign "Cylinder or hose work finished"
+    session.click_link "Finish the fitting"
+    fit_by_hand
+    session.click_link "Go on to Feel"
+    read_and_sign
     expect(api("/shelf")["items"].find { |item| item["id"] == "kit-radial-19" }).to include("amount" => 0.0,
       "reserved" => {})
     expect(browser_faults).to be_empty
@@ -103,11 +112,9 @@ RSpec.describe "A whole job", :browser do
     end
   end
 
-  # From the last point run clean to the signature.
-  def feel_and_sign(*own_gates)
-    expect(session).to have_content("Every point ran clean.")
-    session.click_link "check the lever in Feel"
-
+  # From the first reading to the signature.
+  def read_and_sign(*own_gates)
+    expect(session).to have_css("input[name='force']")
     # a gauge that types digits and Enter walks through the fields by itself
     read_lever
     expect(session).to have_css("[role=status]", text: "Pass")

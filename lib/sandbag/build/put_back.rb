@@ -37,6 +37,11 @@ module Sandbag
         steps.find { |each| !done?(each) }
       end
 
+      # Whatever came out here is back, but for what the tray still holds.
+      def all_back?
+        steps.any? && step.nil?
+      end
+
       # @return [Array<Strip::Step>] still to be done
       def steps_to_go
         steps.reject { |each| done?(each) }

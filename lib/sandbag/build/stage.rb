@@ -62,14 +62,13 @@ module Sandbag
 
       # @return [Array<Hash>] row of each check that concerns what came out, and its result
       def checks
-        passed = entries.by("check", "check").transform_values { |data| data["pass"] }
-        Knowledge.table("build_checks").select { |row| row["parts"].any? { |part| @strip.out?(part) } }
-          .map { |row| {row: row, pass: passed[row["id"]]} }
+        @checks ||= checked
       end
 
       def done?
-        reckoning.tray.cells.any? && step.nil? && put_back.wrong.empty? && checks.all? { |check| check[:pass] } &&
-          reckoning.zero?
+        @done ||= [reckoning.tray.cells.any? && step.nil? && put_back.wrong.empty? &&
+          checks.all? { |check| check[:pass] } && reckoning.zero?]
+        @done.first
       end
 
       def waits_for
@@ -103,6 +102,12 @@ module Sandbag
       end
 
       private
+
+      def checked
+        passed = entries.by("check", "check").transform_values { |data| data["pass"] }
+        Knowledge.table("build_checks").select { |row| row["parts"].any? { |part| @strip.out?(part) } }
+          .map { |row| {row: row, pass: passed[row["id"]]} }
+      end
 
       # It may wet cups and bore of this circuit.
       def wets?(id)

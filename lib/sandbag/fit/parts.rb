@@ -15,7 +15,8 @@ module Sandbag
       def to_h
         step = @fit.sequence.step(@fit.phase)&.strip
         parts = step ? @put_back.present(step) : []
-        {parts: parts.map { |part| part_view(part) }, notes: Build::Notes.for(parts), **@put_back.reckoning.to_h}
+        {parts: parts.map { |part| part_view(part) }, notes: Build::Notes.for(parts),
+         all_back: @put_back.all_back?, **@put_back.reckoning.to_h}
       end
 
       private

@@ -50,9 +50,8 @@ module Sandbag
 
       # @return [Array<String>] everything that is still to do in a phase, in the order it is done
       def due(phase)
-        rooms = [sequence, hoses, washers, torques, free_play, checks, reservoir, electrics]
-        return rooms.flat_map { |room| room.due(phase) } if bleeds? || phase == "after"
-        %w[before after].flat_map { |each| rooms.flat_map { |room| room.due(each) } }
+        @due ||= {}
+        @due[phase] ||= open_in(phase).freeze
       end
 
       def waits_for
@@ -130,14 +129,15 @@ module Sandbag
 
       # @return [String, nil] what the tray still holds
       def tray_due
-        put_back.reckoning.says unless put_back.reckoning.zero? || put_back.steps.empty? || !all_back?
+        put_back.reckoning.says if put_back.all_back? && !put_back.reckoning.zero?
       end
 
       private
 
-      # The lid goes back after the bleed, with what lies under it.
-      def all_back?
-        put_back.steps.all? { |step| put_back.done?(step) }
+      def open_in(phase)
+        rooms = [sequence, hoses, washers, torques, free_play, checks, reservoir, electrics]
+        return rooms.flat_map { |room| room.due(phase) } if bleeds? || phase == "after"
+        %w[before after].flat_map { |each| rooms.flat_map { |room| room.due(each) } }
       end
 
       def points

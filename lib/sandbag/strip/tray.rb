@@ -19,6 +19,7 @@ module Sandbag
             .each_with_index
             .map { |(part, out), index| Cell.new(number: index + 1, part: part, out: out).freeze }
             .freeze
+        count
         freeze
       end
 
@@ -34,6 +35,7 @@ module Sandbag
 
       protected def keep(&)
         @cells = cells.select(&).freeze
+        count
         freeze
       end
 
@@ -48,7 +50,13 @@ module Sandbag
       end
 
       def out(part_id)
-        cells.find { |cell| cell.part.id == part_id }&.out.to_i
+        @out.fetch(part_id, 0)
+      end
+
+      private
+
+      def count
+        @out = cells.to_h { |cell| [cell.part.id, cell.out] }.freeze
       end
     end
   end

@@ -99,6 +99,7 @@ function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, point }: C
   };
   useHotkeysOfBleed(open ? actions : {});
 
+  const fitIsOpen = job.stages.some((stage) => stage.id === "fit" && stage.status !== "done");
   return (
     <>
       {isOpen && bleed.unready ? (
@@ -115,7 +116,15 @@ function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, point }: C
       {bleed.finished ? (
         <Notice tone="good" live>
           <strong>Every point ran clean.</strong> Close all nipples, set the level, then{" "}
-          <Link to={`/jobs/${job.id}/feel`}>check the lever in Feel</Link>.
+          {fitIsOpen ? (
+            <>
+              <Link to={`/jobs/${job.id}/fit`}>Finish the fitting</Link>: lid, last figures, paint marks.
+            </>
+          ) : (
+            <>
+              <Link to={`/jobs/${job.id}/feel`}>check the lever in Feel</Link>.
+            </>
+          )}
         </Notice>
       ) : (
         <BleedWarning reservoir={bleed.reservoir} />

@@ -24,7 +24,6 @@ const KEYS: [string, string][] = [
 
 export function FitStage({ job, view: fit, isOpen }: StageProps<"fit">) {
   const props = { job, fit, isOpen };
-  const isAllIn = fit.tray.length > 0 && fit.steps.every((step) => step.status === "done");
   return (
     <>
       {fit.unready ? <Notice tone="warn">{`Not yet: ${fit.unready}.`}</Notice> : null}
@@ -49,9 +48,7 @@ export function FitStage({ job, view: fit, isOpen }: StageProps<"fit">) {
         <ReservoirPanel {...props} />
         <SwitchPanel {...props} />
       </Split>
-      {isAllIn ? (
-        <ReckoningPanel job={job} stage="fit" reckoning={fit} isAllIn={isAllIn} isOpen={isOpen} />
-      ) : null}
+      {fit.all_back ? <ReckoningPanel job={job} stage="fit" reckoning={fit} isAllIn isOpen={isOpen} /> : null}
       <Photos
         job={job}
         stage="fit"

@@ -19,6 +19,7 @@ export function openItems(fit: Fit): OpenItem[] {
     ["Free play", fit.free_play !== undefined, fit.free_play?.due ? 1 : 0],
     ["Clearance and looks", beforehand && fit.checks.length > 0, count(fit.checks, (check) => !check.pass)],
     ["Reservoir", beforehand && fit.reservoir !== undefined, fit.reservoir?.due ? 1 : 0],
+    ["Tray", fit.all_back, fit.zero ? 0 : 1],
     ["Switch", beforehand && fit.electrics !== undefined, switchLeft(fit)],
   ];
   return rows.filter(([, has]) => has).map(([label, , left]) => ({ label, left }));
