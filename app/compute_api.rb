@@ -31,6 +31,13 @@ module App
       json 200, Sandbag::Bleed::Plan.new(sheet_of(body), opened: body.fetch("opened", false)).to_h
     end
 
+    post "/bleed-verdicts" do
+      body = body_for("computeBleedVerdicts")
+      given = body.slice("celsius", "opening", "loop_down", "turned").transform_keys(&:to_sym)
+      table = Sandbag::Bleed::MethodTable.new(sheet_of(body), raised_mm: body.fetch("raised", 0), **given)
+      json 200, table.to_h
+    end
+
     post "/lever-fits" do
       body = body_for("computeLeverFit")
       sheet = sheet_of(body)

@@ -80,6 +80,15 @@ module Sandbag
         "dry_c?" => Numeric,
         "wet_c?" => Numeric
       },
+      "flow_properties" => {
+        "density" => Numeric,
+        "viscosity" => Numeric,
+        "tension" => Numeric
+      },
+      "viscosity_factors" => {
+        "celsius" => Numeric,
+        "factor" => Numeric
+      },
       "fluid_colours" => {
         "label" => String,
         "meaning" => String,
@@ -264,10 +273,23 @@ module Sandbag
       },
       "bleed_methods" => {
         "label" => String,
-        "waste_ml" => Numeric,
+        "people" => Integer,
+        "opening" => String,
         "kinds" => Array,
+        "not_for" => String,
         "reverse?" => [TrueClass, FalseClass],
-        "tools" => Array
+        "turned?" => [TrueClass, FalseClass],
+        "needs_tool?" => [TrueClass, FalseClass],
+        "drive" => Hash,
+        "tools" => Array,
+        "waste_ml" => Numeric,
+        "minutes" => Integer,
+        "cycle" => Array,
+        "fails" => Array
+      },
+      "nipple_openings" => {
+        "label" => String,
+        "bore" => Numeric
       },
       "shelf_kinds" => {
         "label" => String,
@@ -514,9 +536,7 @@ module Sandbag
       "gauge_places" => ->(row) { KnowledgeReferences.ids("gauges", [row["gauge"]]) },
       "seals" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
       "lubricants" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
-      "bleed_methods" => ->(row) do
-        KnowledgeReferences.ids("tools", row["tools"]) || KnowledgeReferences.ids("circuit_kinds", row["kinds"])
-      end,
+      "bleed_methods" => ->(row) { KnowledgeReferences.bleed_method(row) },
       "shelf_fields" => ->(row) { KnowledgeReferences.ids("shelf_kinds", [row["kind"]]) },
       "stock_moves" => ->(row) { KnowledgeReferences.ids("shelf_kinds", row["for"]) },
       "setup" => ->(row) { KnowledgeReferences.ids("circuit_kinds", row["kinds"] || []) },

@@ -87,6 +87,15 @@ module Sandbag
       "plans unknown #{odd.join(", ")}; known are #{(STAGES + Job::Route::PARTIAL.keys).join(", ")}" if odd.any?
     end
 
+    # @return [String, nil] what is wrong with a way to bleed
+    def self.bleed_method(row)
+      drives = Bleed::Drive::KINDS
+      unless drives.key?(row.dig("drive", "by")) && (drives[row.dig("drive", "by")] - row["drive"].keys).empty?
+        return "has no such drive; known are #{drives.map { |by, wants| [by, *wants].join(" ") }.join(", ")}"
+      end
+      ids("tools", row["tools"]) || ids("circuit_kinds", row["kinds"]) || ids("nipple_openings", [row["opening"]])
+    end
+
     # @return [String, nil] what is wrong with ids of another table
     def self.ids(table, ids)
       odd = ids.reject { |id| Knowledge.find(table, id) }

@@ -226,10 +226,10 @@ module CylinderWork
     "close" => :closed
   }.freeze
 
-  def choose_what_is_wanted
+  def choose_what_is_wanted(fluid = "dot4")
     return unless state.stages.key?("choose")
     add("choose", "far_end", {"part" => "all"}) if state.choose.far_end_wanted?
-    add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
+    add("choose", "fluid", {"fluid" => fluid, "stamped" => fluid})
     if state.choose.cylinder_wanted?
       add(
         "choose",

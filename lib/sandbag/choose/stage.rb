@@ -90,11 +90,9 @@ module Sandbag
       end
 
       # @return [Array<Hash>] rows of bleed_methods.yml that suit this circuit: nothing is pushed backwards through an
-      #   ABS unit
+      #   ABS unit, and its own tool is there or not
       def bleed_methods
-        Knowledge
-          .table("bleed_methods")
-          .select { |row| row["kinds"].include?(sheet.kind.id) && !(row["reverse"] && sheet.abs?) }
+        Bleed::MethodTable.new(sheet, tool: @ask.intake.value("abs_tool") == "yes").methods
       end
 
       # @return [Float, nil] water as read, % by volume

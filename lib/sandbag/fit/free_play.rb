@@ -80,7 +80,7 @@ module Sandbag
       def due(phase)
         return [] unless wanted?
         return [said].compact if phase == "before"
-        (fine? && @bled_at && newest.entry.position < @bled_at) ? ["free play, checked again after the bleed"] : []
+        (fine? && newest.entry.position < @bled_at.to_i) ? ["free play, checked again after the bleed"] : []
       end
 
       # Refuses a reason where there is nothing that one could pass.

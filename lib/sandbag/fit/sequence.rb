@@ -18,11 +18,12 @@ module Sandbag
       attr_reader :steps
 
       # @param scope [Scope]; put_back [Build::PutBack]; entries [Job::Entries] of fit
-      # @param bleeds [Boolean] there is a bleed to wait for
-      def initialize(scope, put_back, entries, bleeds:)
+      # @param bled_at [Integer, nil] place of the last stroke, 0 before the first: what comes after the bleed is done
+      #   anew after another one; nil where there is no bleed to wait for
+      def initialize(scope, put_back, entries, bled_at:)
         @put_back = put_back
         @entries = entries
-        @bleeds = bleeds
+        @bled_at = bled_at
         rows = scope.rows("fit_steps").reject { |row| put_back.steps.map(&:id).intersect?(row["instead"] || []) }
         @steps = ordered(rows).freeze
         freeze
@@ -41,7 +42,7 @@ module Sandbag
       # The dry trial is done anew after a clash.
       def done?(step)
         entry = @entries.of("step").reverse_each.find { |each| each.data["step"] == step.id }
-        !entry.nil? && (!step.trial? || clash.nil? || entry.position > clash.position)
+        !entry.nil? && entry.position > since(step)
       end
 
       # @return [Job::Entry, nil] the newest clash
@@ -78,6 +79,12 @@ module Sandbag
 
       private
 
+      # @return [Integer] place in the journal before which a step no longer counts
+      def since(step)
+        return clash&.position.to_i if step.trial?
+        (step.when == "after") ? @bled_at : 0
+      end
+
       def ordered(rows)
         first, last = rows.partition { |row| !row["last"] }
         back = @put_back.steps.map { |step| back(step) }
@@ -87,12 +94,12 @@ module Sandbag
       end
 
       def step_of(row)
-        Step.new(id: row["id"], label: row["label"], does: row["does"], when: @bleeds ? row["when"] : "before",
+        Step.new(id: row["id"], label: row["label"], does: row["does"], when: @bled_at ? row["when"] : "before",
           row: row).freeze
       end
 
       def back(step)
-        phase = (@bleeds && AFTER.include?(step.id)) ? "after" : "before"
+        phase = (@bled_at && AFTER.include?(step.id)) ? "after" : "before"
         Step.new(id: step.id, label: @put_back.present(step).map(&:label).join(", "), when: phase, strip: step).freeze
       end
     end

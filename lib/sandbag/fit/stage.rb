@@ -13,12 +13,14 @@ module Sandbag
         @scope = Scope.new(job.sheet, route, out: ->(part) { job.strip.out?(part) })
         @put_back = Build::PutBack.new(entries, job.strip, job.strip.done_steps.select(&:fits?),
           fresh: job.measure.fresh_parts, counted_apart: %w[crush_washer olive hose_insert])
-        @sequence = Sequence.new(scope, put_back, entries, bleeds: bleeds?)
+        bled_at = bleeds? ? job.bleed.last_disturbed.to_i : nil
+        @sequence = Sequence.new(scope, put_back, entries, bled_at: bled_at)
         joints = job.choose.joints
-        @torques = Torques.new(scope, entries, joints: scope.moves?("joint") ? joints : [], points: points)
+        @torques = Torques.new(scope, entries, joints: scope.moves?("joint") ? joints : [], points: points,
+          bled_at: bled_at)
         @washers = Washers.new(job.sheet, entries, joints, job.strip.tray)
         @hoses = Hoses.new(scope, entries, renewed: !!route&.renews?("cylinder"))
-        @free_play = FreePlay.new(scope, entries, bled_at: bleeds? && job.bleed.last_disturbed)
+        @free_play = FreePlay.new(scope, entries, bled_at: bled_at)
         @checks = Checks.new(scope, entries)
         @reservoir = Reservoir.new(scope, entries, fluid_ml: job.sheet.value("reservoir", "usable"))
         @electrics = Electrics.new(scope, entries, switch: job.ask.switch?)
@@ -108,6 +110,7 @@ module Sandbag
 
       # Refuses to fit before the cylinder is together, or past a clash or an untried dry fit; and what the rooms refuse.
       def admit(entry)
+        raise Refusal.at("kind", "this job fits nothing", "an entry of another stage") unless here?
         refuse_early(entry) unless KNOWN.include?(entry.kind)
         data = entry.data
         case entry.kind
@@ -116,7 +119,7 @@ module Sandbag
         when "kept_out", "binned" then put_back.admit_part(data)
         when "clash" then admit_clash
         when "fact" then Facts.admit(job.sheet, data)
-        when "figure", "torque", "estimate" then torques.admit(entry)
+        when "figure", "torque", "estimate" then torques.admit(entry, phase)
         when "loosened" then admit_loosened(data["fastener"])
         when "washers" then washers.admit(data)
         when "path", "bend" then hoses.admit(entry)

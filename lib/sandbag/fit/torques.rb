@@ -10,12 +10,15 @@ module Sandbag
       # @param scope [Scope]; entries [Job::Entries] of fit
       # @param joints [Array<Circuit::Fittings::Joint>] those this job opens
       # @param points [Array<Bleed::Plan::Point>] nipples that are opened for the bleed
-      def initialize(scope, entries, joints:, points:)
+      # @param bled_at [Integer, nil] place of the last stroke: what is tightened after the bleed is tightened again
+      #   after another one; nil where there is none
+      def initialize(scope, entries, joints:, points:, bled_at: nil)
         @scope = scope
         @table = TorqueTable.new(scope.sheet)
         @entries = entries
         @joints = joints
         @points = points
+        @bled_at = bled_at
         @lines = rows.flat_map { |row| lines_of(row) }.freeze
         freeze
       end
@@ -50,11 +53,13 @@ module Sandbag
         lines.select { |line| line.when == phase }.filter_map(&:due)
       end
 
-      # Refuses a fastener this job does not touch, a reading without a wrench or by one that is unfit, and an estimate
+      # @param phase [String] before or after the bleed
+      # Refuses a fastener this job does not touch, one that comes after the bleed before it, a reading without a wrench or by one that is unfit, and an estimate
       # where none is allowed.
-      def admit(entry)
+      def admit(entry, phase)
         line = line(entry.data["fastener"]) || raise(Refusal.at("data/fastener",
           "“#{entry.data["fastener"]}” is not on the torque list", lines.map(&:id).join(", ")))
+        refuse_early(line) if entry.kind != "figure" && line.when == "after" && phase == "before" && @bled_at
         case entry.kind
         when "torque" then admit_reading(line, entry.data)
         when "estimate" then admit_estimate(line)
@@ -89,12 +94,13 @@ module Sandbag
       def line_of(row, at, label)
         id = [row["id"], at].compact.join(".")
         TorqueLine.new(id: id, fastener: row, label: label, range: @table.range(id), row: @table.row(id),
-          asks: @table.asks(id), reading: newest("torque", id), estimate: newest("estimate", id),
-          wrench: wrench_at(newest("torque", id)))
+          asks: @table.asks(id), reading: newest("torque", id, row), estimate: newest("estimate", id, row),
+          wrench: wrench_at(newest("torque", id, row)))
       end
 
-      def newest(kind, id)
-        @entries.of(kind).reverse_each.find { |entry| entry.data["fastener"] == id }
+      def newest(kind, id, row)
+        since = (@bled_at && row["when"] == "after") ? @bled_at : 0
+        @entries.of(kind).reverse_each.find { |entry| entry.data["fastener"] == id && entry.position > since }
       end
 
       def wrench_at(reading)
@@ -121,6 +127,11 @@ module Sandbag
         return if data["to"].nil? || data["to"] >= data["from"]
         raise Refusal.at("data/to", "a range from #{data["from"]} to #{data["to"]} holds nothing",
           "the lower figure first")
+      end
+
+      def refuse_early(line)
+        raise Refusal.at("data/fastener", "#{line.label}: its figure comes after the bleed",
+          lines.select { |each| each.when == "before" }.map(&:id).join(", "))
       end
 
       def refuse_unasked(line)

@@ -228,6 +228,26 @@ RSpec.describe Sandbag::Fit::Stage do
     expect([fit(job).done?, job.state.current]).to eq [true, "feel"]
   end
 
+  it "takes last figures only after the bleed, and all of them again after another one" do
+    job = built.fit_all
+    job.add("fit", "wrench", {"scale" => 20})
+    expect(refused(job, "torque", {"fastener" => "clamp", "value" => 9})).to include "comes after the bleed"
+    job.bleed_all
+    expect(fit(job)).to be_done
+    job.add("bleed", "uncovered")
+    job.state.bleed.count.points.each_key { |id| job.run_clean(id) }
+    expect(fit(job).due("after")).to include("lid", "clamp bolts: its torque", "paint marks")
+    expect(job.open_gates).to include("fitted", "torque")
+  end
+
+  it "takes nothing on a job that fits nothing" do
+    job = JobInMemory.new(sheet(twin_disc_plain)).bled
+    %w[wrench loosened fact].zip([{"scale" => 20}, {"fastener" => "wheel_axle"},
+      {"part" => "lever", "field" => "bar", "value" => "carbon"}]).each do |kind, data|
+      expect(refusal_at { job.add("fit", kind, data) }).to eq ["kind"]
+    end
+  end
+
   it "fails by name what is too near or does not work, and holds the release" do
     job = tried(built)
     job.add("fit", "gap", {"check" => "lock_right_pulled", "value" => "6 mm"})

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useRef, useState } from "react";
 import type { KeyboardEvent } from "react";
 import { FieldError, Input, Label, TextField } from "react-aria-components";
 import styled from "styled-components";
@@ -65,8 +65,12 @@ export function EntryField(props: Props) {
   // Enter and then leaving the field is one finish, not two
   const [finished, setFinished] = useState<string | null>(null);
   const text = typed ?? props.value;
+  const isDropped = useRef(false);
   const finish = () => {
-    if (typed === null || typed === props.value) return setTyped(null);
+    if (isDropped.current || typed === null || typed === props.value) {
+      isDropped.current = false;
+      return setTyped(null);
+    }
     if (typed === finished) return;
     setFinished(typed);
     props.onFinish(typed);
@@ -77,7 +81,11 @@ export function EntryField(props: Props) {
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === "Enter") finish();
-    if (event.key === "Escape") setTyped(null);
+    if (event.key === "Escape" && event.target instanceof HTMLElement) {
+      // what was typed is dropped, and the keys of the page work again
+      isDropped.current = true;
+      event.target.blur();
+    }
   };
   return (
     <Frame

@@ -1,5 +1,13 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from "@tanstack/react-query";
-import type { Candidate, MachineKind, Sheet, Sizing, SizingRequest, Stage } from "./api";
+import type {
+  BleedVerdictsRequest,
+  Candidate,
+  MachineKind,
+  Sheet,
+  Sizing,
+  SizingRequest,
+  Stage,
+} from "./api";
 import { answer, client } from "./client";
 
 /** A page of a list, and where the next one starts. */
@@ -147,4 +155,12 @@ export const curvesQuery = (sheet: Sheet, candidates: Candidate[]) => {
 export const explanationQuery = (sheet: Sheet, candidate: Candidate) => {
   const body = { sheet, candidate };
   return computed("explanations", body, () => answer(client.POST("/compute/explanations", { body })));
+};
+
+/** What is supposed of a circuit before it is bled: the shop, the nipple, the loop. */
+export type BleedSupposed = Omit<BleedVerdictsRequest, "sheet">;
+
+export const bleedVerdictsQuery = (sheet: Sheet, supposed: BleedSupposed) => {
+  const body = { sheet, ...supposed };
+  return computed("bleed-verdicts", body, () => answer(client.POST("/compute/bleed-verdicts", { body })));
 };

@@ -17,6 +17,7 @@ import { BleedFigures } from "./BleedFigures";
 import { BleedWarning } from "./BleedWarning";
 import { ColourScale } from "./ColourScale";
 import { Cycle } from "./Cycle";
+import { LinePanel } from "./LinePanel";
 import { PointList } from "./PointList";
 import { project } from "./project";
 import type { Projected } from "./project";
@@ -157,6 +158,7 @@ function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, point }: C
         />
         <Cycle />
       </Panel>
+      <LinePanel job={job} isOpen={isOpen} isUnderway={bleed.total_strokes > 0} />
       <KeyHelp keys={KEYS} />
     </>
   );

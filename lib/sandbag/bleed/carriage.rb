@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Bleed
+    # What becomes of a slug of air in one leg under one method (docs/physics.md 6): its own drift against the flow.
+    class Carriage
+      # carried: it goes with the flow; stalls: its rise is as fast as the flow; comes_back: each go takes it part of
+      # the way and it rises again before the next; rises: it comes to the exit by itself; stays: nothing moves it
+      STATES = %w[carried rises stalls comes_back stays].freeze
+
+      attr_reader :leg, :flow_mm_s, :drift_mm_s, :state
+
+      # @param leg [HeightProfile::Leg]; drive [Drive]; fluid [Hydraulics::FlowingFluid]
+      # @param reverse [Boolean] the fluid goes from the far end to the master
+      def initialize(leg, drive, fluid, reverse:)
+        @leg = leg
+        @drive = drive
+        @flow_mm_s = Hydraulics::Flow.speed_mm_s(drive.flow_ml_s, leg.bore_mm)
+        @drift_mm_s = leg.level? ? 0.0 : Hydraulics::Bubble.new(leg.bore_mm, fluid).drift_mm_s
+        @helps = reverse ? leg.rise_mm.negative? : leg.rise_mm.positive?
+        @state = judged
+        freeze
+      end
+
+      def moves?
+        %w[carried rises].include?(state)
+      end
+
+      # @return [HeightProfile::Point] where its air gathers when it does not move: the upper end
+      def place
+        leg.rise_mm.positive? ? leg.to : leg.from
+      end
+
+      # @return [Float] mm/s of a slug with the flow, its own rise counted
+      def slug_mm_s
+        Hydraulics::Bubble::NOSE * flow_mm_s + (@helps ? drift_mm_s : -drift_mm_s)
+      end
+
+      private
+
+      def judged
+        return resting unless @drive.flows?
+        return "carried" if @helps || drift_mm_s.zero?
+        return "stalls" unless slug_mm_s.positive?
+        seconds = @drive.go_ml / @drive.flow_ml_s
+        way_mm = slug_mm_s * seconds
+        return "carried" if way_mm >= leg.length_mm || way_mm > drift_mm_s * @drive.pause_s
+        "comes_back"
+      end
+
+      def resting
+        (@helps && drift_mm_s.positive?) ? "rises" : "stays"
+      end
+    end
+  end
+end

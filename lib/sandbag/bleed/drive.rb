@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Bleed
+    # What moves the fluid in a method: how much a second, and how much in one go, through a line and its nipple.
+    class Drive
+      # What may move the fluid, and what a table has to say of it.
+      KINDS = {"stroke" => %w[seconds], "head" => %w[mpa], "syringe" => %w[ml_s mpa ml], "rise" => [],
+               "none" => []}.freeze
+
+      # The nipple's way, mm. docs/physics.md 6
+      NIPPLE_MM = 20.0
+      # A hand on a lever comes to this with the nipple open, MPa. [default]
+      HAND_MPA = 1.0
+      # The clear hose hangs this far below the nipple, mm. [default]
+      JAR_MM = 100.0
+      # The reservoir's level stands this far above the master's outlet, mm. [default]
+      RESERVOIR_MM = 40.0
+      # What runs by head goes on until it is closed: as much as the reservoir bears, at least this, mL. [default]
+      RUN_ML = 15.0
+
+      # flow_ml_s: while it moves; go_ml: in one go, after which it may come back; pause_s: until the next
+      attr_reader :flow_ml_s, :go_ml, :pause_s
+
+      # Between two strokes or pushes. [default]
+      PAUSE_S = 2.0
+
+      # @param method [Hash] of bleed_methods.yml; profile [HeightProfile]; fluid [Hydraulics::FlowingFluid]
+      # @param opening [Hash] of nipple_openings.yml; stroke_ml [Float] of the master
+      def initialize(method, profile, fluid:, opening:, stroke_ml:)
+        @drive = method["drive"]
+        @profile = profile
+        @fluid = fluid
+        @opening = opening
+        @stroke_ml = stroke_ml
+        @flow_ml_s, @go_ml, @pause_s = worked_out
+        freeze
+      end
+
+      # Fluid goes through the line at all.
+      def flows?
+        flow_ml_s.positive?
+      end
+
+      private
+
+      def worked_out
+        case @drive["by"]
+        when "stroke"
+          flow = [@stroke_ml / @drive["seconds"], through(HAND_MPA)].min
+          [flow, @stroke_ml, PAUSE_S]
+        when "head" then [over_the_top? ? [through(head_mpa + @drive["mpa"]), 0.0].max : 0.0, RUN_ML, 0.0]
+        when "syringe"
+          [through(@drive["mpa"] - head_mpa).clamp(0.0, @drive["ml_s"]), @drive["ml"].to_f, PAUSE_S]
+        else [0.0, 0.0, 0.0]
+        end
+      end
+
+      # A line that holds air starts to run only where the reservoir, with what is added to it, stands above its
+      # highest point.
+      def over_the_top?
+        highest_mm = @profile.points.map(&:height_mm).max - @profile.points.first.height_mm
+        Hydraulics::Flow.head_mpa(highest_mm - RESERVOIR_MM, @fluid) < @drive["mpa"]
+      end
+
+      def head_mpa
+        Hydraulics::Flow.head_mpa(@profile.head_mm + JAR_MM, @fluid)
+      end
+
+      def through(pressure_mpa)
+        Hydraulics::Flow.ml_s(pressure_mpa, segments, @fluid)
+      end
+
+      def segments
+        lines = @profile.legs.map { |leg| Hydraulics::Flow::Segment.new(leg.length_mm, leg.bore_mm) }
+        nipple = @opening["bore"].positive? ? [Hydraulics::Flow::Segment.new(NIPPLE_MM, @opening["bore"])] : []
+        lines + nipple
+      end
+    end
+  end
+end

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Bleed
+    # One way out of a circuit as it stands in the shop: its profile, its fluid at the shop's temperature, the nipple's
+    # opening; and the same with something changed.
+    class Way
+      UNKNOWN_FAMILY = "glycol"
+      WARM_C = 20.0
+
+      extend Attributes
+
+      attr_reader :profile, :fluid, :stroke_ml
+
+      # celsius: of the fluid; opening: of nipple_openings.yml, nil as the method has it; loop_down, turned [Boolean];
+      # raised_mm: the master turned or tilted up by so much
+      attributes :sheet, :far_end, :celsius, :opening, :loop_down, :turned, :raised_mm
+
+      def initialize(sheet:, far_end:, celsius: WARM_C, opening: nil, loop_down: false, turned: false, raised_mm: 0.0)
+        @sheet = sheet
+        @far_end = far_end
+        @celsius = Measures.finite("celsius", celsius)
+        @opening = opening
+        @loop_down = loop_down
+        @turned = turned
+        @raised_mm = Measures.finite("raised", raised_mm)
+        @profile = HeightProfile.new(sheet, far_end, loop_down: loop_down, raised_mm: @raised_mm)
+        @fluid = Hydraulics::FlowingFluid.of(family, celsius: @celsius)
+        @stroke_ml = Circuit::Assembly.build(sheet).master.volume_per_stroke_ml
+        freeze
+      end
+
+      # @return [Array<Way>] one for each far end
+      def self.all(sheet, **given)
+        sheet.far_ends.map { |part| new(sheet: sheet, far_end: part, **given) }
+      end
+
+      # Named apart from Attributes#with: one of the changes of MethodVerdict.
+      # @return [Way]
+      def with(change)
+        given = {"opening" => {opening: "half"}, "celsius" => {celsius: WARM_C}, "loop_down" => {loop_down: true},
+                 "turned" => {turned: true}}.fetch(change)
+        Way.new(**attributes, **given)
+      end
+
+      # A change that was made already, or can change nothing here.
+      def changed?(change)
+        case change
+        when "opening" then opening == "half"
+        when "celsius" then celsius >= WARM_C
+        when "loop_down" then loop_down || profile.legs.none? { |leg| leg.from.label.end_with?("high spot") }
+        else turned || profile.pocket_ml.zero?
+        end
+      end
+
+      def turned?
+        turned
+      end
+
+      def end_label
+        far_end["label"] || "Slave"
+      end
+
+      # @param method [Hash] of bleed_methods.yml
+      # @return [Drive]
+      def drive(method)
+        wide = (opening && method["opening"] != "shut") ? opening : method["opening"]
+        Drive.new(method, profile, fluid: fluid, opening: Knowledge.find("nipple_openings", wide),
+          stroke_ml: stroke_ml)
+      end
+
+      private
+
+      # By the cap; what is not known is taken for glycol.
+      def family
+        stamped = Knowledge.find("fluids", sheet.value("fluid", "stamped"))
+        stamped ? stamped["family"] : UNKNOWN_FAMILY
+      end
+    end
+  end
+end
