@@ -280,6 +280,7 @@ module Sandbag
         "reverse?" => [TrueClass, FalseClass],
         "turned?" => [TrueClass, FalseClass],
         "needs_tool?" => [TrueClass, FalseClass],
+        "aid?" => [TrueClass, FalseClass],
         "drive" => Hash,
         "tools" => Array,
         "waste_ml" => Numeric,

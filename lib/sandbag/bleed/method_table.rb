@@ -33,13 +33,20 @@ module Sandbag
         rows = methods.map { |method| row(method) }
         {
           ways: @ways.map { |way| way_view(way) },
-          methods: rows.sort_by.with_index { |each, index| [RANKS.index(each[:verdict]), each[:minutes], index] },
+          methods: rows.sort_by.with_index { |each, index| [*rank(each), index] },
           barred: Knowledge.table("bleed_methods").filter_map { |row| barred_view(row) },
           changes: MethodVerdict::CHANGES
         }
       end
 
       private
+
+      # By what becomes of the air; then whole methods before aids, common tools before special ones, quick before slow.
+      def rank(row)
+        method = Knowledge.find("bleed_methods", row[:id])
+        special = method["tools"].count { |tool| Knowledge.find("tools", tool)["special"] }
+        [RANKS.index(row[:verdict]), row[:aid] ? 1 : 0, special, row[:minutes]]
+      end
 
       def barred_view(row)
         why = barred(row)
@@ -51,7 +58,7 @@ module Sandbag
         worst = verdicts.max_by { |verdict| RANKS.index(verdict.id) }
         {
           id: method["id"], label: method["label"], people: method["people"], minutes: method["minutes"],
-          not_for: method["not_for"], cycle: method["cycle"], fails: method["fails"], reverse: method["reverse"] == true,
+          not_for: method["not_for"], cycle: method["cycle"], fails: method["fails"], reverse: method["reverse"] == true, aid: method["aid"] == true,
           verdict: worst.id, place: worst.place, changes: worst.changes, together: worst.together?, why: why(worst),
           legs: verdicts.map { |verdict| legs(verdict) }, flow_ml_s: @ways.first.drive(method).flow_ml_s
         }.compact
@@ -60,9 +67,14 @@ module Sandbag
       def why(verdict)
         return pocket_said(verdict) if verdict.stuck.nil? && verdict.pocket?
         each = verdict.stuck || verdict.carriages.max_by { |leg| leg.drift_mm_s - leg.flow_mm_s }
-        "#{each.leg.label}: #{STATES.fetch(each.state)}. Flow #{each.flow_mm_s.round} mm/s, a slug rises at " \
-          "#{format("%.1f", each.drift_mm_s)} mm/s."
+        "#{each.leg.label}: #{STATES.fetch(each.state)}. Flow #{each.flow_mm_s.round} mm/s; #{rise_said(each)}."
       end
+
+      def rise_said(carriage)
+        return "a slug that fills this bore does not rise by itself" if carriage.drift_mm_s.zero?
+        "a slug rises by itself at #{format("%.1f", carriage.drift_mm_s)} mm/s"
+      end
+
       STATES = {
         "carried" => "carried", "rises" => "rises by itself", "stalls" => "as fast up as the flow down: it stalls",
         "comes_back" => "part of the way in one go, and back before the next",

@@ -54,6 +54,9 @@ function Line({ job, choose, isOpen }: { job: Job; choose: Choose; isOpen: boole
             <HeightProfile way={way} legs={method?.legs[at]} />
           </figure>
         ))}
+        <Quiet>
+          Judged from the lengths, bores, heights and high spots in this circuit's record. Where they are defaults, so is this.
+        </Quiet>
         <Supposed supposed={supposed} onChange={setSupposed} />
       </div>
       <MethodList

@@ -44,6 +44,7 @@ export function MethodList({ job, verdicts, chosen, shown, isOpen, onShow }: Pro
                 {method.label}
               </TextButton>
               <Mark kind={KINDS[method.verdict]}>{word(method)}</Mark>
+              {method.aid ? <Mark kind="quiet">an aid</Mark> : null}
               {method.id === chosen ? <Mark kind="quiet">this job's</Mark> : null}
             </Row>
             {method.id === shown ? (

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+RSpec.describe "The line before the first stroke", :browser do
+  it "says which way to bleed carries the air out, redraws it on what is supposed, and takes another" do
+    circuit = api("/circuits/puddle-front")
+    expect(circuit["sheet"]["parts"].find { |part| part["id"] == "hose" }["values"]).to have_key("high_spot")
+    open_page "/jobs/job-scooter/bleed"
+    expect(session).to have_css("h2", text: "Will it move the air?")
+    expect(session).to have_css("svg[aria-label*='Front hose, high spot']")
+    session.click_button "Fill and wait"
+    expect(session).to have_content("Air stays at: Front hose, high spot.")
+    expect(session).to have_css("svg[aria-label*='air stays at Front hose, high spot']")
+    session.find("[role=radiogroup]", text: /\AHigh loop/).find("label", text: "Changed").click
+    expect(session).to have_no_css("svg[aria-label*='high spot']")
+    expect(session).to have_content("It carries the air of this line out.")
+
+    session.click_button "Hand vacuum pump"
+    session.click_button "Bleed this way"
+    until_api { shown("job-scooter", "choose")["method"] == "hand_vacuum" }
+    session.find("summary", text: "Not used here").click
+    expect(session).to have_content("Two syringes: Not on this kind of circuit.")
+    expect(axe_violations).to be_empty
+    expect(browser_faults).to be_empty
+  end
+end
