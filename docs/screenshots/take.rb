@@ -8,7 +8,7 @@ require_relative "../../spec/support/browser"
 require "fileutils"
 
 VIEWS = {
-  "bench" => "/", "machines" => "/machines", "machine" => "/machines/ridgeline", "machine-clutch" => "/machines/scree",
+  "bench" => "/", "machines" => "/machines", "machine" => "/machines/ridgeline", "fit" => "/jobs/job-scree-front/fit",
   "machine-kart" => "/machines/drift", "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask",
   "choose" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip",
   "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build",

@@ -75,7 +75,7 @@ module Sandbag
         return if done?
         return "parts to build with" if reckoning.tray.cells.empty?
         return "a verdict under Measure" unless job.measure.done?
-        return "fit: #{put_back.said(step)}" if step
+        return "put in: #{put_back.said(step)}" if step
         return reckoning.says unless reckoning.zero?
         Wording.inside(checks.find { |check| !check[:pass] }.dig(:row, "label"))
       end
