@@ -445,6 +445,7 @@ module Sandbag
         "aim?" => Numeric,
         "limb?" => String,
         "safety?" => Array,
+        "remote?" => [TrueClass, FalseClass],
         "may_lack?" => [TrueClass, FalseClass],
         "proves" => String
       },

@@ -160,6 +160,9 @@ export const explanationQuery = (sheet: Sheet, candidate: Candidate) => {
 /** What is supposed of a circuit before it is bled: the shop, the nipple, the loop. */
 export type BleedSupposed = Omit<BleedVerdictsRequest, "sheet">;
 
+/** A warm shop, and nothing changed. */
+export const asItStands: BleedSupposed = { celsius: 20, loop_down: false, turned: false, raised: 0 };
+
 export const bleedVerdictsQuery = (sheet: Sheet, supposed: BleedSupposed) => {
   const body = { sheet, ...supposed };
   return computed("bleed-verdicts", body, () => answer(client.POST("/compute/bleed-verdicts", { body })));

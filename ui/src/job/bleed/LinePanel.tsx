@@ -1,8 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { BleedVerdicts, Choose, Job } from "../../server/api";
-import { bleedVerdictsQuery, stageQuery } from "../../server/queries";
-import type { BleedSupposed } from "../../server/queries";
+import { asItStands, bleedVerdictsQuery, stageQuery } from "../../server/queries";
 import { HeightProfile } from "../../drawings/HeightProfile";
 import { FoldingPanel } from "../../kit/FoldingPanel";
 import { Quiet, Split } from "../../kit/layout";
@@ -31,12 +30,7 @@ export function LinePanel({ job, isOpen, isUnderway }: Props) {
 }
 
 function Line({ job, choose, isOpen }: { job: Job; choose: Choose; isOpen: boolean }) {
-  const [supposed, setSupposed] = useState<BleedSupposed>({
-    celsius: 20,
-    loop_down: false,
-    turned: false,
-    raised: 0,
-  });
+  const [supposed, setSupposed] = useState(asItStands);
   const verdicts = useQuery(bleedVerdictsQuery(choose.sheet, supposed));
   const [shown, setShown] = useState<string>();
   if (verdicts.isError) return <Notice tone="warn">{verdicts.error.message}</Notice>;
@@ -55,7 +49,8 @@ function Line({ job, choose, isOpen }: { job: Job; choose: Choose; isOpen: boole
           </figure>
         ))}
         <Quiet>
-          Judged from the lengths, bores, heights and high spots in this circuit's record. Where they are defaults, so is this.
+          Judged from the lengths, bores, heights and high spots in this circuit's record. Where they are
+          defaults, so is this.
         </Quiet>
         <Supposed supposed={supposed} onChange={setSupposed} />
       </div>

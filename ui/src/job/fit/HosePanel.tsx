@@ -1,4 +1,7 @@
-import type { Fit } from "../../server/api";
+import { useQuery } from "@tanstack/react-query";
+import type { Fit, Sheet } from "../../server/api";
+import { asItStands, bleedVerdictsQuery } from "../../server/queries";
+import { HeightProfile } from "../../drawings/HeightProfile";
 import { useUnits } from "../../server/useUnits";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
@@ -21,7 +24,22 @@ export function HosePanel({ job, fit, isOpen }: FitProps) {
       {fit.hoses.map((hose) => (
         <HoseRun key={hose.line} job={job} hose={hose} isOpen={isOpen} />
       ))}
+      <Profiles sheet={fit.sheet} />
     </Panel>
+  );
+}
+
+/** The height of the whole way as it is routed now: a high spot shows at once, and goes into Bleed. */
+function Profiles({ sheet }: { sheet: Sheet }) {
+  const line = useQuery(bleedVerdictsQuery(sheet, asItStands));
+  if (!line.data) return null;
+  return (
+    <div>
+      <h3>Height along the way</h3>
+      {line.data.ways.map((way) => (
+        <HeightProfile key={way.far_end} way={way} legs={undefined} />
+      ))}
+    </div>
   );
 }
 
