@@ -22,9 +22,15 @@ module App
       return "estimate: #{line[:turns]}; by #{line[:by]}" if line[:estimated]
       return "not recorded" unless line[:value_nm]
       range = line[:range]
-      limits = "#{said.figure(range[:from_nm], :torque, "g", bare: true)} to #{said.figure(range[:to_nm], :torque, "g")}"
+      limits =
+        "#{said.figure(range[:from_nm], :torque, "g", bare: true)} to #{said.figure(range[:to_nm], :torque, "g")}"
       origin = (range[:source] == "service_info") ? "service information" : "trade default"
-      [said.figure(line[:value_nm], :torque, "g"), "of #{limits} (#{origin})", line[:tool], "by #{line[:by]}"].compact.join(", ")
+      [
+        said.figure(line[:value_nm], :torque, "g"),
+        "of #{limits} (#{origin})",
+        line[:tool],
+        "by #{line[:by]}"
+      ].compact.join(", ")
     end
 
     def self.washers(stack)
@@ -53,7 +59,8 @@ module App
 
     def self.electrics(electrics, said)
       return [] unless electrics
-      lamp = electrics[:lamp_mm] && "#{said.mm(electrics[:lamp_mm])} of travel, bites at #{said.mm(electrics[:bite_mm])}"
+      lamp = electrics[:lamp_mm] &&
+        "#{said.mm(electrics[:lamp_mm])} of travel, bites at #{said.mm(electrics[:bite_mm])}"
       [["Switch at rest", ohms(electrics[:rest])], ["Switch worked", ohms(electrics[:pulled])],
         ["Lamp on at", lamp || (electrics[:no_lamp] && "no lamp")]].select(&:last)
     end

@@ -9,7 +9,8 @@ module App
       views = state.stages.transform_values(&:view)
       ask, choose, strip, measure, build, fit, bleed, feel, close = views.values_at(*Sandbag::STAGES)
       [["Ask", ask(ask)], ["Choose", choose(choose) + pulled(choose, stock)], ["Strip", JobCardCylinder.strip(strip)],
-        ["Measure", JobCardCylinder.measure(measure)], ["Build", JobCardCylinder.build(build)], ["Fit", JobCardFit.of(fit)],
+        ["Measure", JobCardCylinder.measure(measure)], ["Build", JobCardCylinder.build(build)],
+        ["Fit", JobCardFit.of(fit)],
         ["Bleed", bleed(bleed)],
         ["Feel", feel(feel)], ["Release gates", gates(close)]]
     end

@@ -64,8 +64,8 @@ module Sandbag
     # @return [String, nil] what is wrong with a route
     def self.route(row)
       ids("step_minutes", row["steps"]) || ids("prices", row["things"]) || ids("tools", row["tools"] || []) ||
-        ids("circuit_kinds", [*row["kinds"], *row["adds"]]) || ids("gates", row["tests"] || []) || moves(row["moves"] || []) ||
-        plan(row["plan"])
+        ids("circuit_kinds", [*row["kinds"], *row["adds"]]) || ids("gates", row["tests"] || []) ||
+        moves(row["moves"] || []) || plan(row["plan"])
     end
 
     # What a repair may move, and Fit puts back.

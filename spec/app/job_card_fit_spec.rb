@@ -11,7 +11,9 @@ RSpec.describe App::JobCardFit do
   end
 
   it "says every torque with its value, range, origin, tool and hand" do
-    expect(card(fitted)["Banjo bolt: master outlet"]).to eq "25 N·m, of 20 to 30 N·m (trade default), click wrench, by spec"
+    expect(
+      card(fitted)["Banjo bolt: master outlet"]
+    ).to eq "25 N·m, of 20 to 30 N·m (trade default), click wrench, by spec"
     fitted.add("fit", "figure", {"fastener" => "pivot_nut", "from" => 5.5, "to" => 6.5})
     expect(card(fitted)["Pivot lock nut"]).to include "of 5.5 to 6.5 N·m (service information)"
     expect(card(fitted)["Clamp bolts"]).to eq "not recorded"

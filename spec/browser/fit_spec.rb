@@ -77,7 +77,9 @@ RSpec.describe "Fit", :browser do
     fit_washers
     fit_torques
     fit_play
-    expect(session).to have_content("1.7 mm at the piston, by the ratio.").or have_content("mm at the piston, by the ratio.")
+    expect(session).to have_content("1.7 mm at the piston, by the ratio.").or have_content(
+           "mm at the piston, by the ratio."
+         )
     check = fit_now["checks"].find { |each| each["id"] == "second_link" }
     session.find("[role=radiogroup]", text: check["label"], visible: :all).find("label", text: "Not right").click
     until_api { fit_now["checks"].find { |each| each["id"] == "second_link" }["pass"] == false }
@@ -96,7 +98,8 @@ RSpec.describe "Fit", :browser do
     post("/machines/ridgeline/circuits", {id: "spare-rear", name: "Spare rear", template: "road_rear"})
     at_fit("spare-rear", "add_mc") do |worked|
       worked.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
-      worked.add("choose", "cylinder", {"bore" => 12.7, "push_offset" => 20, "agreed" => "a control that was not there"})
+      worked.add("choose", "cylinder",
+        {"bore" => 12.7, "push_offset" => 20, "agreed" => "a control that was not there"})
     end
     expect(fit_now["steps"].first).to include("id" => "dry_trial")
     session.fill_in "Rear hose: Straight ahead", with: "900\n"

@@ -64,18 +64,27 @@ module Sandbag
       private
 
       def walk
-        here = Point.new(at_mm: 0.0, height_mm: @sheet.value("master", "height") + @raised_mm, label: "Master outlet").freeze
-        @sheet.topology.path(far_end["id"]).flat_map do |id|
-          line = @sheet.part(id)
-          stretch(line, @sheet.values(line), here).tap { |legs| here = legs.last.to }
-        end
+        here =
+          Point.new(at_mm: 0.0, height_mm: @sheet.value("master", "height") + @raised_mm, label: "Master outlet").freeze
+        @sheet
+          .topology
+          .path(far_end["id"])
+          .flat_map do |id|
+            line = @sheet.part(id)
+            stretch(line, @sheet.values(line), here).tap { |legs| here = legs.last.to }
+          end
       end
 
       # A high spot is taken to lie half way along its line.
       def stretch(line, values, here)
         label = line["label"] || "Hose"
         length = values["length"].value
-        ends = Point.new(at_mm: here.at_mm + length, height_mm: values["end_height"].value, label: "#{label}, lower end").freeze
+        ends =
+          Point.new(
+            at_mm: here.at_mm + length,
+            height_mm: values["end_height"].value,
+            label: "#{label}, lower end"
+          ).freeze
         high = values["high_spot"].value unless @loop_down
         way = [here, ends]
         if high && high > [here.height_mm, ends.height_mm].max

@@ -23,7 +23,9 @@ module Sandbag
 
       # @return [String, nil] why a method is not used here
       def barred(row)
-        return "Not on this kind of circuit. Not for: #{Wording.inside(row["not_for"])}" unless row["kinds"].include?(@sheet.kind.id)
+        unless row["kinds"].include?(@sheet.kind.id)
+          return "Not on this kind of circuit. Not for: #{Wording.inside(row["not_for"])}"
+        end
         return "ABS is fitted or may be: nothing is pushed backwards through its unit." if row["reverse"] && @sheet.abs?
         "Only with the machine's own tool and its procedure." if row["needs_tool"] && !(@sheet.abs? && @tool)
       end
@@ -57,10 +59,22 @@ module Sandbag
         verdicts = @ways.map { |way| MethodVerdict.new(way, method) }
         worst = verdicts.max_by { |verdict| RANKS.index(verdict.id) }
         {
-          id: method["id"], label: method["label"], people: method["people"], minutes: method["minutes"],
-          not_for: method["not_for"], cycle: method["cycle"], fails: method["fails"], reverse: method["reverse"] == true, aid: method["aid"] == true,
-          verdict: worst.id, place: worst.place, changes: worst.changes, together: worst.together?, why: why(worst),
-          legs: verdicts.map { |verdict| legs(verdict) }, flow_ml_s: @ways.first.drive(method).flow_ml_s
+          id: method["id"],
+          label: method["label"],
+          people: method["people"],
+          minutes: method["minutes"],
+          not_for: method["not_for"],
+          cycle: method["cycle"],
+          fails: method["fails"],
+          reverse: method["reverse"] == true,
+          aid: method["aid"] == true,
+          verdict: worst.id,
+          place: worst.place,
+          changes: worst.changes,
+          together: worst.together?,
+          why: why(worst),
+          legs: verdicts.map { |verdict| legs(verdict) },
+          flow_ml_s: @ways.first.drive(method).flow_ml_s
         }.compact
       end
 

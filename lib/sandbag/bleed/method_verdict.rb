@@ -67,7 +67,10 @@ module Sandbag
         open = CHANGES.keys.reject { |change| @way.changed?(change) }
         single = open.select { |change| MethodVerdict.new(@way.with(change), method).clean? }
         return single if single.any?
-        both = open.combination(2).find { |pair| MethodVerdict.new(pair.reduce(@way) { |way, each| way.with(each) }, method).clean? }
+        both =
+          open
+            .combination(2)
+            .find { |pair| MethodVerdict.new(pair.reduce(@way) { |way, each| way.with(each) }, method).clean? }
         both || []
       end
 

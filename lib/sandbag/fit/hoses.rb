@@ -77,8 +77,11 @@ module Sandbag
         end
         apart_mm = apart_mm(line)
         return if data["length"] >= apart_mm
-        raise Refusal.at("data/length", "its ends are #{Said.mm(apart_mm, 0)} apart in height alone: no path is shorter",
-          "at least that, or the heights put right on the machine")
+        raise Refusal.at(
+          "data/length",
+          "its ends are #{Said.mm(apart_mm, 0)} apart in height alone: no path is shorter",
+          "at least that, or the heights put right on the machine"
+        )
       end
 
       def apart_mm(line)

@@ -108,7 +108,8 @@ module Sandbag
       # Entries that say what is known, not what was done: taken at any time.
       KNOWN = %w[fact figure wrench loosened clash photo].freeze
 
-      # Refuses to fit before the cylinder is together, or past a clash or an untried dry fit; and what the rooms refuse.
+      # Refuses to fit before the cylinder is together, or past a clash or an untried dry fit; and what the rooms
+      # refuse.
       def admit(entry)
         raise Refusal.at("kind", "this job fits nothing", "an entry of another stage") unless here?
         refuse_early(entry) unless KNOWN.include?(entry.kind)

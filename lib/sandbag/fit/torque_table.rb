@@ -3,7 +3,8 @@
 module Sandbag
   module Fit
     # What any fastener of a circuit is tightened to: the circuit's own service figure, or else the trade's default by
-    # what is known of the thing. A fastener is named with the joint or point it is at: clamp, banjo.master, nipple.caliper.
+    # what is known of the thing. A fastener is named with the joint or point it is at: clamp, banjo.master,
+    # nipple.caliper.
     class TorqueTable
       # @param sheet [Circuit::Sheet]
       def initialize(sheet)

@@ -54,8 +54,8 @@ module Sandbag
       end
 
       # @param phase [String] before or after the bleed
-      # Refuses a fastener this job does not touch, one that comes after the bleed before it, a reading without a wrench or by one that is unfit, and an estimate
-      # where none is allowed.
+      # Refuses a fastener this job does not touch, one that comes after the bleed before it, a reading without a
+      # wrench or by one that is unfit, and an estimate where none is allowed.
       def admit(entry, phase)
         line = line(entry.data["fastener"]) || raise(Refusal.at("data/fastener",
           "“#{entry.data["fastener"]}” is not on the torque list", lines.map(&:id).join(", ")))

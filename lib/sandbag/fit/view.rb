@@ -56,7 +56,8 @@ module Sandbag
 
       def torque(line)
         {
-          id: line.id, label: line.label, when: line.when, asks: ask(line), range: range(line), note: line.row&.fetch("label"),
+          id: line.id, label: line.label, when: line.when, asks: ask(line), range: range(line),
+          note: line.row&.fetch("label"),
           value_nm: line.reading&.data&.fetch("value"), by: (line.reading || line.estimate)&.by,
           tool: line.reading && (line.reading.data["instrument"] || line.wrench&.fetch("name", nil)),
           verdict: line.verdict, over: (line.row["over"] if line.verdict == "over" && line.row), turns: line.turns,
@@ -83,8 +84,18 @@ module Sandbag
       end
 
       def washers(stack)
-        {joint: stack.at, label: stack.label, hoses: stack.hoses, wanted: stack.wanted, kind: stack.kind, old: stack.old,
-         new: stack.new, done: stack.done?, due: stack.due, warning: stack.warning}.compact
+        {
+          joint: stack.at,
+          label: stack.label,
+          hoses: stack.hoses,
+          wanted: stack.wanted,
+          kind: stack.kind,
+          old: stack.old,
+          new: stack.new,
+          done: stack.done?,
+          due: stack.due,
+          warning: stack.warning
+        }.compact
       end
 
       def hose(laid)
@@ -112,16 +123,27 @@ module Sandbag
         row = play.row
         {
           drive: row["label"], piston_mm: row["piston"], tip_mm: row["tip"], at: play.newest&.at,
-          value_mm: play.newest&.value_mm, other_mm: play.converted_mm, verdict: play.verdict, by_service: play.by_service,
+          value_mm: play.newest&.value_mm, other_mm: play.converted_mm, verdict: play.verdict,
+          by_service: play.by_service,
           fine: play.fine? || false, due: play.due("before").first || play.due("after").first
         }.compact
       end
 
       def check(check)
         row = check.row
-        {id: row["id"], label: row["label"], how: row["how"], gap: check.gap?, from_mm: check.from_mm, aim_mm: row["aim"],
-         value_mm: (check.value if check.gap?), answer: (check.value unless check.gap?), pass: check.pass,
-         near: check.near? || false, may_lack: row["may_lack"] || false}.compact
+        {
+          id: row["id"],
+          label: row["label"],
+          how: row["how"],
+          gap: check.gap?,
+          from_mm: check.from_mm,
+          aim_mm: row["aim"],
+          value_mm: (check.value if check.gap?),
+          answer: (check.value unless check.gap?),
+          pass: check.pass,
+          near: check.near? || false,
+          may_lack: row["may_lack"] || false
+        }.compact
       end
 
       def reservoir
@@ -130,7 +152,8 @@ module Sandbag
         {tilt_deg: room.tilt_deg, limit_deg: room.limit_deg, covered: room.covered?, height_mm: room.height_mm,
          half_mm: geometry.half_mm, port_offset_mm: geometry.port_offset_mm,
          port_known: !@fit.scope.sheet.value("reservoir", "port_offset").nil?,
-         shape: @fit.scope.sheet.value("reservoir", "shape"), beyond: room.beyond, due: room.due("before").first}.compact
+         shape: @fit.scope.sheet.value("reservoir", "shape"), beyond: room.beyond,
+         due: room.due("before").first}.compact
       end
 
       def electrics

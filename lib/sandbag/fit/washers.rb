@@ -7,27 +7,30 @@ module Sandbag
     class Washers
       # @attr at [String] id of the part it is at; wanted [Integer]; kind [String] washers, seals or olives;
       #   old, new [Integer, nil] as counted; out [Integer, nil] as the tray has them
-      Stack = Struct.new(:at, :label, :hoses, :wanted, :kind, :old, :new, :out, keyword_init: true) do
-        def done?
-          new == wanted
-        end
+      Stack =
+        Struct.new(:at, :label, :hoses, :wanted, :kind, :old, :new, :out, keyword_init: true) do
+          def done?
+            new == wanted
+          end
 
-        # @return [String, nil] what is still to do, or what is wrong
-        def due
-          name = Wording.inside(label)
-          return if done?
-          return "#{name}: #{kind} counted, old out and new in" unless new
-          "#{name}: #{new} new #{kind} went in, #{wanted} belong there"
-        end
+          # @return [String, nil] what is still to do, or what is wrong
+          def due
+            name = Wording.inside(label)
+            return if done?
+            return "#{name}: #{kind} counted, old out and new in" unless new
+            "#{name}: #{new} new #{kind} went in, #{wanted} belong there"
+          end
 
-        # @return [String, nil] what to look for, where the old ones do not add up
-        def warning
-          expected = out || wanted
-          return if old.nil? || old == expected
-          return "#{old} old ones, #{expected} expected: one may stick to the hose end or in the port." if old < expected
-          "#{old} old ones, #{expected} expected: somebody stacked one too many."
+          # @return [String, nil] what to look for, where the old ones do not add up
+          def warning
+            expected = out || wanted
+            return if old.nil? || old == expected
+            if old < expected
+              return "#{old} old ones, #{expected} expected: one may stick to the hose end or in the port."
+            end
+            "#{old} old ones, #{expected} expected: somebody stacked one too many."
+          end
         end
-      end
 
       attr_reader :stacks
 

@@ -14,7 +14,8 @@ module Sandbag
       def self.of(family, celsius: 20.0)
         row = Knowledge.find("flow_properties", family) ||
           raise(Refusal.at("fluid", "#{family} has no figures of flow", Knowledge::FAMILIES.join(", ")))
-        new(density_kg_m3: row["density"], viscosity_pa_s: row["viscosity"] * factor(celsius), tension_n_m: row["tension"])
+        new(density_kg_m3: row["density"], viscosity_pa_s: row["viscosity"] * factor(celsius),
+          tension_n_m: row["tension"])
       end
 
       # Log-linear between the points of the table; beyond them it goes on as between the last two.

@@ -47,7 +47,8 @@ module Sandbag
       def torque_nm(fastener)
         range = Fit::TorqueTable.new(@sheet).range(fastener) if Fit::Facts.figure_place(@sheet, fastener)
         unless range
-          raise Refusal.at("place", "“#{fastener}” has no figure here", "a fastener of the torque list, with its figure")
+          raise Refusal.at("place",
+            "“#{fastener}” has no figure here", "a fastener of the torque list, with its figure")
         end
         range.aim * (1 + HAND * even("torque #{fastener}"))
       end

@@ -165,7 +165,7 @@ RSpec.describe Sandbag::Ask::Stage do
       .table("red_flags")
       .select { |flag| flag["reported"] }
       .each do |flag|
-        it "#{flag["id"]} reported holds all other stages and routes but a referral, until a lead lifts it with a reason" do
+        it "#{flag["id"]} reported holds all stages and routes but a referral until a lead lifts it" do
           worked = job
           worked.add("ask", "flag", {"flag" => flag["id"]})
           expect(worked.state.stop).to start_with(flag["label"])

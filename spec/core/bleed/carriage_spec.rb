@@ -125,14 +125,18 @@ RSpec.describe Sandbag::Bleed::MethodTable do
     end
 
     it "has a verdict for every method and template, each with the leg that decides" do
-      Sandbag::Knowledge.table("circuit_templates").each do |row|
-        found = table(template(row["id"]))
-        expect(found[:methods].map { |each| each[:id] } + found[:barred].map { |each| each[:id] }).to match_array(
-          methods.map { |each| each["id"] }
-        )
-        expect(found[:methods].map { |each| each[:why] }).to all(match(/mm\/s|stay in it/))
-        expect(found[:methods].reject { |each| each[:verdict] == "suitable" }.map { |each| each[:place] }).to all(be_a(String))
-      end
+      Sandbag::Knowledge
+        .table("circuit_templates")
+        .each do |row|
+          found = table(template(row["id"]))
+          expect(found[:methods].map { |each| each[:id] } + found[:barred].map { |each| each[:id] }).to match_array(
+            methods.map { |each| each["id"] }
+          )
+          expect(found[:methods].map { |each| each[:why] }).to all(match(%r{mm/s|stay in it}))
+          expect(found[:methods].reject { |each| each[:verdict] == "suitable" }.map { |each| each[:place] }).to all(
+            be_a(String)
+          )
+        end
     end
   end
 

@@ -161,7 +161,14 @@ RSpec.describe Sandbag::Close::Stage do
       job.confirm(each)
       waits << job.state.close.waits_for
     end
-    expect(waits).to eq ["free play in range", "brake lamp or switch", "no leak", "level set", "caps and diaphragm back",
-      "function test", "a signature"]
+    expect(waits).to eq [
+      "free play in range",
+      "brake lamp or switch",
+      "no leak",
+      "level set",
+      "caps and diaphragm back",
+      "function test",
+      "a signature"
+    ]
   end
 end

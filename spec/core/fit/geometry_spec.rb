@@ -30,11 +30,17 @@ RSpec.describe Sandbag::Fit do
     end
 
     it "covers the port at less fluid only at less tilt, and never better with the port further out" do
-      for_all(height: 0.5..30.0, more: 0.0..10.0, offset: 0.0..14.0, further: 0.0..1.0) do |height:, more:, offset:, further:|
+      for_all(
+        height: 0.5..30.0,
+        more: 0.0..10.0,
+        offset: 0.0..14.0,
+        further: 0.0..1.0
+      ) do |height:, more:, offset:, further:|
         %i[square round].each do |shape|
           near = public_send(shape, port_offset_mm: offset)
           expect(near.limit_deg(height + more)).to be >= near.limit_deg(height)
-          expect(public_send(shape, port_offset_mm: offset + further).limit_deg(height)).to be <= near.limit_deg(height) + 1e-9
+          expect(public_send(shape, port_offset_mm: offset + further).limit_deg(height)).to be <=
+            near.limit_deg(height) + 1e-9
         end
       end
     end

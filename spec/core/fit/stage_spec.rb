@@ -51,7 +51,9 @@ RSpec.describe Sandbag::Fit::Stage do
       expect(job.view("choose")[:clash]).to include(label: "Banjo angle")
       expect(refused(job, "step", {"step" => "dry_trial"})).to include "settled under Choose"
       expect(problems { job.add("bleed", "stroke") }.first.message).to include "under Fit"
-      expect(refusal_at { job.add("choose", "clash_solved", {"clash" => "bracket", "how" => "x"}) }).to eq ["data/clash"]
+      expect(refusal_at { job.add("choose", "clash_solved", {"clash" => "bracket", "how" => "x"}) }).to eq [
+        "data/clash"
+      ]
       job.add("choose", "clash_solved", {"clash" => "banjo", "how" => "20 degree ends, as on the sister machine"})
       expect(job.view("choose")).not_to have_key(:clash)
       expect(refused(job, "free_play", {"at" => "tip", "value" => 3})).to include "the trial fit, dry, comes first"
@@ -95,7 +97,10 @@ RSpec.describe Sandbag::Fit::Stage do
       expect(refused(job, "torque", reading)).to include "over the end"
       job.add("fit", "wrench", {"scale" => "20 Nm", "name" => "beam wrench"})
       job.add("fit", "torque", reading.merge("value" => "53 in-lb"))
-      expect(fit(job).torques.line("pivot_nut")).to have_attributes(verdict: "in", wrench: include("name" => "beam wrench"))
+      expect(fit(job).torques.line("pivot_nut")).to have_attributes(
+        verdict: "in",
+        wrench: include("name" => "beam wrench")
+      )
     end
 
     it "puts the service figure before the default, and into the machine's record" do
@@ -153,8 +158,12 @@ RSpec.describe Sandbag::Fit::Stage do
       expect(stack.warning).to include "one may stick to the hose end"
       job.add("fit", "washers", {"joint" => "master", "old" => 4, "new" => 3})
       expect(fit(job).washers.stacks.first).to have_attributes(due: nil, warning: a_string_including("one too many"))
-      expect(refusal_at { job.add("fit", "washers", {"joint" => "elbow", "old" => 2, "new" => 2}) }).to eq ["data/joint"]
-      expect(refusal_at { job.add("fit", "washers", {"joint" => "master", "old" => 2.5, "new" => 2}) }).to eq ["data/old"]
+      expect(refusal_at { job.add("fit", "washers", {"joint" => "elbow", "old" => 2, "new" => 2}) }).to eq [
+        "data/joint"
+      ]
+      expect(refusal_at { job.add("fit", "washers", {"joint" => "master", "old" => 2.5, "new" => 2}) }).to eq [
+        "data/old"
+      ]
     end
   end
 
@@ -165,12 +174,20 @@ RSpec.describe Sandbag::Fit::Stage do
       job.compare_all
       job.set_up
       tried(job)
-      expect(fit(job).hoses.positions.map { |row| row["id"] }).to eq %w[left_lock straight right_lock extended compressed]
+      expect(fit(job).hoses.positions.map { |row| row["id"] }).to eq %w[
+        left_lock
+        straight
+        right_lock
+        extended
+        compressed
+      ]
       path = ->(position, length) { {"line" => "hose", "position" => position, "length" => length} }
       %w[left_lock straight right_lock extended].each { |position| job.add("fit", "path", path[position, 900]) }
       job.add("fit", "path", path["compressed", 945])
       job.add("fit", "bend", {"line" => "hose", "radius" => 110})
-      expect(Sandbag::Said.plain(fit(job).due("before").find { |due| due.include?("too short") })).to include "10 mm too short"
+      expect(
+        Sandbag::Said.plain(fit(job).due("before").find { |due| due.include?("too short") })
+      ).to include "10 mm too short"
       expect(refused(job, "path", path["straight", 300])).to include "670 mm apart in height alone"
       job.add("fit", "fact", {"part" => "hose", "field" => "length", "value" => "990 mm"})
       expect(fit(job).hoses.laid.first.run).to have_attributes(verdict: "fine", slack_mm: 30)
@@ -187,7 +204,16 @@ RSpec.describe Sandbag::Fit::Stage do
     it "has the cut and the joining in order, the stop mark asked, on a hose with ends the user fits" do
       job = template("bike_front", "reend_hose")
       steps = fit(job).sequence.of("before").map(&:id)
-      expect(steps.first(8)).to eq %w[dry_trial ends_route ends_sleeve ends_cut ends_slide ends_insert ends_stop joints_on]
+      expect(steps.first(8)).to eq %w[
+        dry_trial
+        ends_route
+        ends_sleeve
+        ends_cut
+        ends_slide
+        ends_insert
+        ends_stop
+        joints_on
+      ]
     end
   end
 
@@ -251,7 +277,9 @@ RSpec.describe Sandbag::Fit::Stage do
   it "fails by name what is too near or does not work, and holds the release" do
     job = tried(built)
     job.add("fit", "gap", {"check" => "lock_right_pulled", "value" => "6 mm"})
-    expect(Sandbag::Said.plain(fit(job).open("clear").join("; "))).to include "full lock right, squeezed hard: 6 mm, at least 10 mm"
+    expect(
+      Sandbag::Said.plain(fit(job).open("clear").join("; "))
+    ).to include "full lock right, squeezed hard: 6 mm, at least 10 mm"
     expect(refusal_at { job.add("fit", "check", {"check" => "adjacent", "value" => "none"}) }).to eq ["data/value"]
     expect(refusal_at { job.add("fit", "check", {"check" => "lock_left_rest", "value" => "good"}) }).to eq ["kind"]
     expect(refusal_at { job.add("fit", "gap", {"check" => "second_link", "value" => 20}) }).to eq ["data/check"]
@@ -259,10 +287,20 @@ RSpec.describe Sandbag::Fit::Stage do
 
   it "asks a kart for its second link, its stop and its rod, and a cornering tilt on top of the one at rest" do
     job = template("kart_rear", "renew_mc")
-    expect(fit(job).checks.of("pedal").map { |check| check.row["id"] }).to eq %w[rod_clear second_link rod_locked pedal_stop]
-    reservoir = Sandbag::Fit::Reservoir.new(fit(job).scope, Sandbag::Job::Entries.new([
-      Sandbag::Job::Entry.new(id: "a", stage: "fit", kind: "tilt", data: {"angle" => 3.0}, at: "", by: "")
-    ]), fluid_ml: 25)
+    expect(fit(job).checks.of("pedal").map { |check| check.row["id"] }).to eq %w[
+      rod_clear
+      second_link
+      rod_locked
+      pedal_stop
+    ]
+    reservoir =
+      Sandbag::Fit::Reservoir.new(
+        fit(job).scope,
+        Sandbag::Job::Entries.new(
+          [Sandbag::Job::Entry.new(id: "a", stage: "fit", kind: "tilt", data: {"angle" => 3.0}, at: "", by: "")]
+        ),
+        fluid_ml: 25
+      )
     expect(reservoir.beyond).to include(label: "steady cornering", deg: be_within(1e-9).of(48))
   end
 
@@ -291,15 +329,49 @@ RSpec.describe Sandbag::Fit::Stage do
   it "refuses by name what cannot be, and keeps the journal as it was" do
     job = tried(built)
     before = job.entries.size
-    {"torque" => {"fastener" => "pivot_nut", "value" => -3}, "wrench" => {"scale" => 0},
-     "ohms" => {"state" => "rest", "ohms" => -1}, "path" => {"line" => "left_hose", "position" => "straight", "length" => 900},
-     "tilt" => {"angle" => 120}, "free_play" => {"at" => "elbow", "value" => 1}, "fact" =>
-     {"part" => "fluid", "field" => "stamped", "value" => "dot5"}, "clash" => {"clash" => "mood"},
-     "figure" => {"fastener" => "sun", "from" => 3}}.each do |kind, data|
-      expect(refusal_at { job.add("fit", kind, data) }.first).to start_with("data/"), kind
-    end
-    expect(refusal_at { job.add("fit", "torque", {"fastener" => "pivot_nut", "value" => "500 Nm"}) }).to eq ["data/value"]
-    expect(refusal_at { job.add("fit", "torque", {"fastener" => "pivot_nut", "value" => "tight"}) }).to eq ["data/value"]
+    {
+      "torque" => {
+        "fastener" => "pivot_nut",
+        "value" => -3
+      },
+      "wrench" => {
+        "scale" => 0
+      },
+      "ohms" => {
+        "state" => "rest",
+        "ohms" => -1
+      },
+      "path" => {
+        "line" => "left_hose",
+        "position" => "straight",
+        "length" => 900
+      },
+      "tilt" => {
+        "angle" => 120
+      },
+      "free_play" => {
+        "at" => "elbow",
+        "value" => 1
+      },
+      "fact" => {
+        "part" => "fluid",
+        "field" => "stamped",
+        "value" => "dot5"
+      },
+      "clash" => {
+        "clash" => "mood"
+      },
+      "figure" => {
+        "fastener" => "sun",
+        "from" => 3
+      }
+    }.each { |kind, data| expect(refusal_at { job.add("fit", kind, data) }.first).to start_with("data/"), kind }
+    expect(refusal_at { job.add("fit", "torque", {"fastener" => "pivot_nut", "value" => "500 Nm"}) }).to eq [
+      "data/value"
+    ]
+    expect(refusal_at { job.add("fit", "torque", {"fastener" => "pivot_nut", "value" => "tight"}) }).to eq [
+      "data/value"
+    ]
     expect(job.entries.size).to eq before
   end
 end

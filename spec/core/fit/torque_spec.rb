@@ -10,7 +10,8 @@ RSpec.describe Sandbag::Fit::TorqueRange do
     "pivot_bolt" => [1, 2, "9-18 in-lb"], "pivot_nut" => [5, 7, "44-62 in-lb"], "lid_screw" => [1, 2, "9-18 in-lb"],
     "switch_screw" => [1, 1.5, "9-13 in-lb"], "res_bracket" => [6, 9, "53-80 in-lb"],
     "nipple_m6" => [4, 6, "35-53 in-lb"], "nipple_m8" => [5, 8, "44-71 in-lb"], "nipple_m10" => [7, 10, "62-88 in-lb"],
-    "port_screw" => [0.5, 2, "4-18 in-lb"], "mount_m6" => [9, 12, "80-106 in-lb"], "mount_m8" => [18, 25, "13-18 lb-ft"],
+    "port_screw" => [0.5, 2, "4-18 in-lb"], "mount_m6" => [9, 12, "80-106 in-lb"],
+    "mount_m8" => [18, 25, "13-18 lb-ft"],
     "rod_nut_m6" => [8, 10, "71-88 in-lb"], "rod_nut_m8" => [15, 19, "11-14 lb-ft"],
     "slave_m6" => [8, 12, "71-106 in-lb"], "stand_switch" => [8, 10, "71-88 in-lb"],
     "tube_nut_m10" => [12, 16, "9-12 lb-ft"], "comp_nut" => [5, 8, "44-71 in-lb"],
@@ -50,7 +51,12 @@ RSpec.describe Sandbag::Fit::TorqueRange do
   it "takes a single service figure within a tenth, and two as they are" do
     one = described_class.service([25.0])
     expect([one.from, one.to, one.aim]).to match [be_within(1e-9).of(22.5), be_within(1e-9).of(27.5), 25]
-    expect(described_class.service([26.0, 23.0])).to have_attributes(from: 23, to: 26, aim: 24.5, source: "service_info")
+    expect(described_class.service([26.0, 23.0])).to have_attributes(
+      from: 23,
+      to: 26,
+      aim: 24.5,
+      source: "service_info"
+    )
   end
 
   it "refuses a wrench whose scale the figure is not in" do

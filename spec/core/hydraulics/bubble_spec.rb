@@ -49,7 +49,12 @@ RSpec.describe Sandbag::Hydraulics::Bubble do
   end
 
   it "never flows slower through a wider nipple, nor faster when it is colder" do
-    for_all(bore: 0.8..4.0, wider: 0.0..2.0, celsius: -20.0..40.0, colder: 0.0..20.0) do |bore:, wider:, celsius:, colder:|
+    for_all(
+      bore: 0.8..4.0,
+      wider: 0.0..2.0,
+      celsius: -20.0..40.0,
+      colder: 0.0..20.0
+    ) do |bore:, wider:, celsius:, colder:|
       warm, cold = fluid.of("glycol", celsius: celsius), fluid.of("glycol", celsius: celsius - colder)
       through = ->(width, at) { flow.ml_s(0.05, [segment(1000, 3.2), segment(20, width)], at) }
       expect(through[bore + wider, warm]).to be >= through[bore, warm]

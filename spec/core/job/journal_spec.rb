@@ -36,7 +36,8 @@ RSpec.describe Sandbag::Job::Journal do
     kinds = (%w[stroke] * 12 + %w[topped_up] * 4 + %w[bubbles uncovered undo undo corrected]).freeze
 
     def following(random, index, kind, before)
-      taken_back = before.select { |each| %w[stroke topped_up bubbles uncovered].include?(each.kind) }.sample(random: random)
+      taken_back =
+        before.select { |each| %w[stroke topped_up bubbles uncovered].include?(each.kind) }.sample(random: random)
       return entry("e#{index}", kind: "stroke") if %w[undo corrected].include?(kind) && taken_back.nil?
       case kind
       when "undo" then entry("e#{index}", kind: "undo", corrects: taken_back.id)

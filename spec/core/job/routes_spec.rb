@@ -29,7 +29,8 @@ RSpec.describe Sandbag::Job::Route do
       .all
       .select { |route| route.suits?(kind) && !route.stops? }
       .each do |route|
-        it "#{route.label} on #{template.tr("_", " ")}: signed, work in each stage, parts back, changes proven", :slow do
+        it "#{route.label} on #{template.tr("_", " ")}: signed, work in each stage, parts back, changes proven",
+          :slow do
           job = worked(template, route.id)
           expect(job.state.close.signed?).to be true
           expect(job.state.stages.values.map(&:done?)).to all(be true)
