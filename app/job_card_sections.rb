@@ -41,7 +41,8 @@ module App
       [
         (["Cylinder", cylinder_said(cylinder)] if cylinder),
         (["Fluid in", Sandbag::Knowledge.find("fluids", choose[:fluid])["label"]] if choose[:fluid]),
-        ["Fluid to have", Sandbag::Said.ml(choose[:need][:total_ml])]
+        ["Fluid to have", Sandbag::Said.ml(choose[:need][:total_ml])],
+        ["Way of bleeding", Sandbag::Knowledge.find("bleed_methods", choose[:method])["label"]]
       ].compact
     end
 

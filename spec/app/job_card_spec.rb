@@ -22,7 +22,8 @@ RSpec.describe App::JobCardSections do
     job.add("feel", "hold", {"creep" => 0.4})
     expect(section("Ask")).to include("Complaint" => "soft after the winter", "Note" => "bar end scraped",
       "Lever feel" => "Spongy")
-    expect(section("Choose")).to include("Fluid in" => "DOT 4 glycol", "Fluid to have" => "152 mL")
+    expect(section("Choose")).to include("Fluid in" => "DOT 4 glycol", "Fluid to have" => "152 mL",
+      "Way of bleeding" => "Hold, open, close, release")
     expect(section("Bleed")["Right caliper"]).to match(/\A10 strokes, 37 mL, last 10 without a bubble\z/)
     expect(section("Feel")).to include("Static hold" => "0.4 mm in 60 s, limit 2.0",
       "Verdict" => a_string_including("clear of air"))
