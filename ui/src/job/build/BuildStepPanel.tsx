@@ -4,9 +4,9 @@ import { Button } from "../../kit/Button";
 import { Headline, Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { SignedList } from "../../kit/SignedList";
-import { useHotkeys } from "../../kit/useHotkeys";
 import { PartLines } from "../PartLines";
 import { useEntries } from "../useEntries";
+import { useStepKeys } from "../useStepKeys";
 import { UndoButton } from "../UndoButton";
 import { useUndo } from "../useUndo";
 
@@ -27,20 +27,8 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
   const put = () => {
     if (step) add("step", { step: step.id });
   };
-  const face = (index: number) => {
-    const option = asked?.options?.[index];
-    if (asked && option) add("facing", { part: asked.id, faces: option.id });
-  };
-  useHotkeys(
-    isOpen
-      ? {
-          " ": isReady ? put : undefined,
-          "1": asked ? () => face(0) : undefined,
-          "2": asked ? () => face(1) : undefined,
-          u: undo?.take,
-        }
-      : {},
-  );
+  const face = (part: string, faces: string) => add("facing", { part, faces });
+  useStepKeys({ isOpen, isReady, asked, onDone: put, onFace: face, onUndo: undo?.take });
   const done = build.steps.filter((each) => each.status === "done").length;
   if (build.steps.length === 0) return <Quiet>Nothing has been stripped yet.</Quiet>;
   if (!step)
@@ -55,11 +43,7 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
     <>
       <Quiet>{`Step ${done + 1} of ${build.steps.length}, last out first in`}</Quiet>
       <Headline data-figure="step">{named(step.parts)}</Headline>
-      <PartLines
-        parts={step.parts}
-        asked={asked}
-        onFace={isOpen ? (part, faces) => add("facing", { part, faces }) : undefined}
-      />
+      <PartLines parts={step.parts} asked={asked} onFace={isOpen ? face : undefined} />
       {isMeasured ? null : (
         <Notice tone="warn">
           {"Measure has no verdict yet. "}

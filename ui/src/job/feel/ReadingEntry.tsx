@@ -1,5 +1,5 @@
 import { useRef, useState } from "react";
-import type { FormEvent, KeyboardEvent } from "react";
+import type { FormEvent } from "react";
 import { Form, Input, Label, TextField } from "react-aria-components";
 import styled from "styled-components";
 import { useUnits } from "../../server/useUnits";
@@ -7,6 +7,7 @@ import type { Feel } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { InputBox } from "../../kit/EntryField";
 import { figure } from "../../kit/format";
+import { leaveOnEscape } from "../leaveOnEscape";
 
 interface Props {
   feel: Feel;
@@ -31,10 +32,6 @@ const Next = styled.p`
       monospace;
   }
 `;
-
-function leaveOnEscape(event: KeyboardEvent) {
-  if (event.key === "Escape" && event.target instanceof HTMLElement) event.target.blur();
-}
 
 /** Force, Enter, travel, Enter: also for a gauge that types. */
 export function ReadingEntry({ feel, onRead }: Props) {

@@ -3,9 +3,9 @@ import { Button } from "../../kit/Button";
 import { Headline, Panel, Quiet, Row } from "../../kit/layout";
 import { Picker } from "../../kit/Picker";
 import { SignedList } from "../../kit/SignedList";
-import { useHotkeys } from "../../kit/useHotkeys";
 import { PartLines } from "../PartLines";
 import { useEntries } from "../useEntries";
+import { useStepKeys } from "../useStepKeys";
 import { UndoButton } from "../UndoButton";
 import { useUndo } from "../useUndo";
 import type { FitProps } from "./fitProps";
@@ -20,20 +20,8 @@ export function FitStepPanel({ job, fit, isOpen }: FitProps) {
   const done = () => {
     if (step) add("step", { step: step.id });
   };
-  const face = (index: number) => {
-    const option = asked?.options?.[index];
-    if (asked && option) add("facing", { part: asked.id, faces: option.id });
-  };
-  useHotkeys(
-    isOpen
-      ? {
-          " ": isReady ? done : undefined,
-          "1": asked ? () => face(0) : undefined,
-          "2": asked ? () => face(1) : undefined,
-          u: undo?.take,
-        }
-      : {},
-  );
+  const face = (part: string, faces: string) => add("facing", { part, faces });
+  useStepKeys({ isOpen, isReady, asked, onDone: done, onFace: face, onUndo: undo?.take });
   const ofPhase = fit.steps.filter((each) => each.when === fit.phase);
   const passed = ofPhase.filter((each) => each.status === "done").length;
   const next = ofPhase.filter((each) => each.status === "ahead");
@@ -50,11 +38,7 @@ export function FitStepPanel({ job, fit, isOpen }: FitProps) {
       </Headline>
       {step?.does ? <p>{step.does}</p> : null}
       {fit.parts.length > 0 ? (
-        <PartLines
-          parts={fit.parts}
-          asked={asked}
-          onFace={isOpen ? (part, faces) => add("facing", { part, faces }) : undefined}
-        />
+        <PartLines parts={fit.parts} asked={asked} onFace={isOpen ? face : undefined} />
       ) : null}
       {isOpen ? (
         <Row $gap={1}>

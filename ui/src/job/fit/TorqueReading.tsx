@@ -1,7 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import type { FormEvent, KeyboardEvent } from "react";
-import { Form, Input, Label, TextField } from "react-aria-components";
+import type { FormEvent } from "react";
+import { Input, Label, TextField } from "react-aria-components";
 import styled from "styled-components";
 import type { TorqueLine } from "../../server/api";
 import { answer, client } from "../../server/client";
@@ -12,6 +12,8 @@ import { InputBox } from "../../kit/EntryField";
 import { Big, Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { useHotkeys } from "../../kit/useHotkeys";
+import { leaveOnEscape } from "../leaveOnEscape";
+import { ReadingLine } from "../ReadingLine";
 import { useEntries } from "../useEntries";
 import type { FitProps } from "./fitProps";
 import { ServiceFigure } from "./ServiceFigure";
@@ -36,16 +38,6 @@ const Frame = styled.div`
     display: grid;
     gap: 0.6rem;
     align-content: start;
-  }
-`;
-
-const Reading = styled(Form)`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 0.8rem;
-  align-items: end;
-  label {
-    font-weight: 650;
   }
 `;
 
@@ -136,7 +128,7 @@ function Take({ job, fit, line, onTaken }: Props) {
     <>
       <WrenchFields job={job} wrench={fit.wrench} />
       {simulated.isError ? <Notice tone="warn">{simulated.error.message}</Notice> : null}
-      <Reading onSubmit={take}>
+      <ReadingLine onSubmit={take}>
         <TextField name="torque" value={value} onChange={setValue} isDisabled={!fit.wrench}>
           <Label>{`Torque read: ${line.label}`}</Label>
           <InputBox>
@@ -147,7 +139,7 @@ function Take({ job, fit, line, onTaken }: Props) {
         <Button tone="act" type="submit" hotkey="T" isDisabled={!fit.wrench}>
           Take reading
         </Button>
-      </Reading>
+      </ReadingLine>
       <Row $gap={1}>
         <Button isDisabled={!fit.wrench || simulated.isPending} onPress={() => simulated.mutate()}>
           Read the simulated wrench
@@ -168,10 +160,6 @@ function Take({ job, fit, line, onTaken }: Props) {
       ) : null}
     </>
   );
-}
-
-function leaveOnEscape(event: KeyboardEvent) {
-  if (event.key === "Escape" && event.target instanceof HTMLElement) event.target.blur();
 }
 
 function sentence(text: string): string {

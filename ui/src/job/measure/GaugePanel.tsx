@@ -1,8 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import type { FormEvent, KeyboardEvent } from "react";
-import { Form, Input, Label, TextField } from "react-aria-components";
-import styled from "styled-components";
+import type { FormEvent } from "react";
+import { Input, Label, TextField } from "react-aria-components";
 import type { Job, Measure } from "../../server/api";
 import { answer, client } from "../../server/client";
 import { useUnits } from "../../server/useUnits";
@@ -14,6 +13,8 @@ import { Panel, Quiet, Row, Table, TextButton } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { ReasonButton } from "../../kit/ReasonButton";
 import { useHotkeys } from "../../kit/useHotkeys";
+import { leaveOnEscape } from "../leaveOnEscape";
+import { ReadingLine } from "../ReadingLine";
 import { useEntries } from "../useEntries";
 import { LimitsPanel } from "./LimitsPanel";
 
@@ -22,16 +23,6 @@ interface Props {
   measure: Measure;
   isOpen: boolean;
 }
-
-const Line = styled(Form)`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 0.8rem;
-  align-items: end;
-  label {
-    font-weight: 650;
-  }
-`;
 
 /** Three depths and two lands, two directions each: typed, or off the simulated gauge; the field walks on by itself. */
 export function GaugePanel({ job, measure, isOpen }: Props) {
@@ -83,10 +74,6 @@ export function GaugePanel({ job, measure, isOpen }: Props) {
   );
 }
 
-function leaveOnEscape(event: KeyboardEvent) {
-  if (event.key === "Escape" && event.target instanceof HTMLElement) event.target.blur();
-}
-
 interface ReadingProps {
   job: Job;
   measure: Measure;
@@ -136,7 +123,7 @@ function Reading({ job, measure, again, onTaken }: ReadingProps) {
     <>
       {simulated.isError ? <Notice tone="warn">{simulated.error.message}</Notice> : null}
       <Choice label="Read with" options={measure.gauges ?? []} value={used} onChange={setGauge} />
-      <Line onSubmit={take}>
+      <ReadingLine onSubmit={take}>
         <TextField name="gauge" value={value} onChange={setValue}>
           <Label>{place.label}</Label>
           <InputBox>
@@ -147,7 +134,7 @@ function Reading({ job, measure, again, onTaken }: ReadingProps) {
         <Button tone="act" type="submit" hotkey="G">
           Take reading
         </Button>
-      </Line>
+      </ReadingLine>
       <Row>
         <Button isDisabled={simulated.isPending} onPress={() => simulated.mutate(place.id)}>
           Read the simulated gauge
