@@ -36,6 +36,8 @@ RSpec.describe "Every screen", :browser do
 
   it "has targets of at least 48 px where a glove aims" do
     open_page "/jobs/job-tourer-front/bleed"
+    unfold "Will it move the air"
+    expect(session).to have_css("ul[aria-label='Methods'] button")
     heights =
       session.evaluate_script(
         "[...document.querySelectorAll('main button, main [role=radio], main label')].map(e => " \
