@@ -40,7 +40,7 @@ RSpec.describe "Bleeding by foot switch", :browser do
     expect(session).to have_css("[data-figure='strokes']", text: "8")
     session.visit("#{served.url}/jobs/job-clutch/ask")
     session.fill_in "What the rider feels, in their own words", with: "drags u x t b\n"
-    expect(shown("job-clutch", "ask")["complaint"]).to eq "drags u x t b"
+    until_api { shown("job-clutch", "ask")["complaint"] == "drags u x t b" }
   end
 
   it "shows its keys on ?" do
