@@ -103,6 +103,12 @@ module App
         Sandbag::Said.in(Problem.body(status, problems), shop.display)
       end
 
+      # What the error that ended a request says of itself, and what would be accepted.
+      def trouble(status, pointer, accepted)
+        said = env["sinatra.error"].message
+        problem(status, [Sandbag::Refusal::Problem.new(pointer: pointer, message: said, accepted: accepted)])
+      end
+
       def log_fault(fault)
         warn "#{fault.class}: #{fault.message.inspect}\n  #{fault.backtrace.first(8).join("\n  ")}"
       end
@@ -126,50 +132,19 @@ module App
     end
 
     error Store::Missing do
-      missing = env["sinatra.error"]
-      problem(
-        404,
-        [Sandbag::Refusal::Problem.new(pointer: "id", message: missing.message, accepted: "an id from a list")]
-      )
+      trouble(404, "id", "an id from a list")
     end
 
     error Clash do
-      problem(
-        409,
-        [
-          Sandbag::Refusal::Problem.new(
-            pointer: "id",
-            message: env["sinatra.error"].message,
-            accepted: "an id not used before"
-          )
-        ]
-      )
+      trouble(409, "id", "an id not used before")
     end
 
     error JobDesk::Busy, Store::Busy do
-      problem(
-        503,
-        [
-          Sandbag::Refusal::Problem.new(
-            pointer: "",
-            message: env["sinatra.error"].message,
-            accepted: "the same again in a moment"
-          )
-        ]
-      )
+      trouble(503, "", "the same again in a moment")
     end
 
     error Store::Full do
-      problem(
-        507,
-        [
-          Sandbag::Refusal::Problem.new(
-            pointer: "",
-            message: env["sinatra.error"].message,
-            accepted: "the same again, once there is room"
-          )
-        ]
-      )
+      trouble(507, "", "the same again, once there is room")
     end
 
     not_found do

@@ -4,10 +4,9 @@ module Sandbag
   module Bleed
     # What becomes of a slug of air in one leg under one method (docs/physics.md 6): its own drift against the flow.
     class Carriage
-      # carried: it goes with the flow; stalls: its rise is as fast as the flow; comes_back: each go takes it part of
-      # the way and it rises again before the next; rises: it comes to the exit by itself; stays: nothing moves it
-      STATES = %w[carried rises stalls comes_back stays].freeze
-
+      # state: carried: it goes with the flow; stalls: its rise is as fast as the flow; comes_back: each go takes it
+      # part of the way and it rises again before the next; rises: it comes to the exit by itself; stays: nothing
+      # moves it
       attr_reader :leg, :flow_mm_s, :drift_mm_s, :state
 
       # @param leg [HeightProfile::Leg]; drive [Drive]; fluid [Hydraulics::FlowingFluid]

@@ -43,6 +43,11 @@ module Sandbag
         [legs.first.from, *legs.map(&:to)]
       end
 
+      # A line climbs over both its ends: it is two legs.
+      def high_spot?
+        legs.map(&:line).uniq.size < legs.size
+      end
+
       def length_mm
         legs.sum(&:length_mm)
       end

@@ -12,12 +12,12 @@ module Sandbag
       def initialize(sheet, tool: false, **given)
         @sheet = sheet
         @tool = tool
-        @ways = Way.all(sheet, **given)
+        @given = given
         freeze
       end
 
       # @return [Array<Hash>] rows of bleed_methods.yml that may be used here
-      def methods
+      def usable
         Knowledge.table("bleed_methods").select { |row| barred(row).nil? }
       end
 
@@ -32,9 +32,10 @@ module Sandbag
 
       # @return [Hash] ways: the profile of each far end; methods: what becomes of its air under each
       def to_h
-        rows = methods.map { |method| row(method) }
+        ways = Way.all(@sheet, **@given)
+        rows = usable.map { |method| row(method, ways) }
         {
-          ways: @ways.map { |way| way_view(way) },
+          ways: ways.map { |way| way_view(way) },
           methods: rows.sort_by.with_index { |each, index| [*rank(each), index] },
           barred: Knowledge.table("bleed_methods").filter_map { |row| barred_view(row) },
           changes: MethodVerdict::CHANGES
@@ -55,8 +56,8 @@ module Sandbag
         {id: row["id"], label: row["label"], why: why} if why
       end
 
-      def row(method)
-        verdicts = @ways.map { |way| MethodVerdict.new(way, method) }
+      def row(method, ways)
+        verdicts = ways.map { |way| MethodVerdict.new(way, method) }
         worst = verdicts.max_by { |verdict| RANKS.index(verdict.id) }
         {
           id: method["id"],
@@ -74,7 +75,7 @@ module Sandbag
           together: worst.together?,
           why: why(worst),
           legs: verdicts.map { |verdict| legs(verdict) },
-          flow_ml_s: @ways.first.drive(method).flow_ml_s
+          flow_ml_s: verdicts.first.flow_ml_s
         }.compact
       end
 
@@ -108,7 +109,7 @@ module Sandbag
       def way_view(way)
         profile = way.profile
         {
-          far_end: way.far_end["id"], label: way.end_label, pocket_ml: way.turned? ? 0.0 : profile.pocket_ml,
+          far_end: way.far_end["id"], label: way.end_label, pocket_ml: way.turned ? 0.0 : profile.pocket_ml,
           points: profile.points.map { |point| point.to_h }, length_mm: profile.length_mm
         }
       end

@@ -15,18 +15,21 @@ module Sandbag
       # Air below this in a cavity is not spoken of, mL. [default]
       SMALL_ML = 0.01
 
-      attr_reader :method, :carriages, :profile
+      attr_reader :carriages
 
       # @param way [Way]; method [Hash] of bleed_methods.yml
       def initialize(way, method)
         @way = way
         @method = method
-        @profile = way.profile
-        drive = way.drive(method)
-        @carriages = profile.legs.map do |leg|
-          Carriage.new(leg, drive, way.fluid, reverse: method["reverse"] == true)
+        @drive = way.drive(method)
+        @carriages = way.profile.legs.map do |leg|
+          Carriage.new(leg, @drive, way.fluid, reverse: method["reverse"] == true)
         end.freeze
-        freeze
+      end
+
+      # @return [Float] mL/s while it moves
+      def flow_ml_s
+        @drive.flow_ml_s
       end
 
       # @return [String] suitable, workable or leaves_air
@@ -52,7 +55,7 @@ module Sandbag
 
       # @return [Float] mL that stay in the far end
       def pocket_ml
-        (@way.turned? || method["turned"]) ? 0.0 : profile.pocket_ml
+        (@way.turned || @method["turned"]) ? 0.0 : @way.profile.pocket_ml
       end
 
       # @return [String, nil] where air stays
@@ -61,22 +64,37 @@ module Sandbag
         @way.end_label if pocket?
       end
 
-      # @return [Array<String>] of CHANGES: each by itself makes it carry; where none does, all of them that help
+      # @return [Array<String>] of CHANGES: each by itself makes it carry; where none does, a pair that does together
       def changes
-        return [] if clean?
-        open = CHANGES.keys.reject { |change| @way.changed?(change) }
-        single = open.select { |change| MethodVerdict.new(@way.with(change), method).clean? }
-        return single if single.any?
-        both =
-          open
-            .combination(2)
-            .find { |pair| MethodVerdict.new(pair.reduce(@way) { |way, each| way.with(each) }, method).clean? }
-        both || []
+        @changes ||= changes_wanted
       end
 
       # Two changes are wanted together.
       def together?
-        changes.size == 2 && changes.none? { |change| MethodVerdict.new(@way.with(change), method).clean? }
+        !clean? && single_changes.empty? && changes.any?
+      end
+
+      private
+
+      def changes_wanted
+        return [] if clean?
+        single_changes.any? ? single_changes : pair_of_changes
+      end
+
+      def single_changes
+        @single_changes ||= open_changes.select { |change| carries_with?(change) }
+      end
+
+      def pair_of_changes
+        open_changes.combination(2).find { |pair| carries_with?(*pair) } || []
+      end
+
+      def open_changes
+        CHANGES.keys.reject { |change| @way.changed?(change) }
+      end
+
+      def carries_with?(*changes)
+        MethodVerdict.new(changes.reduce(@way) { |way, change| way.changed_by(change) }, @method).clean?
       end
     end
   end

@@ -35,12 +35,12 @@ module Sandbag
         sheet.far_ends.map { |part| new(sheet: sheet, far_end: part, **given) }
       end
 
-      # Named apart from Attributes#with: one of the changes of MethodVerdict.
-      # @return [Way]
-      def with(change)
+      # @param change [String] of MethodVerdict::CHANGES
+      # @return [Way] the same with that changed
+      def changed_by(change)
         given = {"opening" => {opening: "half"}, "celsius" => {celsius: WARM_C}, "loop_down" => {loop_down: true},
                  "turned" => {turned: true}}.fetch(change)
-        Way.new(**attributes, **given)
+        with(**given)
       end
 
       # A change that was made already, or can change nothing here.
@@ -48,13 +48,9 @@ module Sandbag
         case change
         when "opening" then opening == "half"
         when "celsius" then celsius >= WARM_C
-        when "loop_down" then loop_down || profile.legs.none? { |leg| leg.from.label.end_with?("high spot") }
+        when "loop_down" then !profile.high_spot?
         else turned || profile.pocket_ml.zero?
         end
-      end
-
-      def turned?
-        turned
       end
 
       def end_label

@@ -92,7 +92,7 @@ module Sandbag
       # @return [Array<Hash>] rows of bleed_methods.yml that suit this circuit: nothing is pushed backwards through an
       #   ABS unit, and its own tool is there or not
       def bleed_methods
-        Bleed::MethodTable.new(sheet, tool: @ask.intake.value("abs_tool") == "yes").methods
+        Bleed::MethodTable.new(sheet, tool: @ask.intake.value("abs_tool") == "yes").usable
       end
 
       # @return [Float, nil] water as read, % by volume

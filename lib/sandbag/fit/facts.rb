@@ -49,11 +49,9 @@ module Sandbag
         place ? sheet.change(*place, data.values_at("from", "to").compact, "service_info") : sheet
       end
 
-      # A joint is named by the part it is at, a nipple by its point: caliper, or caliper.2.
-      def self.part_at(sheet, per, name)
-        return unless name
-        return sheet.parts_of("master").first if per == "joint" && name == Circuit::Topology::ROOT
-        sheet.part(name) || sheet.part(name.sub(/\.\d\z/, ""))
+      def self.part_at(sheet, per, at)
+        return unless at
+        (per == "joint") ? Places.joint(sheet, at) : Places.far_end(sheet, at)
       end
       private_class_method :taken, :part_at
     end

@@ -37,8 +37,8 @@ module Sandbag
         part = case key
         when "bar" then @sheet.parts_of("lever").first
         when "mount_thread" then @sheet.parts_of("master").first
-        when "nipple_thread" then end_at(at)
-        else joint_at(at)
+        when "nipple_thread" then Places.far_end(@sheet, at)
+        else Places.joint(@sheet, at)
         end
         [part, key]
       end
@@ -75,26 +75,11 @@ module Sandbag
         when "safety" then @sheet.kind.safety
         when "bar" then @sheet.value("lever", "bar")
         when "mount_thread" then @sheet.value("master", "mount_thread")
-        when "nipple_thread" then @sheet.values(end_at(at))["nipple_thread"].value
-        when "bolt_material" then @sheet.values(joint_at(at))["bolt_material"].value
-        else @sheet.values(line_at(at))[key].value
+        when "nipple_thread" then @sheet.values(Places.far_end(@sheet, at))["nipple_thread"].value
+        when "bolt_material" then @sheet.values(Places.joint(@sheet, at))["bolt_material"].value
+        else @sheet.values(Places.line(@sheet, at))[key].value
         end
         value.is_a?(Float) ? value.round.to_s : value
-      end
-
-      # A point is its part, or one of two on it: caliper.2.
-      def end_at(at)
-        @sheet.part(at) || @sheet.part(at.sub(/\.\d\z/, ""))
-      end
-
-      # Each joint has a bolt of its own.
-      def joint_at(at)
-        (at == Circuit::Topology::ROOT) ? @sheet.parts_of("master").first : @sheet.part(at)
-      end
-
-      # The line whose end is held there: the first that leaves it, or the one that feeds it.
-      def line_at(at)
-        @sheet.parts_of("line").find { |line| line["from"] == at } || @sheet.part(@sheet.part(at)["from"])
       end
     end
   end

@@ -74,9 +74,7 @@ module Sandbag
       end
 
       def seals_at(joint)
-        line = @sheet.parts_of("line").find { |each| each["from"] == joint.at } ||
-          @sheet.part(@sheet.part(joint.at)["from"])
-        @sheet.values(line)["seals"].value
+        @sheet.values(Places.line(@sheet, joint.at))["seals"].value
       end
 
       def bleed_banjo(joint)

@@ -10,7 +10,6 @@ import { Notice } from "../../kit/Notice";
 import { useEntries } from "../useEntries";
 import type { FitProps } from "./fitProps";
 
-/** Above this a meter shows an open contact: as the core has it, here only to say so in words. */
 const STATES = ["rest", "pulled"] as const;
 
 type State = (typeof STATES)[number];
