@@ -33,9 +33,7 @@ module App
 
     post "/bleed-verdicts" do
       body = body_for("computeBleedVerdicts")
-      given = body.slice("celsius", "opening", "loop_down", "turned").transform_keys(&:to_sym)
-      table = Sandbag::Bleed::MethodTable.new(sheet_of(body), raised_mm: body.fetch("raised", 0), **given)
-      json 200, table.to_h
+      json 200, Sandbag::Bleed::MethodTable.new(sheet_of(body), **BleedSupposed.of(body)).to_h
     end
 
     post "/lever-fits" do
@@ -56,6 +54,10 @@ module App
       instrument = Sandbag::Rig::Instrument.new(body["instrument"],
         seed: "#{body["seed"]}/#{body["place"]}/#{body["turn"]}")
       json 200, instrument.read(rig.truth(body["instrument"], body["place"]))
+    end
+
+    post "/tool-reports" do
+      json 200, Sandbag::Rig::AbsTool.report(body_for("computeToolReport")["seed"])
     end
 
     helpers do

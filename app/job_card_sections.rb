@@ -11,7 +11,7 @@ module App
       [["Ask", ask(ask)], ["Choose", choose(choose) + pulled(choose, stock)], ["Strip", JobCardCylinder.strip(strip)],
         ["Measure", JobCardCylinder.measure(measure)], ["Build", JobCardCylinder.build(build)],
         ["Fit", JobCardFit.of(fit)],
-        ["Bleed", bleed(bleed)],
+        ["Bleed", JobCardBleed.of(bleed)],
         ["Feel", feel(feel)], ["Release gates", gates(close)]]
     end
 
@@ -69,20 +69,6 @@ module App
     end
     PULLED = {"kit" => "Kit", "cylinder" => "Cylinder in", "fluid" => "Fluid bottle", "washers" => "Washers"}.freeze
 
-    def self.bleed(bleed)
-      return [] unless bleed && bleed[:total_strokes].positive?
-      points =
-        bleed[:points].map do |point|
-          done = point[:done] ? "" : ", not finished"
-          [
-            point[:label],
-            "#{point[:strokes]} strokes, #{Sandbag::Said.ml(point[:passed_ml])}, last #{point[:clean_strokes]} " \
-              "without a bubble#{done}"
-          ]
-        end
-      points + bleed[:restarts].map { |restart| ["Started over", restart[:why]] }
-    end
-
     def self.feel(feel)
       return [] unless feel
       verdict = feel[:lift] || feel[:verdict]
@@ -112,6 +98,6 @@ module App
       return [] unless close
       close[:gates].map { |gate| [gate[:label], gate[:met] ? "yes" : "NO#{": #{gate[:why]}" if gate[:why]}"] }
     end
-    private_class_method :ask, :choose, :cylinder_said, :pulled, :bleed, :feel, :verdict_rows, :hold_said, :gates
+    private_class_method :ask, :choose, :cylinder_said, :pulled, :feel, :verdict_rows, :hold_said, :gates
   end
 end

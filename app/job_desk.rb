@@ -71,6 +71,16 @@ module App
       supplies_of(state_of(job)).to_h
     end
 
+    # @param supposed [Hash] of Bleed::Way; explain [String, nil] the way to bleed whose figures are wanted
+    # @return [Hash] ways to bleed an open job, the best first
+    def bleed_verdicts(id, supposed, explain: nil)
+      job = @store.jobs.find(id)
+      raise Sandbag::Refusal.at("", "this job is signed off", "an open job") if job[:closed_at]
+      state = state_of(job)
+      family = Sandbag::Knowledge.find("fluids", state.choose.stamped)&.fetch("family")
+      state.bleed.verdicts(shelf: @shelf.stock.tools(family), explain: explain, **supposed)
+    end
+
     # @return [Hash] everything a job card says
     def card(id)
       job = @store.jobs.find(id)

@@ -65,6 +65,11 @@ module App
       json 200, desk.supplies(id)
     end
 
+    post "/:id/bleed-verdicts" do |id|
+      body = body_for("judgeBleed")
+      json 200, desk.bleed_verdicts(id, BleedSupposed.of(body), explain: body["explain"])
+    end
+
     get "/:id/pull-list.pdf" do |id|
       card = desk.card(id)
       lines = plain(desk.supplies(id)).fetch("lines")

@@ -46,11 +46,11 @@ module App
       @lock.synchronize do
         journal = journal(store, job_id)
         kind = store.machines.kind(circuit[:machine_id])
-        key = key(journal.position, circuit, shop.lubricant, kind, shop.fluid_months)
+        key = key(journal.position, circuit, shop.lubricant, kind, shop.fluid_months, shop.schools)
         kept = @jobs[job_id]
         return kept.state if kept.key == key
         state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]),
-          lubricant: shop.lubricant, machine_kind: kind, fluid_months: shop.fluid_months)
+          lubricant: shop.lubricant, machine_kind: kind, fluid_months: shop.fluid_months, schools: shop.schools)
         keep(job_id, Kept.new(journal, key, state)).state
       end
     end
@@ -65,7 +65,7 @@ module App
           job_id,
           Kept.new(
             state.journal,
-            key(state.journal.position, circuit, state.lubricant, state.machine_kind, state.fluid_months),
+            key(state.journal.position, circuit, state.lubricant, state.machine_kind, state.fluid_months, state.schools),
             state
           )
         )

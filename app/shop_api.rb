@@ -14,8 +14,15 @@ module App
     end
 
     helpers do
+      def schools_open
+        Sandbag::Knowledge.table("schools").map do |row|
+          {id: row["id"], label: row["label"], why: row["why"] || row["fixed"], answers: row["answers"]}.compact
+        end
+      end
+
       def shop_view(shop)
         shop.to_h.merge(display: shop.display, offered: Sandbag::Shop::UNITS.transform_values(&:keys),
+          schools_open: schools_open,
           lubricants: Sandbag::Shop.lubricants.map { |row| row.slice("id", "label", "where") })
       end
     end

@@ -3,7 +3,7 @@
 module Demo
   # Works the stages of a cylinder as a careful mechanic would, so that the demonstration need not spell every step out.
   class WorkedBench
-    WORK = %w[answered laid_out set_up stripped seen gauged built checked fitted strokes].freeze
+    WORK = %w[answered laid_out set_up stripped seen gauged built checked fitted strokes last_look].freeze
     REASON = "on hand, looked at against the old parts"
 
     def self.knows?(entry)
@@ -98,15 +98,27 @@ module Demo
       end
     end
 
-    # Topped up whenever the reservoir asks for it.
+    # Looked at first, and topped up whenever the reservoir asks for it.
     def strokes(count)
+      looked(state.bleed.checks.start)
       count.times do
         @add.call("bleed", "topped_up", {}) if state.bleed.count.reservoir.spent?
         @add.call("bleed", "stroke", {})
       end
     end
 
+    # Once every point ran clean.
+    def last_look(_)
+      looked(state.bleed.checks.finish)
+    end
+
     private
+
+    def looked(checks)
+      checks.reject(&:good?).each do |check|
+        @add.call("bleed", "check", {"check" => check.row["id"], "value" => check.row["good"].first})
+      end
+    end
 
     def state
       @state.call

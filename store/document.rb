@@ -9,7 +9,8 @@ module Store
     # Version => what turns it into the next one. Version 0 is what was kept before versions were written down.
     READERS = [
       ->(plain) { plain },
-      ->(plain) { SignedRecord.filled(plain) }
+      ->(plain) { SignedRecord.filled(plain) },
+      ->(plain) { BleedRecord.filled(plain) }
     ].freeze
     VERSION = READERS.size
 

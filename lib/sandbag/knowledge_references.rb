@@ -93,7 +93,38 @@ module Sandbag
       unless drives.key?(row.dig("drive", "by")) && (drives[row.dig("drive", "by")] - row["drive"].keys).empty?
         return "has no such drive; known are #{drives.map { |by, wants| [by, *wants].join(" ") }.join(", ")}"
       end
-      ids("tools", row["tools"]) || ids("circuit_kinds", row["kinds"]) || ids("nipple_openings", [row["opening"]])
+      ids("tools", row["tools"]) || ids("circuit_kinds", row["kinds"]) || ids("nipple_openings", [row["opening"]]) ||
+        ids("bleed_beats", row["beats"] || []) || ids("bleed_checks", row["checks"]) ||
+        ids("waits", [row["wait"]].compact)
+    end
+
+    # @return [String, nil] what is wrong with a check of the bleed
+    def self.bleed_check(row)
+      return "is asked at #{row["at"]}; known are start, end" unless %w[start end].include?(row["at"])
+      odd = row["good"] - row["answers"].keys
+      return "lets unknown answer #{odd.join(", ")} pass" if odd.any?
+      ids("circuit_kinds", row["kinds"] || [])
+    end
+
+    # What a rung of the ladder may need of a circuit.
+    RUNG_NEEDS = %w[caliper remote high_spot].freeze
+
+    # @return [String, nil] what is wrong with a rung of the ladder for stubborn air
+    def self.stubborn_air(row)
+      return "needs unknown #{row["needs"]}" if row["needs"] && !RUNG_NEEDS.include?(row["needs"])
+      ids("bleed_methods", [row["method"]].compact) || ids("waits", [row["wait"]].compact) ||
+        ids("findings", row["looks"] || [])
+    end
+
+    # @return [String, nil] what is wrong with a school: it is fixed, or one of its answers is the default
+    def self.school(row)
+      return if row["fixed"] && !row["answers"]
+      answers = row["answers"] || {}
+      return "has no default among its answers" unless answers.key?(row["default"])
+      leanings = [row["prefers"], row["avoids"]].compact
+      odd = leanings.flat_map(&:keys) - answers.keys
+      return "leans on unknown answer #{odd.join(", ")}" if odd.any?
+      ids("bleed_methods", leanings.flat_map(&:values).flatten) || ids("circuit_kinds", row["kinds"] || [])
     end
 
     # @return [String, nil] what is wrong with ids of another table

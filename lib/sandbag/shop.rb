@@ -33,10 +33,11 @@ module Sandbag
     LUBRICANT = "own_fluid"
     WETTING = %w[own rubber].freeze
 
-    attr_reader :name, :units, :school, :limits, :fluid_months, :lubricant, :hourly_rate_minor, :currency, :prices
+    attr_reader :name, :units, :school, :limits, :fluid_months, :lubricant, :schools, :hourly_rate_minor, :currency,
+      :prices
 
-    # @param plain [Hash] name, units, school, band, limits, fluid interval, lubricant, currency, hourly rate, prices;
-    #   what is missing stands at its default
+    # @param plain [Hash] name, units, school, band, limits, fluid interval, lubricant, schools of bleeding, currency,
+    #   hourly rate, prices; what is missing stands at its default
     # Refuses, by field path, units that are not offered, unknown schools and lubricants, an empty band, and limits
     # out of range.
     def initialize(plain = {})
@@ -49,6 +50,7 @@ module Sandbag
       @limits = LIMITS.to_h { |name, default| [name, read_limit(name, plain.dig("limits", name) || default)] }.freeze
       @fluid_months = read_fluid_months(plain["fluid_months"] || FLUID_MONTHS)
       @lubricant = read_lubricant(plain["lubricant"] || LUBRICANT)
+      @schools = Bleed::Schools.followed(read_schools(plain["schools"] || {})).freeze
       @currency = read_currency(plain["currency"] || CURRENCY)
       @hourly_rate_minor =
         Refusal.within("hourly_rate_minor") { Money.parse(plain["hourly_rate_minor"] || HOURLY_RATE_MINOR) }
@@ -66,6 +68,7 @@ module Sandbag
         "limits" => limits,
         "fluid_months" => fluid_months,
         "lubricant" => lubricant,
+        "schools" => schools,
         "currency" => currency,
         "hourly_rate_minor" => hourly_rate_minor,
         "prices" => prices
@@ -130,6 +133,10 @@ module Sandbag
       offered = Shop.lubricants.map { |row| row["id"] }
       return id if offered.include?(id)
       raise Refusal.at("lubricant", "“#{id[0, 40]}” does not go on cups", offered.join(", "))
+    end
+
+    def read_schools(given)
+      Refusal.within("schools") { Bleed::Schools.read(given) }
     end
 
     def read_currency(text)

@@ -101,6 +101,10 @@ module Sandbag
       percent: {
         "%" => 1
       },
+      temperature: {
+        "°C" => 1,
+        "c" => 1
+      },
       time: {
         "s" => 1,
         "min" => 60

@@ -141,6 +141,7 @@ RSpec.describe "Stops through the API", :api do
     expect(
       [read["close"]["cures"], read["bleed"]["ladder"].first["spent"], read["strip"]["section"]["reservoir"]]
     ).to eq [[], false, true]
+    expect(read["bleed"]).to include("begun" => true, "method" => a_hash_including("by_ml" => false), "slips" => [])
     expect(Store::Document.load(JSON.generate("v" => 1, "kind" => "brake_hand"))).to eq("kind" => "brake_hand")
   end
 end

@@ -45,6 +45,15 @@ module Api
     stage(job_id, "strip")["setup"].each do |row|
       entry(job_id, "strip", "setup", {item: row["id"]}) if row["word"] == "block" && !row.key?("value")
     end
+    look_before_fluid(job_id)
+  end
+
+  # The checks of the way to bleed, each with its first good answer.
+  def look_before_fluid(job_id)
+    stage(job_id, "bleed")["checks"]["start"].reject { |check| check["good"] }.each do |check|
+      good = Sandbag::Knowledge.find("bleed_checks", check["id"])["good"].first
+      entry(job_id, "bleed", "check", {check: check["id"], value: good})
+    end
   end
 
   # The safe answer to every question that can stop the job and that the record does not know.

@@ -90,12 +90,34 @@ class JobInMemory
     add("ask", "finding", {"finding" => "lever_feel", "value" => "spongy"})
     add("ask", "route", {"route" => "bleed"})
     add("choose", "fluid", {"fluid" => fluid, "stamped" => fluid})
-    state.bleed.count.points.each_key { |id| run_clean(id) }
+    run_all_clean
     self
+  end
+
+  # Every point, and then the last look at the master.
+  def run_all_clean
+    state.bleed.count.points.each_key { |id| run_clean(id) }
+    look_after_fluid
+  end
+
+  # Every check of the method at hand, with its first good answer.
+  def look_before_fluid
+    answer_checks(state.bleed.checks.start)
+  end
+
+  def look_after_fluid
+    answer_checks(state.bleed.checks.finish)
+  end
+
+  def answer_checks(checks)
+    checks.reject(&:good?).each do |check|
+      write("bleed", "check", {"check" => check.row["id"], "value" => check.row["good"].first})
+    end
   end
 
   def run_clean(id)
     add("bleed", "point", {"point" => id})
+    look_before_fluid
     strokes(state.bleed.count.points[id].strokes_to_go)
     add("bleed", "topped_up")
     add("bleed", "colour", {"colour" => "as_fresh"})
@@ -148,6 +170,7 @@ class JobInMemory
     answer_stops
     write("ask", "route", {"route" => "bleed"}) unless state.route || %w[ask choose feel].include?(stage)
     protect if stage == "bleed" && state.route&.protects?
+    look_before_fluid if stage == "bleed" && Sandbag::Bleed::Stage::MOVING.include?(kind) && state.bleed.unready.nil?
   end
 end
 
@@ -256,7 +279,7 @@ module CylinderWork
 
   # With what belongs on after the bleed, where the job fits something.
   def bleed_all
-    state.bleed.count.points.each_key { |id| run_clean(id) }
+    run_all_clean
     fit_all if state.stages.key?("fit")
   end
 

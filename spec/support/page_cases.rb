@@ -11,25 +11,31 @@ Dir["#{__dir__}/{properties,sheets,jobs}.rb"].each { |file| require file }
 
 # A bleed under random hands: some entries the server has, the rest still on their way.
 class ProjectionCase
-  COUNTED = %i[current points reservoir total_strokes finished].freeze
-  KINDS = (%w[stroke] * 14 + %w[topped_up] * 5 + %w[bubbles colour point point_done uncovered undo undo]).freeze
+  COUNTED = %i[current points reservoir total_strokes finished cycle].freeze
+  KINDS = (%w[stroke] * 10 + %w[beat] * 6 + %w[run] * 5 + %w[topped_up] * 5 +
+    %w[bubbles colour point point_done uncovered undo undo]).freeze
   COLOURS = Sandbag::Knowledge.table("fluid_colours").map { |colour| colour.fetch("id") }
 
-  def initialize(plain, random)
+  # @param method [String, nil] of bleed_methods.yml
+  def initialize(plain, random, method)
     @random = random
     @job = JobInMemory.new(Sandbag::Circuit::Sheet.new(plain))
     @job.answer_stops
     @job.add("ask", "route", {"route" => "bleed"})
     @job.protect
     @job.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
+    @job.add("choose", "method", {"method" => method}) if method
+    @job.look_before_fluid
+    @job.add("bleed", "tool_tight", {"first" => 0.06, "after" => 0.06}) if @job.state.bleed.checks.tight_wanted?
     @random.rand(0..40).times { step }
   end
 
-  # @return [Hash] base: the Bleed page's view; ahead: entries; after: the core's count after each of them
+  # @return [Hash] base: the Bleed page's view; ahead: entries; after: the core's count after each of them; in_turn:
+  #   whether each was no step of a cycle out of its turn
   def to_h
     base = view
     ahead = Array.new(@random.rand(1..30)) { step }.compact
-    {base: base, ahead: ahead.map(&:first), after: ahead.map(&:last)}
+    {base: base, ahead: ahead.map(&:first), after: ahead.map { |each| each[1] }, in_turn: ahead.map(&:last)}
   end
 
   private
@@ -41,9 +47,11 @@ class ProjectionCase
   # @return [Array, nil] the entry and the core's count after it; nil when the core refused it
   def step
     kind = KINDS.sample(random: @random)
+    turn = @job.state.bleed.count.cycle.turn
     id = @job.add("bleed", kind, data(kind), corrects: ((kind == "undo") ? undoable : nil))
     entry = @job.entries.last
-    [{id: id, stage: "bleed", kind: kind, data: entry.data, corrects: entry.corrects}.compact, view.slice(*COUNTED)]
+    [{id: id, stage: "bleed", kind: kind, data: entry.data, corrects: entry.corrects}.compact, view.slice(*COUNTED),
+      kind != "beat" || entry.data["beat"] == turn]
   rescue Sandbag::Refusal
     nil
   end
@@ -51,9 +59,17 @@ class ProjectionCase
   def data(kind)
     case kind
     when "colour" then {"colour" => COLOURS.sample(random: @random)}
+    when "beat" then {"beat" => beat}
+    when "run" then {"ml" => @random.rand(1..9), **((@random.rand < 0.2) ? {"poured" => true} : {})}
     when "point", "point_done" then {"point" => @job.state.bleed.count.points.keys.sample(random: @random)}
     else {}
     end
+  end
+
+  # Mostly the one whose turn it is.
+  def beat
+    cycle = @job.state.bleed.count.cycle
+    ((@random.rand < 0.9) && cycle.turn) || Sandbag::Knowledge.table("bleed_beats").sample(random: @random)["id"]
   end
 
   def undoable
@@ -66,7 +82,11 @@ circuits = Object.new.extend(Sheets)
 
 random = Random.new(ENV.fetch("SEED", 1126).to_i)
 plains = [circuits.twin_disc_plain, circuits.bicycle_plain, circuits.clutch_plain]
-cases = Array.new(60) { |index| ProjectionCase.new(plains[index % plains.size], random).to_h }
+methods = {0 => ["pump_crack", "hand_vacuum"], 1 => ["two_syringe"], 2 => ["hand_vacuum", "reverse_syringe"]}
+cases = Array.new(90) do |index|
+  kind = index % plains.size
+  ProjectionCase.new(plains[kind], random, [nil, *methods.fetch(kind)].sample(random: random)).to_h
+end
 fresh =
   Sandbag::Knowledge
     .table("fluid_colours")

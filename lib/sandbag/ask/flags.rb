@@ -38,7 +38,7 @@ module Sandbag
           RedFlag
             .up(findings, facts, reported)
             .map { |row| flag(row, row["label"], !row["by_facts"], holds_work?(row, route)) }
-        gate = route && !route.stops? && AbsGate.decide(findings, facts, route.opens)
+        @gate = AbsGate.decide(findings, facts, route.opens) if route && !route.stops?
         gates =
           if gate && gate["decision"] != AbsGate::PASSES
             [flag(gate, gate["says"].delete_suffix("."), gate["decision"] == "block", true)]
@@ -48,6 +48,9 @@ module Sandbag
         @flags = (red + gates).freeze
         freeze
       end
+
+      # @return [Hash, nil] row of abs_gate.yml that decides on the chosen route
+      attr_reader :gate
 
       def each(&)
         @flags.each(&)

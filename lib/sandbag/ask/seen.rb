@@ -2,8 +2,8 @@
 
 module Sandbag
   module Ask
-    # What other stages saw that can stop a job: a hold that failed after a bleed, and rubber that the wrong fluid has
-    # swollen.
+    # What other stages saw that can stop a job: a lever that did not hold after a bleed, and rubber that the wrong fluid
+    # has swollen.
     class Seen
       # @param journal [Job::Journal]; control [Hash] row of controls.yml
       def initialize(journal, control)
@@ -27,9 +27,11 @@ module Sandbag
       private
 
       def failed_hold(journal, control)
-        stroke = journal.of("bleed").last("stroke")
+        again = journal.of("bleed").last("round")
+        return ["failed", again] if again
+        moved = journal.of("bleed").last(*Bleed::Stage::DISTURBING)
         hold = journal.of("feel").last("hold")
-        return unless stroke && hold && hold.position > stroke.position
+        return unless moved && hold && hold.position > moved.position
         ["failed", hold] unless Feel::HoldCheck.of(hold.data["creep"], control)[:pass]
       end
 

@@ -126,12 +126,13 @@ module Sandbag
       end
 
       def done?
-        !route.nil? && stop.nil? && intake.unanswered.empty?
+        !route.nil? && stop.nil? && intake.unanswered.empty? && !rounds.back_to_ask?
       end
 
       def waits_for
         return stop if stop
         return "an answer: #{Wording.inside(intake.unanswered.first["ask"])}" if intake.unanswered.any?
+        return "a look at: #{Wording.inside(looks_for_rounds.first["label"])}. #{rounds.says}" if rounds.back_to_ask?
         return if route
         return "a route: #{Wording.inside(Job::Route.find(proposal[:route]).label)} is proposed" if proposal
         (askable.all? { |finding| findings.known?(finding["id"]) }) ? "a route" : "a finding, or a route"
@@ -154,7 +155,12 @@ module Sandbag
 
       # @return [Array<String>] findings without which no repair is recommended
       def must_look
-        @must_look ||= MustLook.open(findings, facts, askable)
+        @must_look ||= rounds.looks | MustLook.open(findings, facts, askable)
+      end
+
+      # @return [Bleed::Rounds] whole bleeds after which the lever did not hold
+      def rounds
+        @rounds ||= Bleed::Rounds.new(job.journal, askable.map { |row| row["id"] })
       end
 
       # @return [Array<String>] what is proven to be due and does not lead: put on the job all the same
@@ -170,6 +176,10 @@ module Sandbag
       end
 
       private
+
+      def looks_for_rounds
+        rounds.looks.map { |id| Knowledge.find("findings", id) }
+      end
 
       def fold(found, entry)
         case entry.kind

@@ -7,13 +7,14 @@ module Sandbag
       # state: carried: it goes with the flow; stalls: its rise is as fast as the flow; comes_back: each go takes it
       # part of the way and it rises again before the next; rises: it comes to the exit by itself; stays: nothing
       # moves it
-      attr_reader :leg, :flow_mm_s, :drift_mm_s, :state
+      attr_reader :leg, :drive, :fluid, :flow_mm_s, :drift_mm_s, :state
 
       # @param leg [HeightProfile::Leg]; drive [Drive]; fluid [Hydraulics::FlowingFluid]
       # @param reverse [Boolean] the fluid goes from the far end to the master
       def initialize(leg, drive, fluid, reverse:)
         @leg = leg
         @drive = drive
+        @fluid = fluid
         @flow_mm_s = Hydraulics::Flow.speed_mm_s(drive.flow_ml_s, leg.bore_mm)
         @drift_mm_s = leg.level? ? 0.0 : Hydraulics::Bubble.new(leg.bore_mm, fluid).drift_mm_s
         @helps = reverse ? leg.rise_mm.negative? : leg.rise_mm.positive?

@@ -12,7 +12,7 @@ module Sandbag
       NIPPLE_MM = 20.0
       # A hand on a lever comes to this with the nipple open, MPa. [default]
       HAND_MPA = 1.0
-      # The clear hose hangs this far below the nipple, mm. [default]
+      # The clear hose hangs this far below the nipple, or its end is hooked up this far above the master, mm. [default]
       JAR_MM = 100.0
       # The reservoir's level stands this far above the master's outlet, mm. [default]
       RESERVOIR_MM = 40.0
@@ -27,14 +27,41 @@ module Sandbag
 
       # @param method [Hash] of bleed_methods.yml; profile [HeightProfile]; fluid [Hydraulics::FlowingFluid]
       # @param opening [Hash] of nipple_openings.yml; stroke_ml [Float] of the master
-      def initialize(method, profile, fluid:, opening:, stroke_ml:)
+      # @param hose_raised [Boolean] the clear hose's end hangs above the master
+      def initialize(method, profile, fluid:, opening:, stroke_ml:, hose_raised: false)
         @drive = method["drive"]
+        @fittings = method["fittings"] || []
+        @hose_raised = hose_raised
         @profile = profile
         @fluid = fluid
         @opening = opening
         @stroke_ml = stroke_ml
         @flow_ml_s, @go_ml, @pause_s = worked_out
         freeze
+      end
+
+      # @return [Float] MPa that drives the flow through every segment
+      def pressure_mpa
+        case @drive["by"]
+        when "stroke" then HAND_MPA
+        when "head" then head_mpa + @drive["mpa"]
+        when "syringe" then @drive["mpa"] - head_mpa
+        else 0.0
+        end
+      end
+
+      # @return [Array<Array(String, Hydraulics::Flow::Segment)>] what it flows through, in series
+      def segments
+        lines = @profile.legs.map { |leg| [leg.label, Hydraulics::Flow::Segment.new(leg.length_mm, leg.bore_mm)] }
+        nipple = @opening["bore"].positive? ? [["Nipple", Hydraulics::Flow::Segment.new(NIPPLE_MM, @opening["bore"])]] : []
+        lines + nipple + @fittings.map do |each|
+          [each["label"], Hydraulics::Flow::Segment.new(each["length"], each["bore"])]
+        end
+      end
+
+      # @return [Float] MPa for each mL/s
+      def resistance_mpa_s_ml
+        Hydraulics::Flow.resistance_mpa_s_ml(segments.map(&:last), @fluid)
       end
 
       # Fluid goes through the line at all.
@@ -47,11 +74,9 @@ module Sandbag
       def worked_out
         case @drive["by"]
         when "stroke"
-          flow = [@stroke_ml / @drive["seconds"], through(HAND_MPA)].min
-          [flow, @stroke_ml, PAUSE_S]
-        when "head" then [over_the_top? ? [through(head_mpa + @drive["mpa"]), 0.0].max : 0.0, RUN_ML, 0.0]
-        when "syringe"
-          [through(@drive["mpa"] - head_mpa).clamp(0.0, @drive["ml_s"]), @drive["ml"].to_f, PAUSE_S]
+          [[@stroke_ml / @drive["seconds"], through].min, @stroke_ml, PAUSE_S]
+        when "head" then [over_the_top? ? [through, 0.0].max : 0.0, RUN_ML, 0.0]
+        when "syringe" then [through.clamp(0.0, @drive["ml_s"]), @drive["ml"].to_f, PAUSE_S]
         else [0.0, 0.0, 0.0]
         end
       end
@@ -59,22 +84,18 @@ module Sandbag
       # A line that holds air starts to run only where the reservoir, with what is added to it, stands above its
       # highest point.
       def over_the_top?
-        highest_mm = @profile.points.map(&:height_mm).max - @profile.points.first.height_mm
+        outward = @profile.points.drop_while { |point| point.kind != "master" }
+        highest_mm = outward.map(&:height_mm).max - @profile.master.height_mm
         Hydraulics::Flow.head_mpa(highest_mm - RESERVOIR_MM, @fluid) < @drive["mpa"]
       end
 
       def head_mpa
-        Hydraulics::Flow.head_mpa(@profile.head_mm + JAR_MM, @fluid)
+        height_mm = @hose_raised ? -JAR_MM : @profile.head_mm + JAR_MM
+        Hydraulics::Flow.head_mpa(height_mm, @fluid)
       end
 
-      def through(pressure_mpa)
-        Hydraulics::Flow.ml_s(pressure_mpa, segments, @fluid)
-      end
-
-      def segments
-        lines = @profile.legs.map { |leg| Hydraulics::Flow::Segment.new(leg.length_mm, leg.bore_mm) }
-        nipple = @opening["bore"].positive? ? [Hydraulics::Flow::Segment.new(NIPPLE_MM, @opening["bore"])] : []
-        lines + nipple
+      def through
+        pressure_mpa / resistance_mpa_s_ml
       end
     end
   end

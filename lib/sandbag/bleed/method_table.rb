@@ -9,9 +9,18 @@ module Sandbag
 
       # @param sheet [Circuit::Sheet]; given [Hash] of Way
       # @param tool [Boolean] the machine's own electronic tool with its procedure is on hand
-      def initialize(sheet, tool: false, **given)
+      # @param gate [Hash, nil] row of abs_gate.yml that decides on this job
+      # @param shelf [Array<String>, nil] ids of the tools on the shelf; nil where nobody knows
+      # @param people [Integer] at hand
+      # @param schools [Hash] what the shop holds with; dry [Boolean] the circuit was opened
+      def initialize(sheet, tool: false, gate: nil, shelf: nil, people: 1, schools: {}, dry: false, **given)
         @sheet = sheet
         @tool = tool
+        @gate = gate
+        @shelf = shelf
+        @people = people
+        @schools = schools
+        @dry = dry
         @given = given
         freeze
       end
@@ -27,28 +36,62 @@ module Sandbag
           return "Not on this kind of circuit. Not for: #{Wording.inside(row["not_for"])}"
         end
         return "ABS is fitted or may be: nothing is pushed backwards through its unit." if row["reverse"] && @sheet.abs?
+        if @gate&.dig("methods")&.none?(row["id"])
+          return "ABS: #{Wording.inside(@gate["says"])} #{@gate["does"]}"
+        end
         "Only with the machine's own tool and its procedure." if row["needs_tool"] && !(@sheet.abs? && @tool)
       end
 
       # @return [Hash] ways: the profile of each far end; methods: what becomes of its air under each
       def to_h
         ways = Way.all(@sheet, **@given)
-        rows = usable.map { |method| row(method, ways) }
+        judged = usable.map { |method| Judged.new(method, ways.map { |way| MethodVerdict.new(way, method) }) }
         {
           ways: ways.map { |way| way_view(way) },
-          methods: rows.sort_by.with_index { |each, index| [*rank(each), index] },
+          methods: judged.sort_by.with_index { |each, index| [*rank(each), index] }.map { |each| row(each) },
           barred: Knowledge.table("bleed_methods").filter_map { |row| barred_view(row) },
           changes: MethodVerdict::CHANGES
         }
       end
 
+      # @return [Array<Hash>] the figures that decide on a method, way by way, see Figures
+      def figures(method)
+        Way.all(@sheet, **@given).flat_map { |way| Figures.new(way, MethodVerdict.new(way, method)).items }
+      end
+
+      # @attr method [Hash]; verdicts [Array<MethodVerdict>] on each way
+      Judged = Struct.new(:method, :verdicts) do
+        def worst
+          @worst ||= verdicts.max_by { |verdict| RANKS.index(verdict.id) }
+        end
+      end
+      private_constant :Judged
+
       private
 
-      # By what becomes of the air; then whole methods before aids, common tools before special ones, quick before slow.
-      def rank(row)
-        method = Knowledge.find("bleed_methods", row[:id])
-        special = method["tools"].count { |tool| Knowledge.find("tools", tool)["special"] }
-        [RANKS.index(row[:verdict]), row[:aid] ? 1 : 0, special, row[:minutes]]
+      # By what becomes of the air; then whole methods before aids, the machine's own tool where it is on hand, what is
+      # there before what is not, by the hands there are, by what the shop holds with, quick before slow.
+      def rank(judged)
+        method = judged.method
+        [
+          RANKS.index(judged.worst.id), method["aid"] ? 1 : 0, method["needs_tool"] ? 0 : 1, wanting(method).size,
+          (method["people"] > @people) ? 1 : 0, -leaning(method), method["minutes"]
+        ]
+      end
+
+      # @return [Array<String>] special tools that are not on the shelf; where nobody knows the shelf, all of them
+      def wanting(method)
+        if @shelf
+          method["tools"] - @shelf - COMMON
+        else
+          method["tools"].select { |tool| Knowledge.find("tools", tool)["special"] }
+        end
+      end
+      # Every bench has them.
+      COMMON = %w[nipple_spanner catch_jar ring_spanner soft_vice].freeze
+
+      def leaning(method)
+        Schools.leaning(@schools, method["id"], @sheet.kind.id, dry: @dry)
       end
 
       def barred_view(row)
@@ -56,17 +99,11 @@ module Sandbag
         {id: row["id"], label: row["label"], why: why} if why
       end
 
-      def row(method, ways)
-        verdicts = ways.map { |way| MethodVerdict.new(way, method) }
-        worst = verdicts.max_by { |verdict| RANKS.index(verdict.id) }
+      def row(judged)
+        method = judged.method
+        worst = judged.worst
         {
-          id: method["id"],
-          label: method["label"],
-          people: method["people"],
-          minutes: method["minutes"],
-          not_for: method["not_for"],
-          cycle: method["cycle"],
-          fails: method["fails"],
+          **method.slice("id", "label", "people", "minutes", "not_for", "cycle", "fails").transform_keys(&:to_sym),
           reverse: method["reverse"] == true,
           aid: method["aid"] == true,
           verdict: worst.id,
@@ -74,8 +111,11 @@ module Sandbag
           changes: worst.changes,
           together: worst.together?,
           why: why(worst),
-          legs: verdicts.map { |verdict| legs(verdict) },
-          flow_ml_s: verdicts.first.flow_ml_s
+          wanting: @shelf ? wanting(method).map { |tool| Knowledge.find("tools", tool)["label"] } : [],
+          short_of_hands: method["people"] > @people,
+          leaning: leaning(method),
+          legs: judged.verdicts.map { |verdict| legs(verdict) },
+          flow_ml_s: judged.verdicts.first.flow_ml_s
         }.compact
       end
 
@@ -110,7 +150,8 @@ module Sandbag
         profile = way.profile
         {
           far_end: way.far_end["id"], label: way.end_label, pocket_ml: way.turned ? 0.0 : profile.pocket_ml,
-          points: profile.points.map { |point| point.to_h }, length_mm: profile.length_mm
+          points: profile.points.map { |point| point.to_h }, length_mm: profile.length_mm,
+          abs: @sheet.abs?, nipple_up: way.turned
         }
       end
     end

@@ -6,16 +6,17 @@ module Sandbag
     # air at a place; with the leg and the two speeds that decide it.
     class MethodVerdict
       # What may be changed, and how the way is then. opening: a wider nipple; celsius: the fluid warmed.
-      # loop_down, turned: the loop tied down, the caliper turned with its port up.
+      # loop_down, turned: the loop tied down, the caliper turned with its port up. feed_up: the feed hose lifted.
       CHANGES = {
         "opening" => "the nipple opened 1/2 turn", "celsius" => "the fluid warmed to 20 °C",
-        "loop_down" => "the high loop pulled down and tied", "turned" => "the caliper off, its port turned to the top"
+        "loop_down" => "the high loop pulled down and tied", "feed_up" => "the feed hose lifted straight and squeezed",
+        "turned" => "the caliper off, its port turned to the top"
       }.freeze
 
       # Air below this in a cavity is not spoken of, mL. [default]
       SMALL_ML = 0.01
 
-      attr_reader :carriages
+      attr_reader :carriages, :drive
 
       # @param way [Way]; method [Hash] of bleed_methods.yml
       def initialize(way, method)

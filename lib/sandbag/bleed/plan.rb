@@ -10,8 +10,8 @@ module Sandbag
 
       # Share of a stroke lost to air still in the circuit. [default] none; the done-criteria catch what it hides.
       LOSS = 0.0
-      # Practice 7.6 and docs/physics.md 6: top up when this share of the usable fluid has gone.
-      TOP_UP_SHARE = 0.6
+      # Reservoirs that go through at least, whatever the flush volume says. [default] docs/trade.md 10
+      RESERVOIRS = 2
 
       MASTER_OUTLET = "master_outlet"
 
@@ -20,9 +20,13 @@ module Sandbag
       # @param sheet [Circuit::Sheet]
       # @param opened [Boolean] the master was opened: its outlet comes first, then outwards; else the furthest point
       #   first
-      def initialize(sheet, opened:)
+      # @param order [String, nil] lowest_first, where a method has its own; as the circuit stands otherwise
+      # @param reservoirs [Integer] at least so many go through
+      def initialize(sheet, opened:, order: nil, reservoirs: RESERVOIRS)
         @sheet = sheet
         @opened = opened
+        @order = order
+        @reservoirs = reservoirs
         circuit = Circuit::Assembly.build(sheet)
         @stroke_ml = circuit.master.volume_per_stroke_ml * (1 - LOSS)
         @master_ml = circuit.master.fluid_ml
@@ -40,22 +44,13 @@ module Sandbag
           other.usable_ml == usable_ml
       end
 
-      # Strokes from a fresh top-up to the next.
-      def strokes_per_top_up
-        [(TOP_UP_SHARE * usable_ml / stroke_ml).floor, 1].max
-      end
-
-      # Strokes from a fresh top-up until the port would uncover.
-      def strokes_to_uncover
-        (usable_ml / stroke_ml).floor
-      end
-
       def to_h
+        filling = ReservoirCount.new(full_ml: usable_ml, stroke_ml: stroke_ml)
         {
           stroke_ml: stroke_ml,
           usable_ml: usable_ml,
-          strokes_per_top_up: strokes_per_top_up,
-          strokes_to_uncover: strokes_to_uncover,
+          strokes_per_top_up: filling.strokes_per_top_up,
+          strokes_to_uncover: filling.strokes_per_filling,
           total_ml: points.sum(&:flush_ml),
           points: points.map(&:to_h)
         }
@@ -79,7 +74,15 @@ module Sandbag
           master_ml = 0
           points.concat(nipples_of(part, upstream_ml))
         end
-        points
+        enough_of(points)
+      end
+
+      # What is short of the least goes through the last point.
+      def enough_of(points)
+        short_ml = @reservoirs * usable_ml - points.sum(&:flush_ml)
+        return points unless short_ml.positive?
+        *others, last = points
+        [*others, point_of(last.id, last.label, last.flush_ml + short_ml, 0, last.why)]
       end
 
       def nipples_of(part, upstream_ml)
@@ -100,10 +103,20 @@ module Sandbag
 
       def ordered_ends
         by_length = @sheet.far_ends.sort_by.with_index { |part, index| [path_length(part), index] }
+        return by_length.sort_by.with_index { |part, index| [height_mm(part), index] } if lowest_first?
         @opened ? by_length : by_length.reverse
       end
 
+      def lowest_first?
+        @order == "lowest_first"
+      end
+
+      def height_mm(part)
+        @sheet.values(@sheet.part(path(part).last))["end_height"].value
+      end
+
       def order_reason
+        return "by itself, the lowest point first" if lowest_first?
         @opened ? "opened circuit: from the master outwards" : "full circuit: the furthest point first"
       end
 

@@ -2,17 +2,30 @@
 
 module Sandbag
   module Bleed
-    # Strokes counted, reservoir watched, every point run clean.
+    # Strokes and millilitres counted, reservoir watched, every point run clean, the last pops at the master.
     class Stage < Job::Stage
       # Entries after which an earlier lever reading says nothing any more.
-      DISTURBING = %w[stroke uncovered].freeze
+      DISTURBING = %w[stroke beat run uncovered].freeze
+
+      # @param job [Job::State]; method [Hash] row of bleed_methods.yml
+      # @return [Plan] of the job's circuit
+      def self.plan(job, method)
+        Plan.new(job.sheet, opened: job.ask.opened?, order: method["order"],
+          reservoirs: Schools.reservoirs(job.schools))
+      end
 
       attr_reader :plan, :count
 
       def initialize(job)
         super
-        @plan = Plan.new(job.sheet, opened: job.ask.opened?)
-        @count = job.counted&.on(@plan, entries) || Count.fold(@plan, entries)
+        @plan = Stage.plan(job, job.choose.bleed_method)
+        first = job.choose.first_method
+        @count = job.counted&.on(@plan, entries, method: first) || Count.fold(@plan, entries, method: first)
+      end
+
+      # @return [Hash] row of bleed_methods.yml at hand
+      def method_row
+        count.method
       end
 
       # @return [Integer, nil] journal positions of the first and the last entry that disturbed the lever
@@ -24,43 +37,42 @@ module Sandbag
         DISTURBING.filter_map { |kind| entries.of(kind).last&.position }.max
       end
 
+      # @return [Checks] of the method at hand
+      def checks
+        @checks ||= Checks.new(entries, method_row, job.sheet, followed: Schools.followed(job.schools),
+          moved: last_disturbed)
+      end
+
+      # @return [Stubborn] the ladder for air that stays
+      def stubborn
+        @stubborn ||= Stubborn.new(entries, job.sheet, job.choose.bleed_methods.map { |row| row["id"] })
+      end
+
+      # Every point ran clean, and so did the port at the master.
       def done?
-        count.finished?
+        count.finished? && checks.after_fluid.nil?
       end
 
       def waits_for
         return if done?
-        first = unready
+        first = unready || checks.before_fluid
         return first if first
-        return "a top-up: the next stroke may uncover the port" if count.reservoir.spent?
+        return checks.after_fluid if count.finished?
+        return refill_said if count.reservoir.spent?
         point = count.current
         point.done ? "the next point" : "#{point.label}: #{point.missing.first || "finish the point"}"
       end
 
       def unresolved
-        count.restarts.last[:why] if count.restarts.any? && !done?
+        count.log.restarts.last[:why] if count.log.restarts.any? && !count.finished?
       end
 
       # Entries that move fluid.
-      MOVING = %w[stroke bubbles colour].freeze
+      MOVING = %w[stroke beat run bubbles colour].freeze
 
-      # Refuses to move fluid before machine and mechanic are protected and the circuit is shut, a stroke that the
-      # reservoir may not bear, a point the circuit does not have, and finishing one whose criteria are not met.
+      # Refuses what Admission refuses.
       def admit(entry)
-        refuse_unready if MOVING.include?(entry.kind)
-        refuse_uncovering if entry.kind == "stroke" && count.reservoir.spent?
-        id = entry.data["point"]
-        return unless id
-        point = count.points[id]
-        unless point
-          raise Refusal.at("data/point", "this circuit has no bleed point “#{id}”", count.points.keys.join(", "))
-        end
-        return unless entry.kind == "point_done" && point.missing.any?
-        raise Refusal.at(
-          "data/point",
-          "not finished: #{point.missing.join(", ")}",
-          "enough strokes, the last ones clean, colour as fresh"
-        )
+        Admission.new(self).admit(entry)
       end
 
       # @return [String, nil] what has to be done before fluid moves, and where
@@ -72,19 +84,48 @@ module Sandbag
         "#{fit.waits_for}, under Fit" if fit && !fit.ready?
       end
 
-      private
-
-      def refuse_unready
-        first = unready
-        raise Refusal.at("kind", "not yet: #{first}", "that first") if first
+      # A whole bleed is through, and Feel says that the lever does not hold.
+      def lever_failed?
+        count.finished? && job.stages.key?("feel") && !round_answers_feel? &&
+          (job.feel.verdict == "bleed_again" || job.feel.hold&.fetch(:pass) == false)
       end
 
-      def refuse_uncovering
-        raise Refusal.at(
-          "kind",
-          "#{count.reservoir.strokes_since_top_up} strokes since the last top-up: the next may uncover the port",
-          "topped_up, or uncovered if it is"
-        )
+      # @return [Hash] what the bleed knows of the shop and the people: people, celsius
+      def at_hand
+        {people: entries.said("people")&.fetch("people")&.round || 1,
+         celsius: entries.said("temperature")&.fetch("celsius") || Way::WARM_C}
+      end
+
+      # @param shelf [Array<String>] ids of the tools on the shelf; supposed [Hash] of Way
+      # @param explain [String, nil] the way to bleed whose figures are wanted
+      # @return [Hash] of MethodTable, with the temperature it is judged at
+      # Refuses to explain a way that is none.
+      def verdicts(shelf: nil, explain: nil, **supposed)
+        given = {celsius: at_hand[:celsius], **supposed}
+        table = MethodTable.new(job.sheet, tool: job.choose.tool?, gate: job.ask.flags.gate, shelf: shelf,
+          people: at_hand[:people], schools: job.schools, dry: job.ask.opened?, **given)
+        figures = explain && table.figures(explained(explain)).map(&:to_h)
+        {**table.to_h, celsius: given[:celsius].to_f, figures: figures}.compact
+      end
+
+      private
+
+      def explained(id)
+        Knowledge.find("bleed_methods", id) ||
+          raise(Refusal.at("explain", "there is no way to bleed “#{id}”",
+            Knowledge.table("bleed_methods").map { |row| row["id"] }.join(", ")))
+      end
+
+      def refill_said
+        return "a top-up: the next stroke may uncover the port" if count.supply.kind == "reservoir"
+        Wording.inside(count.supply.refill)
+      end
+
+      # It was said since the readings that the lever did not hold.
+      def round_answers_feel?
+        round = entries.last("round")
+        read = job.feel.entries.last(*Feel::Stage::MEASURED)
+        round && read && round.position > read.position
       end
     end
   end

@@ -7,16 +7,81 @@ module Sandbag
       # @param bleed [Stage]
       def initialize(bleed)
         @bleed = bleed
+        @count = bleed.count
         freeze
       end
 
       # @return [Hash]
       def to_h
         {
-          **@bleed.count.to_h,
-          ladder: ReservoirCount.ladder(@bleed.plan),
+          **counted,
+          **recorded,
+          plan: @bleed.plan.to_h,
+          ladder: @count.reservoir.ladder,
+          method: method,
+          checks: {start: @bleed.checks.start.map(&:to_h), end: @bleed.checks.finish.map(&:to_h)},
+          tool: tool,
+          stubborn: @bleed.stubborn.climbing? ? @bleed.stubborn.to_a : [],
+          round: round,
+          **@bleed.at_hand,
           fluid_wanted_ml: @bleed.job.choose.fluid_wanted_ml,
-          unready: @bleed.unready
+          wait: @bleed.job.ask.wait,
+          unready: @bleed.unready,
+          unchecked: @bleed.checks.before_fluid,
+          unproven: (@bleed.checks.after_fluid if @count.finished?)
+        }.compact
+      end
+
+      private
+
+      def counted
+        {
+          current: @count.current_id,
+          points: @count.points.values.map(&:to_h),
+          reservoir: @count.reservoir.to_h,
+          cycle: @count.cycle.to_h,
+          jar: @count.jar.to_h,
+          total_strokes: @count.total_strokes,
+          stroke_ml: @count.stroke_ml,
+          begun: @count.begun?,
+          finished: @count.finished?
+        }
+      end
+
+      def recorded
+        @count.log.to_h.except(:rounds)
+      end
+
+      def method
+        row = @bleed.method_row
+        supply = @count.supply
+        {
+          **row.slice("id", "label", "cycle", "people", "wait").transform_keys(&:to_sym),
+          by_ml: supply.by_ml?,
+          both: row["both"] == true,
+          refill: supply.refill,
+          supply: supply.kind
+        }.compact
+      end
+
+      # What the tool of the method has to show.
+      def tool
+        checks = @bleed.checks
+        {
+          tight_wanted: checks.tight_wanted?,
+          tightness: checks.tightness,
+          report_wanted: @bleed.method_row["report"] == true,
+          report: checks.report
+        }.compact
+      end
+
+      def round
+        rounds = @bleed.job.ask.rounds
+        {
+          number: rounds.since_looked,
+          most: Rounds::MOST,
+          lever_failed: @bleed.lever_failed?,
+          says: rounds.says
         }.compact
       end
     end

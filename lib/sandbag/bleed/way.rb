@@ -12,19 +12,25 @@ module Sandbag
 
       attr_reader :profile, :fluid, :stroke_ml
 
-      # celsius: of the fluid; opening: of nipple_openings.yml, nil as the method has it; loop_down, turned [Boolean];
-      # raised_mm: the master turned or tilted up by so much
-      attributes :sheet, :far_end, :celsius, :opening, :loop_down, :turned, :raised_mm
+      # celsius: of the fluid; opening: of nipple_openings.yml, nil as the method has it; loop_down, feed_up, turned,
+      # hose_raised [Boolean]; raised_mm, tilted_mm: see HeightProfile
+      attributes :sheet, :far_end, :celsius, :opening, :loop_down, :feed_up, :turned, :hose_raised, :raised_mm,
+        :tilted_mm
 
-      def initialize(sheet:, far_end:, celsius: WARM_C, opening: nil, loop_down: false, turned: false, raised_mm: 0.0)
+      def initialize(sheet:, far_end:, celsius: WARM_C, opening: nil, loop_down: false, feed_up: false, turned: false,
+        hose_raised: false, raised_mm: 0.0, tilted_mm: 0.0)
         @sheet = sheet
         @far_end = far_end
         @celsius = Measures.finite("celsius", celsius)
         @opening = opening
         @loop_down = loop_down
+        @feed_up = feed_up
         @turned = turned
+        @hose_raised = hose_raised
         @raised_mm = Measures.finite("raised", raised_mm)
-        @profile = HeightProfile.new(sheet, far_end, loop_down: loop_down, raised_mm: @raised_mm)
+        @tilted_mm = Measures.finite("tilted", tilted_mm)
+        @profile = HeightProfile.new(sheet, far_end, loop_down: loop_down, feed_up: feed_up, raised_mm: @raised_mm,
+          tilted_mm: @tilted_mm)
         @fluid = Hydraulics::FlowingFluid.of(family, celsius: @celsius)
         @stroke_ml = Circuit::Assembly.build(sheet).master.volume_per_stroke_ml
         freeze
@@ -38,9 +44,7 @@ module Sandbag
       # @param change [String] of MethodVerdict::CHANGES
       # @return [Way] the same with that changed
       def changed_by(change)
-        given = {"opening" => {opening: "half"}, "celsius" => {celsius: WARM_C}, "loop_down" => {loop_down: true},
-                 "turned" => {turned: true}}.fetch(change)
-        with(**given)
+        with(**{change.to_sym => {"opening" => "half", "celsius" => WARM_C}.fetch(change, true)})
       end
 
       # A change that was made already, or can change nothing here.
@@ -49,6 +53,7 @@ module Sandbag
         when "opening" then opening == "half"
         when "celsius" then celsius >= WARM_C
         when "loop_down" then !profile.high_spot?
+        when "feed_up" then !profile.sag?
         else turned || profile.pocket_ml.zero?
         end
       end
@@ -62,7 +67,7 @@ module Sandbag
       def drive(method)
         wide = (opening && method["opening"] != "shut") ? opening : method["opening"]
         Drive.new(method, profile, fluid: fluid, opening: Knowledge.find("nipple_openings", wide),
-          stroke_ml: stroke_ml)
+          stroke_ml: stroke_ml, hose_raised: hose_raised)
       end
 
       private

@@ -82,17 +82,25 @@ module Sandbag
         @fluid ? @fluid["stamped"] : @fitted.value("fluid", "stamped")
       end
 
-      # @return [Hash] row of bleed_methods.yml that the quantities are for; one that was chosen and no longer suits
-      #   counts no more
+      # @return [Hash] row of bleed_methods.yml that the quantities are for: the bleed's own, once it was changed there
       def bleed_method
-        chosen = entries.said("method")&.fetch("method")
-        bleed_methods.find { |row| row["id"] == chosen } || bleed_methods.first
+        suited(job.journal.of("bleed").last("method")) || first_method
       end
 
-      # @return [Array<Hash>] rows of bleed_methods.yml that suit this circuit: nothing is pushed backwards through an
-      #   ABS unit, and its own tool is there or not
+      # @return [Hash] row of bleed_methods.yml that the bleed begins with; one that was chosen and no longer suits
+      #   counts no more
+      def first_method
+        suited(entries.last("method")) || bleed_methods.first
+      end
+
+      # @return [Array<Hash>] rows of bleed_methods.yml that suit this circuit and that the ABS gate lets by
       def bleed_methods
-        Bleed::MethodTable.new(sheet, tool: @ask.intake.value("abs_tool") == "yes").usable
+        @bleed_methods ||= Bleed::MethodTable.new(sheet, tool: tool?, gate: @ask.flags.gate).usable
+      end
+
+      # The machine's own electronic tool with its procedure is on hand.
+      def tool?
+        @ask.intake.value("abs_tool") == "yes"
       end
 
       # @return [Float, nil] water as read, % by volume
@@ -177,7 +185,7 @@ module Sandbag
 
       # @return [Hash] total_ml and the lines it is made of
       def need
-        @need ||= FluidNeed.of(Bleed::Plan.new(sheet, opened: @ask.opened?), drained: @ask.opened?,
+        @need ||= FluidNeed.of(Bleed::Stage.plan(job, bleed_method), drained: @ask.opened?,
           method: bleed_method)
       end
 
@@ -235,7 +243,14 @@ module Sandbag
           "the rider's agreement, in words")
       end
 
+      def suited(entry)
+        entry && bleed_methods.find { |row| row["id"] == entry.data["method"] }
+      end
+
       def admit_method(data)
+        if job.bleed.count.begun?
+          raise Refusal.at("kind", "fluid has moved by another way already", "a change of method under Bleed")
+        end
         method = Knowledge.find("bleed_methods", data["method"])
         suited = bleed_methods
         return if suited.include?(method)

@@ -29,6 +29,13 @@ module Sandbag
         items.values.select { |item| item.kind == kind && !item.discarded }
       end
 
+      # @param family [String, nil] of the fluid: a syringe of another one is none
+      # @return [Array<String>] ids of tools.yml that are there
+      def tools(family)
+        syringes = of("syringe").select { |item| family.nil? || item.fields["family"] == family }
+        (of("tool") + syringes).select { |item| item.free.positive? }.map { |item| item.fields["tool"] }.uniq
+      end
+
       def find(id)
         items[id]
       end

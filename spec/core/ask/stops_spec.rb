@@ -36,6 +36,7 @@ RSpec.describe "Stops" do
       end
       expect(asked).to eq %w[at_ease linked service_info sole_brake fluid_marked fluid_found]
       worked.protect
+      worked.look_before_fluid
       worked.add("bleed", "stroke")
     end
 
@@ -241,7 +242,8 @@ RSpec.describe "Stops" do
       worked.answer_stops
       route(worked, "bleed")
       worked.protect
-      limit = worked.state.bleed.plan.strokes_to_uncover
+      worked.look_before_fluid
+      limit = worked.state.bleed.plan.to_h[:strokes_to_uncover]
       limit.times { worked.add("bleed", "stroke") }
       expect(problems { worked.add("bleed", "stroke") }.first).to have_attributes(
         pointer: "kind",
@@ -273,6 +275,8 @@ RSpec.describe "Stops" do
           worked.add("strip", "setup", {"item" => item})
         end
         worked.fit_all if worked.state.stages.key?("fit")
+        expect(problems { worked.add("bleed", "stroke") }.first.message).to include("clear hose")
+        worked.look_before_fluid
         worked.add("bleed", "stroke")
       end
     end

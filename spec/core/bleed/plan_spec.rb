@@ -61,9 +61,8 @@ RSpec.describe Sandbag::Bleed::Plan do
   end
 
   it "tops up when 0.6 of the usable fluid has gone, rounded down, and never after no stroke at all" do
-    expect(plan.strokes_per_top_up).to eq (0.6 * 28 / plan.stroke_ml).floor
+    expect(plan.to_h[:strokes_per_top_up]).to eq (0.6 * 28 / plan.stroke_ml).floor
     tiny = described_class.new(changed(twin_disc_plain, "reservoir", usable: 1), opened: false)
-    expect(tiny.strokes_per_top_up).to eq 1
-    expect(tiny.strokes_to_uncover).to eq 0
+    expect(tiny.to_h).to include(strokes_per_top_up: 1, strokes_to_uncover: 0)
   end
 end

@@ -238,7 +238,7 @@ RSpec.describe Sandbag::Fit::Stage do
     it "is set before the bleed and checked again after" do
       worked = built.fit_all
       expect(fit(worked)).to be_ready
-      worked.state.bleed.count.points.each_key { |id| worked.run_clean(id) }
+      worked.run_all_clean
       expect(fit(worked).due("after")).to include "free play, checked again after the bleed"
     end
   end
@@ -248,7 +248,7 @@ RSpec.describe Sandbag::Fit::Stage do
     expect(problems { job.add("bleed", "stroke") }.first.message).to end_with "under Fit"
     job.fit_all
     expect([fit(job).ready?, fit(job).done?, job.state.current]).to eq [true, true, "bleed"]
-    job.state.bleed.count.points.each_key { |id| job.run_clean(id) }
+    job.run_all_clean
     expect([fit(job).done?, job.state.current, fit(job).phase]).to eq [false, "fit", "after"]
     job.fit_all
     expect([fit(job).done?, job.state.current]).to eq [true, "feel"]
@@ -261,7 +261,7 @@ RSpec.describe Sandbag::Fit::Stage do
     job.bleed_all
     expect(fit(job)).to be_done
     job.add("bleed", "uncovered")
-    job.state.bleed.count.points.each_key { |id| job.run_clean(id) }
+    job.run_all_clean
     expect(fit(job).due("after")).to include("lid", "clamp bolts: its torque", "paint marks")
     expect(job.open_gates).to include("fitted", "torque")
   end

@@ -31,6 +31,8 @@ RSpec.describe Sandbag::Job do
     job.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
     expect(job.state.waits_for).to eq "set-up: machine upright and stable"
     job.protect
+    expect(job.state.waits_for).to eq "a clear hose grips the nipple, its end in the jar"
+    job.look_before_fluid
     expect(job.state.waits_for).to eq "Right caliper: 10 strokes to go"
   end
 
@@ -197,6 +199,7 @@ RSpec.describe Sandbag::Job do
     job.answer_stops
     job.add("ask", "route", {"route" => "bleed"})
     job.protect
+    job.look_before_fluid
     before = job.entries.size
     expect(refusal_at { job.add("bleed", "whistle") }).to eq ["kind"]
     expect(refusal_at { job.add("strip", "stroke") }).to eq ["kind"]

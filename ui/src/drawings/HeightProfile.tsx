@@ -3,6 +3,7 @@ import type { BleedVerdict, BleedVerdicts } from "../server/api";
 import { useUnits } from "../server/useUnits";
 
 type Way = BleedVerdicts["ways"][number];
+type Point = Way["points"][number];
 type Legs = BleedVerdict["legs"][number];
 
 interface Props {
@@ -12,10 +13,12 @@ interface Props {
 }
 
 const WIDE = 640;
-const TALL = 240;
-const EDGE = 44;
+const TALL = 300;
+const EDGE = 58;
+/** Half the size of what stands at an end of the line. */
+const HALF = 19;
 
-/** The line as height over length, from the master to the nipple; a bubble where air stays. */
+/** The line as height over length, from the reservoir to the nipple; a bubble where air stays. */
 export function HeightProfile({ way, legs }: Props) {
   const theme = useTheme();
   const units = useUnits();
@@ -28,47 +31,28 @@ export function HeightProfile({ way, legs }: Props) {
     .join("");
   const stuck = legs?.findIndex((leg) => leg.state !== "carried" && leg.state !== "rises") ?? -1;
   const bubble = stuck < 0 ? undefined : higher(way.points[stuck], way.points[stuck + 1]);
+  const name = (point: Point) => (point.kind === "far_end" ? way.label : point.label);
   return (
     <svg
       viewBox={`0 0 ${WIDE} ${TALL}`}
       role="img"
       aria-label={`${way.label}: ${way.points.map((point) => `${point.label} at ${units.say("length", point.height_mm, 0)}`).join(", ")}${bubble ? `; air stays at ${bubble.label}` : ""}`}
-      style={{ width: "100%", maxHeight: "17rem" }}
+      style={{ width: "100%", maxHeight: "19rem" }}
     >
-      <path
-        d={path}
-        fill="none"
-        stroke={theme.tube}
-        strokeWidth="14"
-        strokeLinejoin="round"
-        strokeLinecap="round"
-      />
-      <path
-        d={path}
-        fill="none"
-        stroke={theme.fresh}
-        strokeWidth="8"
-        strokeLinejoin="round"
-        strokeLinecap="round"
-      />
+      <path d={path} {...line(theme.tube, 14)} />
+      <path d={path} {...line(theme.fresh, 8)} />
+      {way.abs ? <AbsUnit way={way} x={x} y={y} /> : null}
       {way.points.map((point, at) => (
-        <g key={point.label}>
-          <circle
-            cx={x(point.at_mm)}
-            cy={y(point.height_mm)}
-            r="9"
-            fill={theme.panel}
-            stroke={theme.ink}
-            strokeWidth="2.5"
-          />
+        <g key={point.label} transform={`translate(${x(point.at_mm)} ${y(point.height_mm)})`}>
+          <PointShape point={point} isNippleUp={way.nipple_up} />
           <text
-            x={Math.min(Math.max(x(point.at_mm), 8), WIDE - 8)}
-            y={y(point.height_mm) + (point.height_mm === low ? 28 : -18)}
+            x={at === 0 ? -EDGE + 6 : at === way.points.length - 1 ? EDGE - 6 : 0}
+            y={point.height_mm === low ? HALF + 24 : -HALF - 10}
             textAnchor={at === 0 ? "start" : at === way.points.length - 1 ? "end" : "middle"}
-            fontSize="15"
+            fontSize="19"
             fill={theme.ink}
           >
-            {`${point.label}, ${units.say("length", point.height_mm, 0)}`}
+            {`${name(point)}, ${units.say("length", point.height_mm, 0)}`}
           </text>
         </g>
       ))}
@@ -76,17 +60,83 @@ export function HeightProfile({ way, legs }: Props) {
         <circle
           cx={x(bubble.at_mm)}
           cy={y(bubble.height_mm)}
-          r="15"
+          r="16"
           fill={theme.stopSoft}
           stroke={theme.stop}
-          strokeWidth="4"
+          strokeWidth="5"
         />
+      ) : null}
+      {way.pocket_ml > 0.01 ? (
+        <text x={WIDE - 6} y="24" textAnchor="end" fontSize="19" fill={theme.stop}>
+          {`${units.say("volume", way.pocket_ml, 2)} under a port that is not on top`}
+        </text>
       ) : null}
     </svg>
   );
 }
 
-type Point = Way["points"][number];
+const line = (stroke: string, width: number) =>
+  ({
+    fill: "none",
+    stroke,
+    strokeWidth: width,
+    strokeLinejoin: "round",
+    strokeLinecap: "round",
+  }) as const;
+
+/** What stands at a point: reservoir and master as blocks, a joint as a ring, the far end with its nipple. */
+function PointShape({ point, isNippleUp }: { point: Point; isNippleUp: boolean }) {
+  const theme = useTheme();
+  const solid = { fill: theme.panel, stroke: theme.ink, strokeWidth: 3 };
+  switch (point.kind) {
+    case "reservoir":
+      return <path d={`M${-HALF} ${-HALF}v${HALF + 6}h${2 * HALF}v${-HALF - 6}`} {...solid} />;
+    case "master":
+      return (
+        <g {...solid}>
+          <rect x={-HALF} y={-HALF / 2} width={2 * HALF} height={HALF} rx="4" />
+          <path d={`M${-HALF / 2} ${-HALF / 2}v-9h${HALF}v9`} fill={theme.fresh} />
+        </g>
+      );
+    case "far_end":
+      return (
+        <g {...solid}>
+          <rect x={-HALF} y={-HALF} width={2 * HALF} height={2 * HALF} rx="6" />
+          <path
+            d={isNippleUp ? `M0 ${-HALF}v-12M-5 ${-HALF - 12}h10` : `M${HALF} -6h12M${HALF + 12} -11v10`}
+          />
+        </g>
+      );
+    default:
+      return <circle r="9" {...solid} />;
+  }
+}
+
+/** The record does not say where on the way it sits: it is drawn on the first line after the master. */
+function AbsUnit({ way, x, y }: { way: Way; x: (mm: number) => number; y: (mm: number) => number }) {
+  const theme = useTheme();
+  const at = way.points.findIndex((point) => point.kind === "master");
+  const [from, to] = [way.points[at], way.points[at + 1]];
+  if (!from || !to) return null;
+  const [cx, cy] = [x((from.at_mm + to.at_mm) / 2), y((from.height_mm + to.height_mm) / 2)];
+  return (
+    <g transform={`translate(${cx} ${cy})`}>
+      <rect
+        x="-30"
+        y="-16"
+        width="60"
+        height="32"
+        rx="5"
+        fill={theme.panel}
+        stroke={theme.warn}
+        strokeWidth="3"
+      />
+      <text textAnchor="middle" y="6" fontSize="17" fill={theme.warn}>
+        ABS
+      </text>
+    </g>
+  );
+}
 
 function higher(one: Point | undefined, other: Point | undefined): Point | undefined {
   if (!one || !other) return one ?? other;

@@ -4,8 +4,7 @@ import { useUnits } from "../server/useUnits";
 
 interface Props {
   reservoir: Bleed["reservoir"];
-  /** Fluid gone when the next top-up is due. */
-  topUpMl: number;
+  supply: Bleed["method"]["supply"];
 }
 
 const TOP = 46;
@@ -21,19 +20,19 @@ const Drawing = styled.svg`
   }
 `;
 
-/** The reservoir as the count has drawn it down: MAX at the top mark, the port's cover level at the bottom one. */
-export function ReservoirDrawing({ reservoir, topUpMl }: Props) {
+/** The reservoir, or the syringe, as the count has drawn it down: full at the top mark, the port or its end at the bottom. */
+export function ReservoirDrawing({ reservoir, supply }: Props) {
   const theme = useTheme();
   const units = useUnits();
   const share = reservoir.left_ml / reservoir.full_ml;
   const level = FLOOR - share * (FLOOR - TOP);
-  const topUpLevel = TOP + (topUpMl / reservoir.full_ml) * (FLOOR - TOP);
+  const topUpLevel = TOP + (reservoir.refill_ml / reservoir.full_ml) * (FLOOR - TOP);
   const danger = reservoir.warning === "stop" || reservoir.warning === "now";
   return (
     <Drawing
       viewBox="0 0 170 262"
       role="img"
-      aria-label={`Reservoir: about ${units.bare("volume", reservoir.left_ml, 0)} of ${units.say("volume", reservoir.full_ml, 0)} above the port`}
+      aria-label={`${supply === "reservoir" ? "Reservoir" : "Syringe"}: about ${units.bare("volume", reservoir.left_ml, 0)} of ${units.say("volume", reservoir.full_ml, 0)} ${supply === "reservoir" ? "above the port" : "to its end"}`}
     >
       <path d="M10 26h118" stroke={theme.tube} strokeWidth="12" strokeLinecap="round" />
       <path d="M18 34h102v192H18Z" fill={theme.panel} />
@@ -46,10 +45,10 @@ export function ReservoirDrawing({ reservoir, topUpMl }: Props) {
       <path d={`M106 ${topUpLevel}h24`} stroke={theme.warn} strokeWidth="4" />
       <g fontSize="15" fill={theme.ink}>
         <text x="132" y={TOP + 5}>
-          MAX
+          {supply === "reservoir" ? "MAX" : "full"}
         </text>
         <text x="132" y={FLOOR + 5} fill={theme.stop}>
-          port
+          {supply === "reservoir" ? "port" : "end"}
         </text>
         <text
           x="69"

@@ -1,6 +1,7 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from "@tanstack/react-query";
 import type {
-  BleedVerdictsRequest,
+  Bleed,
+  BleedSupposed,
   Candidate,
   MachineKind,
   Sheet,
@@ -157,13 +158,39 @@ export const explanationQuery = (sheet: Sheet, candidate: Candidate) => {
   return computed("explanations", body, () => answer(client.POST("/compute/explanations", { body })));
 };
 
-/** What is supposed of a circuit before it is bled: the shop, the nipple, the loop. */
-export type BleedSupposed = Omit<BleedVerdictsRequest, "sheet">;
+/** The heights along every way of a circuit as it is entered now. */
+export const profilesQuery = (sheet: Sheet) =>
+  computed("profiles", { sheet }, () =>
+    answer(client.POST("/compute/bleed-verdicts", { body: { sheet, ...plainLine } })),
+  );
 
-/** A warm shop, and nothing changed. */
-export const asItStands: BleedSupposed = { celsius: 20, loop_down: false, turned: false, raised: 0 };
-
-export const bleedVerdictsQuery = (sheet: Sheet, supposed: BleedSupposed) => {
-  const body = { sheet, ...supposed };
-  return computed("bleed-verdicts", body, () => answer(client.POST("/compute/bleed-verdicts", { body })));
+const plainLine = {
+  celsius: 20,
+  loop_down: false,
+  feed_up: false,
+  turned: false,
+  hose_raised: false,
+  raised: 0,
+  tilted: 0,
 };
+
+/** Nothing changed on the line. */
+export const asItStands: BleedSupposed = {};
+
+/** Asked anew when a page is come back to, or when hands, warmth or the way to bleed change. */
+export const bleedVerdictsQuery = (id: string, bleed: Bleed, supposed: BleedSupposed) =>
+  queryOptions({
+    queryKey: [
+      "bleed-verdicts",
+      id,
+      supposed,
+      bleed.people,
+      bleed.celsius,
+      bleed.method.id,
+      bleed.plan.total_ml,
+    ],
+    queryFn: () =>
+      answer(client.POST("/jobs/{id}/bleed-verdicts", { params: { path: { id } }, body: supposed })),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });

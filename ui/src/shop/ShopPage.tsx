@@ -10,6 +10,7 @@ import { Loaded } from "../kit/Loaded";
 import { Page, Panel, Quiet, Row, Split } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { useTitle } from "../kit/useTitle";
+import { Schools } from "./Schools";
 import { Prices } from "./Prices";
 
 export function ShopPage() {
@@ -45,6 +46,7 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
             limits: shop.limits,
             fluid_months: shop.fluid_months,
             lubricant: shop.lubricant,
+            schools: shop.schools,
             currency: shop.currency,
             hourly_rate_minor: shop.hourly_rate_minor,
             prices: shop.prices,
@@ -131,6 +133,7 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
             value={shop.lubricant}
             onChange={(lubricant) => change.mutate({ lubricant })}
           />
+          <Schools shop={shop} onChange={(changed) => change.mutate(changed)} />
           <h2>Limits of new circuits</h2>
           {LIMITS.map(([name, label, unit]) => (
             <EntryField

@@ -1,5 +1,7 @@
 import styled from "styled-components";
+import type { Bleed } from "../../server/api";
 import { Button } from "../../kit/Button";
+import type { Ears } from "./useEars";
 
 interface Props {
   actions: {
@@ -10,42 +12,52 @@ interface Props {
     undo: (() => void) | undefined;
     uncovered: () => void;
     finish: (() => void) | undefined;
+    ears: () => void;
   };
+  method: Bleed["method"];
+  /** The step of the cycle whose turn it is, where each is counted. */
+  beat: string | undefined;
   canFinish: boolean;
   undoWord: string | undefined;
+  ears: Ears;
 }
 
-const Bar = styled.div`
+const Bar = styled.div<{ $byMl: boolean }>`
   display: grid;
   gap: 0.6rem;
-  grid-template-columns: repeat(6, minmax(0, 1fr));
+  grid-template-columns: repeat(7, minmax(0, 1fr));
   @media (max-width: 74rem) {
-    grid-template-columns: repeat(3, minmax(0, 1fr));
+    grid-template-columns: repeat(4, minmax(0, 1fr));
   }
-  > :first-child {
+  > [data-main] {
     min-height: 4.5rem;
     font-size: 1.35rem;
     grid-column: 1 / -1;
   }
-  > :not(:first-child) {
+  > :not([data-main]) {
     padding-inline: 0.5rem;
     line-height: 1.15;
   }
 `;
 
-export function BleedActions({ actions, canFinish, undoWord }: Props) {
+const EARS: Record<Ears, string> = { off: "Silent", spoken: "Spoken", tones: "Tones" };
+
+export function BleedActions({ actions, method, beat, canFinish, undoWord, ears }: Props) {
   return (
-    <Bar>
-      <Button
-        tone={actions.stroke ? "act" : "plain"}
-        hotkey="Space"
-        isDisabled={!actions.stroke}
-        onPress={() => actions.stroke?.()}
-      >
-        {actions.stroke ? "Count a stroke" : "Topped up, or port uncovered?"}
-      </Button>
-      <Button hotkey="T" tone={actions.stroke ? "plain" : "act"} onPress={actions.topUp}>
-        Topped up
+    <Bar $byMl={method.by_ml}>
+      {method.by_ml ? null : (
+        <Button
+          data-main
+          tone={actions.stroke ? "act" : "plain"}
+          hotkey="Space"
+          isDisabled={!actions.stroke}
+          onPress={() => actions.stroke?.()}
+        >
+          {actions.stroke ? (beat ?? "Count a stroke") : "Topped up, or port uncovered?"}
+        </Button>
+      )}
+      <Button hotkey="T" tone={actions.stroke || method.by_ml ? "plain" : "act"} onPress={actions.topUp}>
+        {method.supply === "reservoir" ? "Topped up" : "Refilled"}
       </Button>
       <Button hotkey="B" onPress={actions.bubbles}>
         Bubbles
@@ -61,6 +73,9 @@ export function BleedActions({ actions, canFinish, undoWord }: Props) {
       </Button>
       <Button tone="stop" hotkey="X" onPress={actions.uncovered}>
         Port uncovered
+      </Button>
+      <Button hotkey="E" onPress={actions.ears}>
+        {EARS[ears]}
       </Button>
     </Bar>
   );

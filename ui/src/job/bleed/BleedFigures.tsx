@@ -12,18 +12,19 @@ interface Props {
 const Pair = styled.div`
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 1rem;
+  gap: 0.8rem;
   align-content: center;
 `;
 
 const Count = styled.div<{ $loud: boolean }>`
   border-radius: 0.5rem;
-  padding: 0.8rem 1rem;
+  padding: 0.8rem 0.9rem;
   background: ${(p) => (p.$loud ? p.theme.stopSoft : p.theme.sunk)};
   color: ${(p) => (p.$loud ? p.theme.stop : p.theme.ink)};
   p:last-child {
     font-size: 1.15rem;
     font-weight: 700;
+    line-height: 1.2;
   }
 `;
 
@@ -31,30 +32,59 @@ const Foot = styled.div`
   grid-column: 1 / -1;
 `;
 
-/** The two numbers of a bleed, for reading at two metres. */
+const SIZE = "clamp(4.5rem, 8.5vw, 7rem)";
+
+/** The two numbers of a bleed, for reading at two metres: strokes, or millilitres where the way is counted in them. */
 export function BleedFigures({ bleed, point, waiting }: Props) {
   const units = useUnits();
+  const byMl = bleed.method.by_ml;
   const loud = bleed.reservoir.warning === "now" || bleed.reservoir.warning === "stop";
+  const ml = (value: number) => units.bare("volume", value, 0);
+  const toRefill = byMl ? ml(bleed.reservoir.ml_to_top_up) : String(bleed.reservoir.strokes_to_top_up);
+  const isDue = byMl ? bleed.reservoir.ml_to_top_up <= 0 : bleed.reservoir.strokes_to_top_up === 0;
+  const unit = units.unit("volume");
   return (
     <Pair>
-      <Count $loud={loud && !bleed.finished} role="group" aria-label="Strokes to the next top-up">
-        <Big $size="clamp(5rem, 13vw, 9.5rem)" data-figure="to-top-up">
-          {bleed.reservoir.strokes_to_top_up}
+      <Count
+        $loud={loud && !bleed.finished}
+        role="group"
+        aria-label={byMl ? `${unit} to the next refill` : "Strokes to the next top-up"}
+      >
+        <Big $size={SIZE} data-figure="to-top-up">
+          {toRefill}
         </Big>
-        <p>{bleed.reservoir.strokes_to_top_up === 0 ? "Top up now" : "to the next top-up"}</p>
+        <p>
+          {isDue
+            ? `${byMl ? bleed.method.refill : "Top up"} now`
+            : `${byMl ? `${unit} ` : ""}to the next top-up`}
+        </p>
       </Count>
-      <Count $loud={false} role="group" aria-label={`Strokes still to go at ${point.label}`}>
-        <Big $size="clamp(5rem, 13vw, 9.5rem)" data-figure="to-go">
-          {point.strokes_to_go}
+      <Count
+        $loud={false}
+        role="group"
+        aria-label={`${byMl ? unit : "Strokes"} still to go at ${point.label}`}
+      >
+        <Big $size={SIZE} data-figure="to-go">
+          {byMl ? ml(point.ml_to_go) : point.strokes_to_go}
         </Big>
-        <p>still to go here</p>
+        <p>{byMl ? `${unit} still to go here` : "still to go here"}</p>
       </Count>
       <Foot>
         <Quiet>
-          <b data-figure="strokes">{point.strokes}</b> of {point.planned_strokes} strokes at {point.label},{" "}
-          {units.bare("volume", point.passed_ml, 0)} of {units.say("volume", point.planned_ml, 0)}; the last{" "}
-          {point.clean_strokes} without a bubble ({point.clean_wanted} wanted).{" "}
-          {units.say("volume", bleed.plan.stroke_ml, 2)} a full stroke.
+          {byMl ? null : (
+            <>
+              <b data-figure="strokes">{point.strokes}</b>
+              {` of ${point.planned_strokes} strokes at ${point.label}, `}
+            </>
+          )}
+          <span data-figure="passed">{ml(point.passed_ml)}</span>
+          {` of ${units.say("volume", point.planned_ml, 0)}${byMl ? ` at ${point.label}` : ""}; the last `}
+          {byMl
+            ? `${ml(point.clean_ml)} without a bubble (${units.say("volume", point.clean_ml_wanted, 0)} wanted).`
+            : `${point.clean_strokes} without a bubble (${point.clean_wanted} wanted).`}
+          {bleed.method.both
+            ? ` ${ml(bleed.in_ml)} in below, ${units.say("volume", bleed.out_ml, 0)} out above.`
+            : ""}
           {waiting > 2 ? ` ${waiting} entries still on the way.` : ""}
         </Quiet>
       </Foot>

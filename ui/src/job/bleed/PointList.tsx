@@ -1,9 +1,12 @@
 import styled from "styled-components";
 import type { Bleed } from "../../server/api";
+import { useUnits } from "../../server/useUnits";
 import { Sign } from "../../kit/Mark";
 
 interface Props {
   points: Bleed["points"];
+  /** Counted in millilitres. */
+  byMl: boolean;
   current: string;
   onPick: (id: string) => void;
   isDisabled: boolean;
@@ -36,7 +39,8 @@ const Point = styled.button`
 `;
 
 /** Bleed points in the order they are taken. */
-export function PointList({ points, current, onPick, isDisabled }: Props) {
+export function PointList({ points, byMl, current, onPick, isDisabled }: Props) {
+  const units = useUnits();
   return (
     <List aria-label="Bleed points in order">
       {points.map((point, index) => (
@@ -48,7 +52,12 @@ export function PointList({ points, current, onPick, isDisabled }: Props) {
             onClick={() => (point.id === current ? undefined : onPick(point.id))}
           >
             {point.done ? <Sign kind="good" /> : <small>{index + 1}.</small>}
-            {point.label} <small>{point.done ? "clean" : `${point.strokes_to_go} to go`}</small>
+            {point.label}{" "}
+            <small>
+              {point.done
+                ? "clean"
+                : `${byMl ? units.say("volume", point.ml_to_go, 0) : point.strokes_to_go} to go`}
+            </small>
           </Point>
         </li>
       ))}

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import type { Fit, Sheet } from "../../server/api";
-import { asItStands, bleedVerdictsQuery } from "../../server/queries";
+import { profilesQuery } from "../../server/queries";
 import { HeightProfile } from "../../drawings/HeightProfile";
 import { useUnits } from "../../server/useUnits";
 import { Button } from "../../kit/Button";
@@ -31,7 +31,7 @@ export function HosePanel({ job, fit, isOpen }: FitProps) {
 
 /** The height of the whole way as it is routed now: a high spot shows at once, and goes into Bleed. */
 function Profiles({ sheet }: { sheet: Sheet }) {
-  const line = useQuery(bleedVerdictsQuery(sheet, asItStands));
+  const line = useQuery(profilesQuery(sheet));
   if (!line.data) return null;
   return (
     <div>

@@ -1,0 +1,42 @@
+import { useState } from "react";
+import type { Bleed, Job } from "../../server/api";
+import { useUnits } from "../../server/useUnits";
+import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
+import { Quiet, Row } from "../../kit/layout";
+import { useEntries } from "../useEntries";
+
+/** What the jar holds says what a stroke really moves. */
+export function JarEntry({ job, bleed, isOpen }: { job: Job; bleed: Bleed; isOpen: boolean }) {
+  const units = useUnits();
+  const { add } = useEntries(job, "bleed");
+  const [turn, setTurn] = useState(0);
+  const read = (text: string, emptied: boolean) => {
+    add("jar", { ml: units.typed("volume", text), ...(emptied ? { emptied: true } : {}) });
+    setTurn(turn + 1);
+  };
+  const [held, setHeld] = useState<string>();
+  return (
+    <Row key={turn}>
+      {isOpen ? (
+        <>
+          <EntryField
+            label="The jar holds"
+            name="jar"
+            unit={units.unit("volume")}
+            inputMode="decimal"
+            value=""
+            onFinish={setHeld}
+          />
+          <Button isDisabled={held === undefined} onPress={() => held && read(held, false)}>
+            Set the stroke by it
+          </Button>
+          <Button isDisabled={held === undefined} onPress={() => held && read(held, true)}>
+            And emptied
+          </Button>
+        </>
+      ) : null}
+      <Quiet>{bleed.jar.says ?? `${units.say("volume", bleed.stroke_ml, 2)} a full stroke, computed.`}</Quiet>
+    </Row>
+  );
+}
