@@ -43,6 +43,29 @@ RSpec.describe App::JobCardSections do
     expect(section("Feel")).to include("Accepted" => "rubber hoses")
   end
 
+  it "tells how it was bled: way, hands, warmth, refills, the jar, what went wrong, and what was looked at" do
+    job.add("bleed", "people", {"people" => 2})
+    job.add("bleed", "temperature", {"celsius" => 5})
+    job.strokes(4)
+    %w[hold open release].each { |beat| job.add("bleed", "beat", {"beat" => beat}) }
+    job.add("bleed", "jar", {"ml" => 12})
+    job.add("bleed", "method", {"method" => "hand_vacuum"})
+    job.add("bleed", "tool_tight", {"first" => 0.06, "after" => 0.06})
+    job.look_before_fluid
+    job.add("bleed", "run", {"ml" => 6})
+    said = section("Bleed")
+    expect(said["Way"]).to eq "Hand vacuum pump, 2 pairs of hands, fluid at 5 °C"
+    expect(said["Changed"]).to start_with "Hold, open, close, release to Hand vacuum pump. 12 mL are kept"
+    expect(said["Right caliper"]).to eq "4 strokes, 18 mL, last 6 mL without a bubble, not finished"
+    expect(said["Catch jar"]).to include "a stroke moves 3.00 mL ± 0.25 mL"
+    expect(said["Tool tight"]).to eq "0.060 MPa, 0.060 MPa after 15 s. It holds: the tool is tight."
+    expect(said["Cycle not counted"]).to include "drawn air in"
+    expect(said["Refills"]).to eq "0"
+    expect(told(job)["Bleed"].select { |title, _| title == "Looked at" }.map(&:last)).to include(
+      "The reservoir's lid: Laid on loosely"
+    )
+  end
+
   it "tells of the lift of a clutch" do
     clutch = JobInMemory.new(sheet(clutch_plain)).bled
     clutch.add("feel", "lift", {"lift" => 2.3})

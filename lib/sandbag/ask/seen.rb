@@ -27,12 +27,15 @@ module Sandbag
       private
 
       def failed_hold(journal, control)
-        again = journal.of("bleed").last("round")
-        return ["failed", again] if again
+        failed = [journal.of("bleed").last("round"), sunk(journal, control)].compact.max_by(&:position)
+        failed && ["failed", failed]
+      end
+
+      def sunk(journal, control)
         moved = journal.of("bleed").last(*Bleed::Stage::DISTURBING)
         hold = journal.of("feel").last("hold")
         return unless moved && hold && hold.position > moved.position
-        ["failed", hold] unless Feel::HoldCheck.of(hold.data["creep"], control)[:pass]
+        hold unless Feel::HoldCheck.of(hold.data["creep"], control)[:pass]
       end
 
       # The newest look at each part counts.

@@ -17,7 +17,7 @@ module Sandbag
         @fluid = fluid
         @flow_mm_s = Hydraulics::Flow.speed_mm_s(drive.flow_ml_s, leg.bore_mm)
         @drift_mm_s = leg.level? ? 0.0 : Hydraulics::Bubble.new(leg.bore_mm, fluid).drift_mm_s
-        @helps = reverse ? leg.rise_mm.negative? : leg.rise_mm.positive?
+        @helps = helps?(reverse)
         @state = judged
         freeze
       end
@@ -38,7 +38,16 @@ module Sandbag
 
       private
 
+      # The flow goes the way the air rises. Of a feed hose that sags, the half towards the reservoir gives its air up
+      # there whatever flows; that of the half towards the master gathers at the master's inlet, and has to be drawn down
+      # into it, or back through the sag.
+      def helps?(reverse)
+        return leg.rise_mm.negative? if leg.feed
+        reverse ? leg.rise_mm.negative? : leg.rise_mm.positive?
+      end
+
       def judged
+        return resting if leg.feed && @helps && drift_mm_s.positive?
         return resting unless @drive.flows?
         return "carried" if @helps || drift_mm_s.zero?
         return "stalls" unless slug_mm_s.positive?

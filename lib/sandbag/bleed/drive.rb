@@ -64,6 +64,20 @@ module Sandbag
         Hydraulics::Flow.resistance_mpa_s_ml(segments.map(&:last), @fluid)
       end
 
+      # A line that holds air starts to run only where the reservoir, with what is added to it, stands above its
+      # highest point.
+      # @return [HeightProfile::Point, nil] the point that nothing runs over
+      def held_by
+        return unless @drive["by"] == "head"
+        highest = @profile.outward.max_by(&:height_mm)
+        highest if Hydraulics::Flow.head_mpa(rise_mm(highest) - RESERVOIR_MM, @fluid) >= @drive["mpa"]
+      end
+
+      # @return [Float] mm that a point stands above the master's outlet
+      def rise_mm(point)
+        point.height_mm - @profile.master.height_mm
+      end
+
       # Fluid goes through the line at all.
       def flows?
         flow_ml_s.positive?
@@ -75,18 +89,10 @@ module Sandbag
         case @drive["by"]
         when "stroke"
           [[@stroke_ml / @drive["seconds"], through].min, @stroke_ml, PAUSE_S]
-        when "head" then [over_the_top? ? [through, 0.0].max : 0.0, RUN_ML, 0.0]
+        when "head" then [held_by ? 0.0 : [through, 0.0].max, RUN_ML, 0.0]
         when "syringe" then [through.clamp(0.0, @drive["ml_s"]), @drive["ml"].to_f, PAUSE_S]
         else [0.0, 0.0, 0.0]
         end
-      end
-
-      # A line that holds air starts to run only where the reservoir, with what is added to it, stands above its
-      # highest point.
-      def over_the_top?
-        outward = @profile.points.drop_while { |point| point.kind != "master" }
-        highest_mm = outward.map(&:height_mm).max - @profile.master.height_mm
-        Hydraulics::Flow.head_mpa(highest_mm - RESERVOIR_MM, @fluid) < @drive["mpa"]
       end
 
       def head_mpa

@@ -49,6 +49,11 @@ module Sandbag
         [legs.first.from, *legs.map(&:to)]
       end
 
+      # @return [Array<Point>] from the master outwards
+      def outward
+        points.drop_while { |point| point.kind != "master" }
+      end
+
       # @return [Point] its outlet
       def master
         points.find { |point| point.kind == "master" }
@@ -142,8 +147,8 @@ module Sandbag
         length = feed_length_mm
         reservoir = Point.new(at_mm: 0.0, height_mm: reservoir_mm, label: "Reservoir", kind: "reservoir").freeze
         sag = Point.new(at_mm: length / 2, height_mm: low, label: "Feed hose, lowest point", kind: "low").freeze
-        master = Point.new(at_mm: length, height_mm: tilted(master_mm, 0.0), label: "Master outlet", kind: "master")
-          .freeze
+        master = Point.new(at_mm: length, height_mm: tilted(master_mm, 0.0), label: "Master, under its feed hose",
+          kind: "master").freeze
         [reservoir, sag, master].each_cons(2).map do |from, to|
           Leg.new(line: "reservoir", label: "Feed hose", from: from, to: to,
             bore_mm: @sheet.value("reservoir", "feed_bore"), feed: true).freeze

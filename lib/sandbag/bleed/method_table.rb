@@ -120,6 +120,7 @@ module Sandbag
       end
 
       def why(verdict)
+        return held_said(verdict) if verdict.held_by
         return pocket_said(verdict) if verdict.stuck.nil? && verdict.pocket?
         each = verdict.stuck || verdict.carriages.max_by { |leg| leg.drift_mm_s - leg.flow_mm_s }
         "#{each.leg.label}: #{STATES.fetch(each.state)}. Flow #{each.flow_mm_s.round} mm/s; #{rise_said(each)}."
@@ -135,6 +136,11 @@ module Sandbag
         "comes_back" => "part of the way in one go, and back before the next",
         "stays" => "nothing moves it"
       }.freeze
+
+      def held_said(verdict)
+        "#{verdict.held_by.label} stands #{Said.mm(verdict.drive.rise_mm(verdict.held_by), 0)} above the master's " \
+          "outlet, the level in the reservoir #{Said.mm(Drive::RESERVOIR_MM, 0)}: nothing runs over it by itself."
+      end
 
       def pocket_said(verdict)
         "The port is not at the top of its cavity: #{Said.ml(verdict.pocket_ml, 2)} stay in it."

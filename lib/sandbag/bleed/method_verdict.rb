@@ -59,8 +59,14 @@ module Sandbag
         (@way.turned || @method["turned"]) ? 0.0 : @way.profile.pocket_ml
       end
 
+      # @return [HeightProfile::Point, nil] the point that nothing runs over
+      def held_by
+        @drive.held_by
+      end
+
       # @return [String, nil] where air stays
       def place
+        return held_by.label if held_by
         return stuck.place.label if stuck
         @way.end_label if pocket?
       end

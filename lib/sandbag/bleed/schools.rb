@@ -28,7 +28,7 @@ module Sandbag
       def self.leaning(set, method, kind, dry:)
         answers = followed(set)
         open.sum do |row|
-          next 0 unless row["kinds"]&.include?(kind) && (dry || !row["dry"])
+          next 0 if !row["kinds"]&.include?(kind) || (row["dry"] && !dry)
           named = ->(column) { row.dig(column, answers[row["id"]])&.include?(method) }
           (named.call("prefers") ? 1 : 0) - (named.call("avoids") ? 1 : 0)
         end

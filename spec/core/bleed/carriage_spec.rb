@@ -132,7 +132,7 @@ RSpec.describe Sandbag::Bleed::MethodTable do
           expect(found[:methods].map { |each| each[:id] } + found[:barred].map { |each| each[:id] }).to match_array(
             methods.map { |each| each["id"] }
           )
-          expect(found[:methods].map { |each| each[:why] }).to all(match(%r{mm/s|stay in it}))
+          expect(found[:methods].map { |each| each[:why] }).to all(match(%r{mm/s|stay in it|runs over}))
           expect(found[:methods].reject { |each| each[:verdict] == "suitable" }.map { |each| each[:place] }).to all(
             be_a(String)
           )

@@ -12,7 +12,7 @@ interface Props {
   legs: Legs | undefined;
 }
 
-const WIDE = 640;
+const WIDE = 480;
 const TALL = 300;
 const EDGE = 58;
 /** Half the size of what stands at an end of the line. */
@@ -47,9 +47,9 @@ export function HeightProfile({ way, legs }: Props) {
           <PointShape point={point} isNippleUp={way.nipple_up} />
           <text
             x={at === 0 ? -EDGE + 6 : at === way.points.length - 1 ? EDGE - 6 : 0}
-            y={point.height_mm === low ? HALF + 24 : -HALF - 10}
+            y={isBelow(way.points, at) ? HALF + 24 : -HALF - 10}
             textAnchor={at === 0 ? "start" : at === way.points.length - 1 ? "end" : "middle"}
-            fontSize="19"
+            fontSize="20"
             fill={theme.ink}
           >
             {`${name(point)}, ${units.say("length", point.height_mm, 0)}`}
@@ -67,7 +67,7 @@ export function HeightProfile({ way, legs }: Props) {
         />
       ) : null}
       {way.pocket_ml > 0.01 ? (
-        <text x={WIDE - 6} y="24" textAnchor="end" fontSize="19" fill={theme.stop}>
+        <text x={WIDE - 6} y="24" textAnchor="end" fontSize="20" fill={theme.stop}>
           {`${units.say("volume", way.pocket_ml, 2)} under a port that is not on top`}
         </text>
       ) : null}
@@ -131,11 +131,18 @@ function AbsUnit({ way, x, y }: { way: Way; x: (mm: number) => number; y: (mm: n
         stroke={theme.warn}
         strokeWidth="3"
       />
-      <text textAnchor="middle" y="6" fontSize="17" fill={theme.warn}>
+      <text textAnchor="middle" y="6" fontSize="16" fill={theme.warn}>
         ABS
       </text>
     </g>
   );
+}
+
+/** Its name goes where the line does not: under a point that the line leaves upwards. */
+function isBelow(points: Point[], at: number): boolean {
+  const here = points[at]?.height_mm ?? 0;
+  const beside = [points[at - 1], points[at + 1]].flatMap((point) => point?.height_mm ?? []);
+  return beside.every((height) => height > here);
 }
 
 function higher(one: Point | undefined, other: Point | undefined): Point | undefined {

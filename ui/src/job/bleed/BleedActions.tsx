@@ -15,6 +15,8 @@ interface Props {
     ears: () => void;
   };
   method: Bleed["method"];
+  /** Every point ran clean: nothing has to be counted. */
+  isFinished: boolean;
   /** The step of the cycle whose turn it is, where each is counted. */
   beat: string | undefined;
   canFinish: boolean;
@@ -40,15 +42,15 @@ const Bar = styled.div<{ $byMl: boolean }>`
   }
 `;
 
-const EARS: Record<Ears, string> = { off: "Silent", spoken: "Spoken", tones: "Tones" };
+const EARS: Record<Ears, string> = { off: "Sound off", spoken: "Spoken", tones: "Tones" };
 
-export function BleedActions({ actions, method, beat, canFinish, undoWord, ears }: Props) {
+export function BleedActions({ actions, method, isFinished, beat, canFinish, undoWord, ears }: Props) {
   return (
     <Bar $byMl={method.by_ml}>
       {method.by_ml ? null : (
         <Button
           data-main
-          tone={actions.stroke ? "act" : "plain"}
+          tone={actions.stroke && !isFinished ? "act" : "plain"}
           hotkey="Space"
           isDisabled={!actions.stroke}
           onPress={() => actions.stroke?.()}

@@ -136,6 +136,7 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
           <BleedActions
             actions={actions}
             method={bleed.method}
+            isFinished={bleed.finished}
             beat={isByBeat ? beatNow(bleed.cycle) : undefined}
             canFinish={isEnough && point.fresh}
             undoWord={last ? (UNDO_WORDS[last.kind] ?? last.kind) : undefined}

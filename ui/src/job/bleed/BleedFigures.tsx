@@ -56,7 +56,7 @@ export function BleedFigures({ bleed, point, waiting }: Props) {
         <p>
           {isDue
             ? `${byMl ? bleed.method.refill : "Top up"} now`
-            : `${byMl ? `${unit} ` : ""}to the next top-up`}
+            : `${byMl ? `${unit} ` : ""}to the next ${bleed.method.supply === "reservoir" ? "top-up" : "refill"}`}
         </p>
       </Count>
       <Count

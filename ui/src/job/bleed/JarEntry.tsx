@@ -17,7 +17,7 @@ export function JarEntry({ job, bleed, isOpen }: { job: Job; bleed: Bleed; isOpe
   };
   const [held, setHeld] = useState<string>();
   return (
-    <Row key={turn}>
+    <Row key={turn} style={{ alignItems: "end" }}>
       {isOpen ? (
         <>
           <EntryField
@@ -36,7 +36,9 @@ export function JarEntry({ job, bleed, isOpen }: { job: Job; bleed: Bleed; isOpe
           </Button>
         </>
       ) : null}
-      <Quiet>{bleed.jar.says ?? `${units.say("volume", bleed.stroke_ml, 2)} a full stroke, computed.`}</Quiet>
+      <Quiet style={{ alignSelf: "center" }}>
+        {bleed.jar.says ?? `${units.say("volume", bleed.stroke_ml, 2)} a full stroke, computed.`}
+      </Quiet>
     </Row>
   );
 }

@@ -38,28 +38,49 @@ const OUTCOMES: Record<string, [kind: MarkKind, said: string]> = {
 /** Air that stays, rung by rung; what this circuit cannot do is left out. */
 export function LadderPanel({ job, bleed, isOpen }: Props) {
   if (bleed.stubborn.length === 0) return null;
+  const ahead = bleed.stubborn.filter((rung) => !rung.outcome && !rung.turn);
   return (
     <Panel>
       <h2>{`Stubborn air, round ${bleed.round.number} of ${bleed.round.most}`}</h2>
       <Quiet>In this order. After each one that brings air, or when none does, bleed the points again.</Quiet>
       <List aria-label="Stubborn air">
-        {bleed.stubborn.map((rung) => (
-          <li key={rung.id} aria-current={rung.turn ? "step" : undefined}>
-            <Row $gap={1}>
-              <strong>{rung.label}</strong>
-              {rung.outcome ? (
-                <Mark kind={OUTCOMES[rung.outcome]?.[0] ?? "quiet"}>
-                  {OUTCOMES[rung.outcome]?.[1] ?? rung.outcome}
-                </Mark>
-              ) : (
-                <Quiet>{minutesSaid(rung.minutes)}</Quiet>
-              )}
-            </Row>
-            {rung.turn ? <RungNow job={job} bleed={bleed} rung={rung} isOpen={isOpen} /> : null}
-          </li>
-        ))}
+        {bleed.stubborn
+          .filter((rung) => rung.outcome ?? rung.turn)
+          .map((rung) => (
+            <li key={rung.id} aria-current={rung.turn ? "step" : undefined}>
+              <Heading rung={rung} />
+              {rung.turn ? <RungNow job={job} bleed={bleed} rung={rung} isOpen={isOpen} /> : null}
+            </li>
+          ))}
       </List>
+      {ahead.length > 0 ? (
+        <details>
+          <summary>{`${ahead.length} further`}</summary>
+          <List aria-label="Further rungs">
+            {ahead.map((rung) => (
+              <li key={rung.id}>
+                <Heading rung={rung} />
+              </li>
+            ))}
+          </List>
+        </details>
+      ) : null}
     </Panel>
+  );
+}
+
+function Heading({ rung }: { rung: Rung }) {
+  return (
+    <Row $gap={1}>
+      <strong>{rung.label}</strong>
+      {rung.outcome ? (
+        <Mark kind={OUTCOMES[rung.outcome]?.[0] ?? "quiet"}>
+          {OUTCOMES[rung.outcome]?.[1] ?? rung.outcome}
+        </Mark>
+      ) : (
+        <Quiet>{minutesSaid(rung.minutes)}</Quiet>
+      )}
+    </Row>
   );
 }
 

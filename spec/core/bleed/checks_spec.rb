@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+RSpec.describe Sandbag::Bleed::Checks do
+  def bleeding(plain, method: nil, schools: {})
+    job = JobInMemory.new(sheet(plain))
+    job.answer_stops
+    job.add("ask", "route", {"route" => "bleed"})
+    job.protect
+    job.add("bleed", "method", {"method" => method}) if method
+    state = Sandbag::Job::State.new(job.state.journal, job.fitted, schools: schools)
+    [job, state.bleed.checks]
+  end
+
+  def asked(checks)
+    checks.start.map { |check| check.row["id"] }
+  end
+
+  it "are those of the method at hand" do
+    expect(asked(bleeding(twin_disc_plain).last)).to eq %w[clear_hose shield reservoir_clean]
+    expect(asked(bleeding(twin_disc_plain, method: "jar_open").last)).to eq %w[tube_under shield reservoir_clean]
+    expect(asked(bleeding(clutch_plain, method: "reverse_syringe").last)).to include("hose_tied", "room_made")
+  end
+
+  it "have the pads out on bicycles, with the caliper off, and where the shop holds with it" do
+    expect(asked(bleeding(bicycle_plain).last)).to include "pads_out"
+    expect(asked(bleeding(twin_disc_plain, method: "caliper_in_hand").last)).to include "pads_out"
+    expect(asked(bleeding(twin_disc_plain, schools: {"pads" => "pads_out"}).last)).to include "pads_out"
+    expect(asked(bleeding(clutch_plain, schools: {"pads" => "pads_out"}).last)).not_to include "pads_out"
+  end
+
+  it "hold the fluid until each has a good answer, dirt in the reservoir first of all" do
+    job, = bleeding(twin_disc_plain)
+    job.add("bleed", "check", {"check" => "clear_hose", "value" => "done"})
+    job.add("bleed", "check", {"check" => "shield", "value" => "helper"})
+    job.add("bleed", "check", {"check" => "reservoir_clean", "value" => "sediment"})
+    expect(problems { job.write("bleed", "stroke") }.first.message).to include "brush it out with fresh fluid"
+    job.add("bleed", "check", {"check" => "reservoir_clean", "value" => "cleaned"})
+    job.write("bleed", "stroke")
+  end
+
+  it "refuse what is not asked, an answer that is none, and the last look before the points" do
+    job, = bleeding(twin_disc_plain)
+    add = ->(check, value) { refusal_at { job.write("bleed", "check", {"check" => check, "value" => value}) } }
+    expect(add.call("rim_full", "done")).to eq ["data/check"]
+    expect(add.call("shield", "none")).to eq ["data/value"]
+    expect(add.call("master_last", "none")).to eq ["data/check"]
+  end
+
+  it "have the master looked at last, after the last fluid that moved" do
+    job = JobInMemory.new(sheet(twin_disc_plain)).bled
+    expect(job.state.bleed).to be_done
+    job.add("bleed", "stroke")
+    expect(job.state.bleed).not_to be_done
+    job.add("bleed", "check", {"check" => "master_last", "value" => "some"})
+    expect(job.state.bleed.waits_for).to include "pop on until none comes"
+  end
+
+  it "wait for the report of the machine's own tool, with its lamp off" do
+    job = JobInMemory.new(changed(twin_disc_plain, "vehicle", abs: "fitted"))
+    job.write("ask", "intake", {"question" => "abs", "value" => "fitted"})
+    job.write("ask", "intake", {"question" => "abs_tool", "value" => "yes"})
+    job.answer_stops
+    job.add("ask", "route", {"route" => "bleed"})
+    job.add("bleed", "method", {"method" => "abs_electronic"})
+    job.run_all_clean
+    expect(job.state.bleed.waits_for).to eq "the tool's report, with its lamp off"
+    report = Sandbag::Rig::AbsTool.report("front")
+    job.add("bleed", "tool_report", {"lamp" => "on", "report" => "valve 2 stuck"})
+    expect(job.state.bleed).not_to be_done
+    job.add("bleed", "tool_report", {"lamp" => report[:lamp], "report" => report[:report]})
+    expect(job.state.bleed).to be_done
+    expect(Sandbag::Rig::AbsTool.report("front")).to eq report
+    other = JobInMemory.new(sheet(twin_disc_plain)).bled
+    expect(refusal_at { other.add("bleed", "tool_report", {"lamp" => "off", "report" => "x"}) }).to eq ["kind"]
+  end
+
+  it "name only schools that there are" do
+    answers = Sandbag::Bleed::Schools.open.flat_map { |row| row["answers"].keys }
+    named = Sandbag::Knowledge.table("bleed_checks").filter_map { |row| row["school"] }
+    expect(named - answers).to be_empty
+  end
+end
