@@ -65,7 +65,8 @@ module App
           job_id,
           Kept.new(
             state.journal,
-            key(state.journal.position, circuit, state.lubricant, state.machine_kind, state.fluid_months, state.schools),
+            key(state.journal.position, circuit, state.lubricant, state.machine_kind, state.fluid_months,
+              state.schools),
             state
           )
         )

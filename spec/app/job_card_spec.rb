@@ -61,9 +61,7 @@ RSpec.describe App::JobCardSections do
     expect(said["Tool tight"]).to eq "0.060 MPa, 0.060 MPa after 15 s. It holds: the tool is tight."
     expect(said["Cycle not counted"]).to include "drawn air in"
     expect(said["Refills"]).to eq "0"
-    expect(told(job)["Bleed"].select { |title, _| title == "Looked at" }.map(&:last)).to include(
-      "The reservoir's lid: Laid on loosely"
-    )
+    expect(told(job)["Bleed"]).to include ["Looked at", "The reservoir's lid: Laid on loosely"]
   end
 
   it "tells of the lift of a clutch" do

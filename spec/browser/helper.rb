@@ -57,6 +57,17 @@ module AtTheBench
     end
   end
 
+  # Each check of a list on the Bleed page with its first good answer, by key.
+  def look_over(list)
+    expect(session).to have_css("ul[aria-label='#{list}']")
+    session.all("ul[aria-label='#{list}'] li:has(button) strong").map(&:text).each do |label|
+      row = Sandbag::Knowledge.table("bleed_checks").find { |check| check["label"] == label }
+      answer = "#{label}: #{row["answers"].fetch(row["good"].first)}"
+      session.find_button(answer).send_keys(:enter)
+      expect(session).to have_no_button(answer)
+    end
+  end
+
   # Until the page has each of these answers at hand, to be without a server.
   def wait_until_kept(*paths)
     script =

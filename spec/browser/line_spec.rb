@@ -12,13 +12,15 @@ RSpec.describe "The line before the first stroke", :browser do
     session.click_button "Fill and wait"
     expect(session).to have_content("Air stays at: Front hose, high spot.")
     expect(session).to have_css("svg[aria-label*='air stays at Front hose, high spot']")
-    session.find("[role=radiogroup]", text: /\AHigh loop/).find("label", text: "Changed").click
-    expect(session).to have_no_css("svg[aria-label*='high spot']")
+    session.click_button "High loop tied down"
+    expect(session).to have_no_css("details svg[aria-label*='high spot']")
     expect(session).to have_content("It carries the air of this line out.")
 
     session.click_button "Hand vacuum pump"
     session.click_button "Bleed this way"
     until_api { shown("job-scooter", "choose")["method"] == "hand_vacuum" }
+    session.find("summary", text: "The figures").click
+    expect(session).to have_css("table[aria-label='The figures']", text: "Slug with the flow")
     session.find("summary", text: "Not used here").click
     expect(session).to have_content("Two syringes: Not on this kind of circuit.")
     expect(axe_violations).to be_empty

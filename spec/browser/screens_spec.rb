@@ -40,8 +40,8 @@ RSpec.describe "Every screen", :browser do
     expect(session).to have_css("ul[aria-label='Methods'] button")
     heights =
       session.evaluate_script(
-        "[...document.querySelectorAll('main button, main [role=radio], main label')].map(e => " \
-          "e.getBoundingClientRect().height)"
+        "[...document.querySelectorAll('main button, main label:has(input), main :has(> input[type=text])')].map(" \
+          "e => e.getBoundingClientRect().height)"
       )
     expect(heights).not_to be_empty
     expect(heights.min).to be >= 48

@@ -17,8 +17,10 @@ class JobInMemory
   }.freeze
 
   # @param careful [Boolean] answers what can stop the job, and protects the machine, before any work is entered
-  def initialize(fitted, careful: true)
+  # @param machine_kind [String, nil] of machine_kinds.yml; nil asks what is asked of any
+  def initialize(fitted, careful: true, machine_kind: nil)
     @fitted = fitted
+    @machine_kind = machine_kind
     @entries = []
     @careful = careful
   end
@@ -48,7 +50,8 @@ class JobInMemory
   end
 
   def state
-    @state ||= Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), fitted)
+    @state ||= Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), fitted,
+      machine_kind: @machine_kind)
   end
 
   def headline

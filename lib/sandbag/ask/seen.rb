@@ -2,8 +2,8 @@
 
 module Sandbag
   module Ask
-    # What other stages saw that can stop a job: a lever that did not hold after a bleed, and rubber that the wrong fluid
-    # has swollen.
+    # What other stages saw that can stop a job: a lever that did not hold after a bleed, and rubber that the wrong
+    # fluid has swollen.
     class Seen
       # @param journal [Job::Journal]; control [Hash] row of controls.yml
       def initialize(journal, control)

@@ -11,10 +11,10 @@ module Sandbag
         freeze
       end
 
-      # Refuses to move fluid before machine, mechanic and tool are ready and the circuit is shut, and after a lever that
-      # did not hold until that is said; a stroke the reservoir may not bear, or more millilitres than were in it; a
-      # refill with the nipple open; a point the circuit does not have, and finishing one whose criteria are not met; a
-      # method that may not be used; an answer that is none; a round before the last one is through.
+      # Refuses to move fluid before machine, mechanic and tool are ready and the circuit is shut, and after a lever
+      # that did not hold until that is said; a stroke the reservoir may not bear, or more millilitres than were in it;
+      # a refill with the nipple open; a point the circuit does not have, and finishing one whose criteria are not met;
+      # a method that may not be used; an answer that is none; a round before the last one is through.
       def admit(entry)
         refuse_unready if Stage::MOVING.include?(entry.kind)
         check_point(entry.data["point"]) if entry.data["point"]
@@ -121,7 +121,8 @@ module Sandbag
       def admit_jar(ml)
         refuse_other_way if @count.supply.by_ml?
         wrong = @count.jar.objection(ml, @count.total_strokes)
-        raise Refusal.at("data/ml", wrong, "what the jar holds, after #{JarSum::LEAST_STROKES} strokes or more") if wrong
+        return unless wrong
+        raise Refusal.at("data/ml", wrong, "what the jar holds, after #{JarSum::LEAST_STROKES} strokes or more")
       end
 
       def admit_tool_tight(data)

@@ -39,8 +39,8 @@ module Sandbag
       private
 
       # The flow goes the way the air rises. Of a feed hose that sags, the half towards the reservoir gives its air up
-      # there whatever flows; that of the half towards the master gathers at the master's inlet, and has to be drawn down
-      # into it, or back through the sag.
+      # there whatever flows; that of the half towards the master gathers at the master's inlet, and has to be drawn
+      # down into it, or back through the sag.
       def helps?(reverse)
         return leg.rise_mm.negative? if leg.feed
         reverse ? leg.rise_mm.negative? : leg.rise_mm.positive?

@@ -186,7 +186,8 @@ module Sandbag
       def start_over(entry)
         lost = points.values.sum(&:strokes)
         why =
-          "The port was uncovered: air went in at the master. #{lost_said(lost)} at every point. A flush is now a bleed."
+          "The port was uncovered: air went in at the master. #{lost_said(lost)} at every point. A flush is now a " \
+            "bleed."
         with(
           points: fresh_points,
           reservoir: fresh_reservoir,

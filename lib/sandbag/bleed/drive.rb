@@ -53,7 +53,8 @@ module Sandbag
       # @return [Array<Array(String, Hydraulics::Flow::Segment)>] what it flows through, in series
       def segments
         lines = @profile.legs.map { |leg| [leg.label, Hydraulics::Flow::Segment.new(leg.length_mm, leg.bore_mm)] }
-        nipple = @opening["bore"].positive? ? [["Nipple", Hydraulics::Flow::Segment.new(NIPPLE_MM, @opening["bore"])]] : []
+        bore = @opening["bore"]
+        nipple = bore.positive? ? [["Nipple", Hydraulics::Flow::Segment.new(NIPPLE_MM, bore)]] : []
         lines + nipple + @fittings.map do |each|
           [each["label"], Hydraulics::Flow::Segment.new(each["length"], each["bore"])]
         end

@@ -2,8 +2,9 @@
 
 module Sandbag
   module Bleed
-    # The way from the reservoir to one far end as height over length: where it climbs, falls, and turns (docs/physics.md
-    # 6). Outward is from the reservoir to the nipple. A feed hose is drawn where it is known to sag below the master.
+    # The way from the reservoir to one far end as height over length: where it climbs, falls, and turns
+    # (docs/physics.md 6). Outward is from the reservoir to the nipple. A feed hose is drawn where it is known to sag
+    # below the master.
     class HeightProfile
       # @attr at_mm [Float] along the way; height_mm [Float]; label [String]; kind [String] reservoir, low, master,
       #   high_spot, joint or far_end
@@ -98,8 +99,8 @@ module Sandbag
       end
 
       def walk
-        here = Point.new(at_mm: feed_length_mm, height_mm: tilted(master_mm, 0.0), label: "Master outlet", kind: "master")
-          .freeze
+        here = Point.new(at_mm: feed_length_mm, height_mm: tilted(master_mm, 0.0), label: "Master outlet",
+          kind: "master").freeze
         path.flat_map { |line| stretch(line, @sheet.values(line), here).tap { |legs| here = legs.last.to } }
       end
 

@@ -2,7 +2,7 @@
 
 # Thirteen circuits against every way to bleed, worked by hand (physics.md 6), and each claim traced to what decides it.
 RSpec.describe Sandbag::Bleed::MethodTable, "of circuits" do
-  WAYS = Sandbag::Knowledge.table("bleed_methods").map { |row| row["id"] }.freeze
+  every = Sandbag::Knowledge.table("bleed_methods").map { |row| row["id"] }
 
   def self.template(id, fluid = "dot4", abs: "none")
     sheet = Sandbag::Circuit::Template.sheet(id).set("fluid", "stamped", fluid, "part_marking")
@@ -68,12 +68,12 @@ RSpec.describe Sandbag::Bleed::MethodTable, "of circuits" do
 
       it "comes out by hand as by the table" do
         letters = {"suitable" => "s", "workable" => "w", "leaves_air" => "x"}
-        found = WAYS.to_h { |id| [id, rows.key?(id) ? letters.fetch(rows[id][:verdict]) : "-"] }
-        expect(found).to eq WAYS.zip(expected.chars).to_h
+        found = every.to_h { |id| [id, rows.key?(id) ? letters.fetch(rows[id][:verdict]) : "-"] }
+        expect(found).to eq every.zip(expected.chars).to_h
         places.each { |id, place| expect(rows[id]).to include(place: place) }
       end
 
-      it "traces each claim that air stays to the leg and its two speeds, to the pocket, or to what nothing runs over" do
+      it "traces each claim that air stays to the leg and its two speeds, the pocket, or what nothing runs over" do
         ways = Sandbag::Bleed::Way.all(circuit, **given.except(:dry))
         rows.each_value do |row|
           next if row[:verdict] == "suitable"

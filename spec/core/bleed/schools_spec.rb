@@ -6,28 +6,28 @@ RSpec.describe Sandbag::Bleed::Schools do
     Sandbag::Bleed::MethodTable.new(sheet, **given).to_h[:methods].map { |row| row[:id] }
   end
 
-  EVERY = Sandbag::Knowledge.table("tools").map { |row| row["id"] }.freeze
+  let(:every) { Sandbag::Knowledge.table("tools").map { |row| row["id"] } }
 
   it "put a way that the shop would rather take before the others that carry, and never before the verdict" do
-    expect(ranked("road_clutch", shelf: EVERY).first).to eq "hand_vacuum"
+    expect(ranked("road_clutch", shelf: every).first).to eq "hand_vacuum"
     pumping = {"clutch_pumping" => "pump"}
-    expect(ranked("road_clutch", shelf: EVERY, schools: pumping).first(2)).to match_array %w[hold_cycle pump_crack]
-    avoided = ranked("road_clutch", shelf: EVERY, schools: {"vacuum" => "avoided", "clutch_pumping" => "pump"})
+    expect(ranked("road_clutch", shelf: every, schools: pumping).first(2)).to match_array %w[hold_cycle pump_crack]
+    avoided = ranked("road_clutch", shelf: every, schools: {"vacuum" => "avoided", "clutch_pumping" => "pump"})
     expect(avoided.index("hand_vacuum")).to be > avoided.index("jar_open")
-    expect(ranked("road_front_single", shelf: EVERY, schools: {"caliper_off" => "caliper_off"}).first)
+    expect(ranked("road_front_single", shelf: every, schools: {"caliper_off" => "caliper_off"}).first)
       .to eq "caliper_in_hand"
   end
 
   it "start a dry line by gravity, or by pumping" do
-    expect(ranked("road_front_single", shelf: EVERY, dry: true).first).to eq "gravity_start"
-    pumped = ranked("road_front_single", shelf: EVERY, dry: true, schools: {"dry_line" => "pump"})
+    expect(ranked("road_front_single", shelf: every, dry: true).first).to eq "gravity_start"
+    pumped = ranked("road_front_single", shelf: every, dry: true, schools: {"dry_line" => "pump"})
     expect(pumped.first(2)).to match_array %w[hold_cycle pump_crack]
   end
 
   it "come after the tools on the shelf and the hands there are" do
-    expect(ranked("road_clutch", shelf: EVERY - ["vacuum_pump"]).first).not_to eq "hand_vacuum"
+    expect(ranked("road_clutch", shelf: every - ["vacuum_pump"]).first).not_to eq "hand_vacuum"
     sheet = Sandbag::Circuit::Template.sheet("atv_front")
-    rows = Sandbag::Bleed::MethodTable.new(sheet, shelf: EVERY).to_h[:methods]
+    rows = Sandbag::Bleed::MethodTable.new(sheet, shelf: every).to_h[:methods]
     expect(rows.select { |row| row[:short_of_hands] }.map { |row| row[:people] }).to all(be > 1)
   end
 

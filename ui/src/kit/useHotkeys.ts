@@ -3,12 +3,13 @@ import { useEffect, useRef } from "react";
 /** Keys to actions; a key is what `KeyboardEvent.key` says, lower case, with a space for the space bar. */
 export type Hotkeys = Record<string, (() => void) | undefined>;
 
-const TYPING = "input, textarea, select, [contenteditable]";
+const TYPING = "input:not([type=radio], [type=checkbox]), textarea, select, [contenteditable]";
 
 /**
  * Listens on the whole page, so that a foot switch that types a key works wherever the focus is; silent while text is
  * being typed and while a dialog is open. A held key counts once. The space bar acts here and never presses a focused
- * button as well.
+ * button or a picked
+ * answer as well.
  */
 export function useHotkeys(hotkeys: Hotkeys): void {
   const latest = useRef(hotkeys);

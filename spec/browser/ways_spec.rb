@@ -1,0 +1,174 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+RSpec.describe "Ways to bleed, by hand", :browser do
+  # A job worked beside the page up to where the block leaves it, entry by entry.
+  def worked(id, circuit)
+    post("/jobs", {id: id, circuit_id: circuit, beside: true})
+    record = api("/circuits/#{circuit}")
+    job = JobInMemory.new(Sandbag::Circuit::Sheet.new(record["sheet"]),
+      machine_kind: api("/machines/#{record["machine_id"]}")["kind"])
+    yield job
+    job.entries.each do |entry|
+      post("/jobs/#{id}/entries",
+        {id: "#{id}-#{entry.id}", stage: entry.stage, kind: entry.kind, data: entry.data}.merge(
+          entry.corrects ? {corrects: "#{id}-#{entry.corrects}"} : {}
+        ))
+    end
+  end
+
+  def ready(id, circuit, fluid: "dot4")
+    worked(id, circuit) do |job|
+      %w[fluid_marked fluid_found].each do |question|
+        job.write("ask", "intake", {"question" => question, "value" => fluid})
+      end
+      job.answer_stops
+      job.add("ask", "route", {"route" => "bleed"})
+      job.choose_what_is_wanted(fluid)
+      job.protect
+    end
+  end
+
+  def take(method)
+    session.click_button method
+    session.click_button "Bleed this way"
+    expect(session).to have_css("li", text: /#{method}.*this job's/m)
+  end
+
+  def run(ml, out: nil)
+    session.fill_in "run", with: "#{ml}\n"
+    session.fill_in "out", with: "#{out}\n" if out
+    session.click_button "Count it"
+  end
+
+  it "two syringes on a bicycle: in below, out above, neither ever empty, both ports full at the end" do
+    ready("pair", "packmule-front", fluid: "mineral")
+    open_page "/jobs/pair/bleed"
+    take "Two syringes"
+    look_over "Before fluid moves"
+    expect(session).to have_css("[data-figure='to-go']", text: "20")
+    run 14, out: 13
+    expect(session).to have_css("[role=alert]", text: "Refill the syringe now, nipple shut.")
+    run 9, out: 9
+    expect(session).to have_css("[role=alert]", text: "The syringe is at its end.")
+    expect(session).to have_button("Count it", disabled: true)
+    press "t"
+    expect(session).to have_css("svg[aria-label^='Syringe: about 23 of 23 mL']")
+    expect(session).to have_content("23 in below, 22 mL out above")
+    session.find("label", text: "As fresh").click
+    session.click_button "Point finished"
+    expect(session).to have_content("Every point ran clean.")
+    session.click_button "Fluid stood at the rim of both ports when they were plugged: One stood low"
+    expect(session).to have_content("A low port shuts air in.")
+    look_over "Last"
+    expect(session).to have_link("check the lever in Feel")
+    expect(axe_violations).to be_empty
+    expect(browser_faults).to be_empty
+  end
+
+  it "vacuum on a clutch: nothing is drawn before the tool is shown to be tight" do
+    ready("vacuum", "scree-clutch")
+    open_page "/jobs/vacuum/bleed"
+    take "Hand vacuum pump"
+    look_over "Before fluid moves"
+    expect(session).to have_no_field("run")
+    session.fill_in "vacuum", with: "0.06\n"
+    expect(session).to have_css("[role=timer]", text: /\d+ s/)
+    expect(session).to have_field("vacuum-after", wait: 18)
+    session.fill_in "vacuum-after", with: "0.05\n"
+    expect(session).to have_content("It falls: the tool draws air")
+    session.fill_in "vacuum-after", with: "0.058\n"
+    expect(session).to have_field("run")
+    run 6
+    expect(session).to have_css("[role=alert]", text: "Top up now, nipple shut.")
+    run 30
+    expect(session).to have_content("Not recorded: 30 mL is more than was there")
+    session.click_button "Understood"
+    expect(browser_faults).to all(include("status of 422"))
+    session.find("label", text: "Poured in while it ran").click
+    run 30
+    expect(session).to have_css("[data-figure='to-go']", text: /\A0\z/)
+    session.find("label", text: "As fresh").click
+    expect(session).to have_button("Point finished", disabled: false)
+    press "f"
+    expect(session).to have_css("ul[aria-label='Last']", text: "The nipple was closed while the pump still drew")
+  end
+
+  it "a syringe from below on a dry kart line: as much as the reservoir has room for, then drawn down" do
+    worked("below", "drift-brake") do |job|
+      job.answer_stops
+      job.add("ask", "route", {"route" => "renew_hose"})
+      job.choose_what_is_wanted
+      job.state.stages.each_key do |stage|
+        job.public_send(CylinderWork::WORK.fetch(stage)) if %w[strip measure build fit].include?(stage)
+      end
+    end
+    open_page "/jobs/below/bleed"
+    take "Pushed up by syringe"
+    look_over "Before fluid moves"
+    room = shown("below", "bleed")["reservoir"]["full_ml"].round
+    run room
+    expect(session).to have_css("[role=alert]", text: "Refill the syringe, draw the reservoir down (T).")
+    press "t"
+    expect(session).to have_css("svg[aria-label^='Syringe: about #{room} of']")
+    run 5
+    session.click_button "Port uncovered"
+    expect(session).to have_content("Count started over.")
+  end
+
+  it "stubborn air in twin discs: rung by rung, and back to Ask after the third round" do
+    worked("stubborn", "ridgeline-front") { |job| job.bled }
+    open_page "/jobs/stubborn/bleed"
+    session.click_button "Springy: another round"
+    expect(session).to have_css("h2", text: "Stubborn air, round 1 of 3")
+    ["Close all, squeeze, hold", "Wait and tap", "Light pops near rest", "Turn the bars and lean"].each do |rung|
+      expect(session).to have_css("li[aria-current=step]", text: rung)
+      session.click_button (rung == "Wait and tap") ? "Nothing came" : "Air came"
+    end
+    session.click_button "Time 15 min" if session.has_button?("Time 15 min", wait: 0)
+    expect(session).to have_css("li[aria-current=step]", text: "Burp at the master")
+    2.times do |round|
+      more = shown("stubborn", "bleed")["points"].map { |point| point["id"] }
+      more.each do |point|
+        post("/jobs/stubborn/entries", {id: SecureRandom.uuid, stage: "bleed", kind: "point", data: {point: point}})
+        5.times do
+          post("/jobs/stubborn/entries", {id: SecureRandom.uuid, stage: "bleed", kind: "topped_up", data: {}})
+          post("/jobs/stubborn/entries", {id: SecureRandom.uuid, stage: "bleed", kind: "stroke", data: {}})
+        end
+        post("/jobs/stubborn/entries",
+          {id: SecureRandom.uuid, stage: "bleed", kind: "point_done", data: {point: point}})
+      end
+      session.refresh
+      look_over "Last"
+      session.click_button "Springy: another round"
+      expect(session).to have_css("h2", text: "Stubborn air, round #{round + 2} of 3") if round.zero?
+    end
+    expect(session).to have_css("[role=alert]", text: "3 full rounds did not make the lever hold: stop guessing.")
+    session.click_link "Back to Ask"
+    expect(session).to have_content("Master by itself")
+    expect(api("/jobs/stubborn")["current"]).to eq "ask"
+  end
+
+  it "an ABS circuit: no push from below is offered, and none is taken" do
+    worked("abs", "ridgeline-rear") do |job|
+      job.write("ask", "intake", {"question" => "abs", "value" => "fitted"})
+      job.write("ask", "intake", {"question" => "abs_tool", "value" => "no"})
+      job.answer_stops
+      job.write("ask", "finding", {"finding" => "abs_state", "value" => "clear"})
+      job.add("ask", "route", {"route" => "bleed"})
+      job.choose_what_is_wanted
+      job.protect
+    end
+    open_page "/jobs/abs/bleed"
+    expect(session).to have_css("svg[aria-label^='Rear caliper']", text: "ABS")
+    expect(session).to have_no_button("Pushed up by syringe")
+    session.find("summary", text: "Not used here").click
+    expect(session).to have_content("Pushed up by syringe: ABS is fitted or may be: nothing is pushed backwards")
+    expect {
+      post("/jobs/abs/entries",
+        {id: "x", stage: "bleed", kind: "method", data: {method: "reverse_syringe"}})
+    }.to raise_error(/nothing is pushed backwards/)
+    expect(session).to have_css("ul[aria-label='Before fluid moves']", text: "ABS: the level is watched")
+  end
+end
