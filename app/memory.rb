@@ -50,7 +50,8 @@ module App
         kept = @jobs[job_id]
         return kept.state if kept.key == key
         state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]),
-          lubricant: shop.lubricant, machine_kind: kind, fluid_months: shop.fluid_months, schools: shop.schools)
+          lubricant: shop.lubricant, machine_kind: kind, fluid_months: shop.fluid_months, schools: shop.schools,
+          last_good: store.jobs.last_good(circuit[:id]))
         keep(job_id, Kept.new(journal, key, state)).state
       end
     end

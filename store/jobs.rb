@@ -66,6 +66,15 @@ module Store
         .map { |row| read(row) }
     end
 
+    # What the newest signed job of a circuit that read its lever found it to be.
+    # @return [Hash, nil] at, fit
+    def last_good(circuit_id)
+      fit = Sequel.lit("json_extract(record, '$.stages.feel.fit')")
+      row = @jobs.where(circuit_id: circuit_id).exclude(closed_at: nil).exclude(fit => nil).order(Sequel.desc(:closed_at))
+        .select(:closed_at, fit.as(:fit)).first
+      row && {"at" => row[:closed_at], "fit" => JSON.parse(row[:fit])}
+    end
+
     # @return [String, nil] id of the newest job that is open on a circuit
     def open_on(circuit_id)
       @jobs.where(circuit_id: circuit_id, closed_at: nil).order(Sequel.desc(:opened_at)).get(:id)

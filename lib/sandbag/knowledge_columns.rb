@@ -311,6 +311,9 @@ module Sandbag
         "wait?" => String,
         "looks?" => Array
       },
+      "student_t" => {
+        "quantile" => Numeric
+      },
       "schools" => {
         "label" => String,
         "answers?" => Hash,

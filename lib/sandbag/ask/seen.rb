@@ -33,9 +33,14 @@ module Sandbag
 
       def sunk(journal, control)
         moved = journal.of("bleed").last(*Bleed::Stage::DISTURBING)
-        hold = journal.of("feel").last("hold")
+        hold = journal.of("feel").last("hold", "hold_series")
         return unless moved && hold && hold.position > moved.position
-        hold unless Feel::HoldCheck.of(hold.data["creep"], control)[:pass]
+        hold if sank?(hold, control)
+      end
+
+      def sank?(hold, control)
+        return !Feel::HoldCheck.of(hold.data["creep"], control)[:pass] if hold.kind == "hold"
+        Feel::HoldSeries.new(*hold.data.values_at("times", "travels")).id == "sinks"
       end
 
       # The newest look at each part counts.

@@ -212,10 +212,18 @@ module Sandbag
         changed = changed.set("vehicle", "abs", @ask.intake.abs, "measured") unless @fitted.clutch? ||
           @fitted.value("vehicle", "abs") == @ask.intake.abs
         changed = changed.set("fluid", "stamped", @fluid["stamped"], "part_marking") if @fluid
-        changed = sized(changed)
+        changed = with_preload(sized(changed))
         return changed if @cylinder.nil? || @ask.route&.adds
         changed.set("master", "bore", @cylinder["bore"], "part_marking").set("lever", "push_offset",
           @cylinder["push_offset"], "part_marking")
+      end
+
+      # The return spring, as the pull at which the piston first moves has it (docs/physics.md 1).
+      def with_preload(sheet)
+        pull = job.journal.of("feel").said("preload")
+        return sheet unless pull
+        ratio = sheet.value("lever", "finger_to_pivot") / sheet.value("lever", "push_offset")
+        sheet.set("master", "preload", (sheet.value("lever", "efficiency") * ratio * pull["force"]).round(2), "measured")
       end
 
       def admit_solved(id)

@@ -18,6 +18,40 @@ module Sandbag
           end
         {creep_mm: creep_mm, limit_mm: CREEP_LIMIT_MM, pass: pass, why: why}
       end
+
+      # @param series [HoldSeries]; circuit [Hydraulics::Circuit]; control [Hash]
+      # @return [Hash] the same, with rate, its interval, the leak, and what settled
+      def self.of_series(series, circuit, control)
+        low, high = series.interval_mm_s
+        {
+          creep_mm: series.creep_mm,
+          limit_mm: CREEP_LIMIT_MM,
+          pass: series.id == "holds",
+          why: said(series, circuit, control),
+          series: series.id,
+          rate_mm_s: series.rate_mm_s,
+          rate_low_mm_s: low,
+          rate_high_mm_s: high,
+          settled_mm: series.settled_mm,
+          leak_ml_min: series.leak_ml_min(circuit)
+        }
+      end
+
+      def self.said(series, circuit, control)
+        rate = format("%.3f", series.rate_mm_s)
+        low, high = series.interval_mm_s.map { |each| format("%.3f", each) }
+        figures = "#{rate} mm/s (#{low} to #{high})"
+        case series.id
+        when "holds"
+          "The #{control["noun"]} holds: it settles #{Said.mm(series.settled_mm)} and then sinks #{figures}, under 0.02."
+        when "sinks"
+          "The #{control["noun"]} sinks #{figures}: #{Said.ml(series.leak_ml_min(circuit), 2)} a minute go past a " \
+            "seal or out. Wet anywhere: that joint. Dry: the master's cup; plug its outlet to be sure. No release."
+        else
+          "Too few readings, or too rough, to tell settling from sinking: #{figures}. Read on to 120 s."
+        end
+      end
+      private_class_method :said
     end
   end
 end

@@ -1,24 +1,25 @@
 # frozen_string_literal: true
 
+require "matrix"
+
 module Sandbag
   module Feel
-    # Dead volume, stiffness and trapped air from readings at the finger (docs/physics.md 7):
-    #
-    #   v = v0 + C p + V_air p / (p + p_atm),   v = A_m x / (1000 R),   all three ≥ 0
-    #
-    # The standard error of V_air is from the covariance with all three free, residual variance over n − 3.
+    # Dead volume, stiffness and trapped air from readings at the finger (docs/physics.md 7), each reading weighted by
+    # its error, with what cannot be seen carried as doubt. Shown are the three numbers at zero or above; the interval
+    # is of the air as it would come out were it let fall below zero, since an estimate that is cut off at zero says
+    # less than it knows.
     class LeverFit
       PARAMETERS = 3
       # Below this pressure air and dead volume part; without enough readings there the air cannot be told.
       LOW_MPA = 0.5
       LOW_READINGS = 3
-      # A residual over this many typical ones is marked; the typical one is the median of the others' sizes.
-      OUTLIER = 3.0
-      # Readings repeat to about this at best; residuals below it are never outliers. [default]
-      READABLE_MM = 0.5
+      # Steps to the pressures as the readings would have them; they settle in two.
+      STEPS = 3
 
+      # air_error_ml: standard error of the air; low_ml, high_ml: what 95 % lies within; degrees: of freedom
       # @attr outliers [Array<Reading>] readings to look at again; never dropped here
-      attr_reader :readings, :dead_volume_ml, :stiffness_ml_mpa, :air_ml, :air_error_ml, :residuals_mm, :outliers
+      attr_reader :circuit, :readings, :dead_volume_ml, :stiffness_ml_mpa, :air_ml, :air_error_ml, :low_ml, :high_ml,
+        :degrees, :residuals_mm, :outliers, :covariance, :free, :scale
 
       # @return [Boolean] whether there are readings enough to solve for three unknowns
       def self.possible?(circuit, readings)
@@ -28,14 +29,20 @@ module Sandbag
 
       # @param circuit [Hydraulics::Circuit]
       # @param readings [Array<Reading>] at least four different forces above the return spring's
+      # @param doubt [Doubt]; baseline [Baseline, nil] what the same lever was when it was last good, held against it
       # Refuses fewer.
-      def initialize(circuit, readings)
+      def initialize(circuit, readings, doubt: Doubt.new(circuit), baseline: nil)
         unless LeverFit.possible?(circuit, readings)
           raise Refusal.at("readings", "too few readings to part air from dead travel",
             "at least #{PARAMETERS + 1} different forces over #{Said.n(circuit.finger_force_n(0).ceil)}")
         end
         @circuit = circuit
+        @doubt = doubt
         @readings = readings.select { |reading| circuit.pressure_mpa(reading.force_n).positive? }.freeze
+        @plain = PlainFit.new(circuit, @readings)
+        @mm_per_ml = circuit.travel_of_volume_mm(1.0)
+        @weights = weights
+        @baseline = baseline
         solve
         freeze
       end
@@ -45,50 +52,167 @@ module Sandbag
         pressures.count { |pressure| pressure < LOW_MPA }
       end
 
+      # @return [Hash] what a later lever is held against, see Baseline
+      def to_h
+        return {} unless covariance
+        {
+          dead_volume_ml: free[0], stiffness_ml_mpa: free[1], air_ml: air_ml, air_error_ml: air_error_ml,
+          covariance: covariance.to_a, scale: scale, degrees: degrees, mm_per_ml: @mm_per_ml,
+          expected_ml_mpa: circuit.budget.stiffness_ml_mpa
+        }
+      end
+
+      # @return [Integer] light readings without which the air cannot be told
+      def low_wanted
+        @baseline ? LOW_READINGS - 1 : LOW_READINGS
+      end
+
       # @return [Float] mm at the finger that the fitted circuit travels at a force
       def travel_mm(force_n)
-        pressure = @circuit.pressure_mpa(force_n)
-        coefficients = [dead_volume_ml, stiffness_ml_mpa, air_ml]
-        @circuit.travel_of_volume_mm(row(pressure).zip(coefficients).sum { |a, b| a * b })
+        Curve.new(circuit, coefficients).travel_mm(force_n)
+      end
+
+      # @return [Array<Float>] v0, C, V_air
+      def coefficients
+        [dead_volume_ml, stiffness_ml_mpa, air_ml]
       end
 
       # @return [Float] mm of travel that a volume of air costs at a pressure
       def air_cost_mm(pressure_mpa, air_ml)
-        @circuit.travel_of_volume_mm(Hydraulics::VolumeBudget.air_taken_ml(air_ml, pressure_mpa))
+        circuit.travel_of_volume_mm(Hydraulics::VolumeBudget.air_taken_ml(air_ml, pressure_mpa))
+      end
+
+      # @return [Float] times the standard error that 95 % lies within
+      def trust
+        Student.quantile(degrees)
+      end
+
+      # The standard error of the air were one more reading taken, nothing else changed.
+      # @param force_n [Float]
+      # @return [Float] mL
+      def air_error_with(force_n)
+        added = Matrix.columns([free_row(force_n)])
+        reading = Reading.new(force_n: force_n, gauge: readings.all?(&:gauge))
+        weight = weight_of(reading)
+        Math.sqrt(@scale * (@normal + weight * (added * added.transpose)).inverse[2, 2])
       end
 
       private
 
       def pressures
-        readings.map { |reading| @circuit.pressure_mpa(reading.force_n) }
+        readings.map { |reading| circuit.pressure_mpa(reading.force_n) }
       end
 
-      def row(pressure)
-        [1.0, pressure, Hydraulics::VolumeBudget.air_taken_ml(1.0, pressure)]
+      def weights
+        readings.map { |reading| weight_of(reading) }
+      end
+
+      # 1 / (σx² + (dx/dF σF)²), in mL⁻²
+      def weight_of(reading)
+        slope = Curve.new(circuit, @plain.coefficients).slope_mm_n(reading.force_n)
+        @mm_per_ml**2 / (reading.travel_error_mm**2 + (slope * reading.force_error_n)**2)
       end
 
       def solve
-        rows = pressures.map { |pressure| row(pressure) }
-        mm_per_ml = @circuit.travel_of_volume_mm(1.0)
-        volumes = readings.map { |reading| reading.travel_mm / mm_per_ml }
-        coefficients = LeastSquares.non_negative(rows, volumes)
-        @dead_volume_ml, @stiffness_ml_mpa, @air_ml = coefficients
-        left = LeastSquares.residuals(rows, volumes, coefficients)
-        @residuals_mm = left.map { |each| each * mm_per_ml }.freeze
-        @outliers = readings.zip(residuals_mm).select { |_, residual| residual.abs > furthest_mm }.map(&:first).freeze
-        @air_error_ml = air_error(rows, left)
+        shown
+        free = free_fit
+        @covariance = @scale * @normal.inverse.minor(0, PARAMETERS, 0, PARAMETERS)
+        @air_error_ml = Math.sqrt(@covariance[2, 2])
+        @low_ml = free[2] - trust * air_error_ml - give_seen_ml
+        @high_ml = free[2] + trust * air_error_ml
+      rescue ExceptionForMatrix::ErrNotRegular
+        @covariance = @air_error_ml = @low_ml = @high_ml = nil
       end
 
-      # nil when the forces are too alike to tell the three apart
-      def air_error(rows, left)
-        covariance = LeastSquares.covariance(rows)
-        variance = left.sum { |each| each**2 } / (rows.size - PARAMETERS)
-        covariance && Math.sqrt(variance * covariance[2, 2])
+      # Nothing below zero.
+      def shown
+        rows = pressures.map { |pressure| Curve.row(pressure) }
+        scaled = rows.zip(@weights).map { |row, weight| row.map { |each| each * Math.sqrt(weight) } }
+        volumes = volumes_ml.zip(@weights).map { |volume, weight| volume * Math.sqrt(weight) }
+        @dead_volume_ml, @stiffness_ml_mpa, @air_ml = LeastSquares.non_negative(scaled, volumes)
+        @residuals_mm = LeastSquares.residuals(rows, volumes_ml, coefficients).map { |each| each * @mm_per_ml }.freeze
+        @outliers = @plain.outliers
       end
 
-      # What is no outlier yet, mm.
-      def furthest_mm
-        @furthest_mm ||= [OUTLIER * residuals_mm.map(&:abs).sort[residuals_mm.size / 2], READABLE_MM].max
+      def volumes_ml
+        readings.map { |reading| reading.travel_mm / @mm_per_ml }
+      end
+
+      # v0, C and V_air free, with what may be off beside them, each held by its own error.
+      # @return [Array<Float>]
+      def free_fit
+        @degrees = readings.size - PARAMETERS + (@baseline ? @baseline.degrees + 2 : 0)
+        held = [0.0] * PARAMETERS + @doubt.errors.map { |error| 1 / error**2 }
+        @free = coefficients + [0.0] * @doubt.errors.size
+        STEPS.times { step(held) }
+        @scale = spread(held)
+        @free
+      end
+
+      def step(held)
+        rows = readings.map { |reading| free_row(reading.force_n) }
+        left = residuals
+        @normal = Matrix.diagonal(*held) + weighted(rows, rows) + remembered
+        pull = Vector.elements(right(rows, left)) - Vector.elements(held.zip(@free).map { |weight, at| weight * at }) +
+          remembered * Vector.elements(moved)
+        @free = @free.zip((@normal.inverse * pull).to_a).map(&:sum)
+      end
+
+      # What the baseline says of dead volume and stiffness, as a share of the normal matrix.
+      def remembered
+        @remembered ||= begin
+          block = @baseline ? @baseline.covariance.inverse : Matrix.zero(2)
+          size = PARAMETERS + @doubt.errors.size
+          Matrix.build(size) { |row, column| (row < 2 && column < 2) ? block[row, column] : 0.0 }
+        end
+      end
+
+      # How far dead volume and stiffness are from the baseline.
+      def moved
+        was = @baseline ? @baseline.coefficients : @free.first(2)
+        was.zip(@free).map { |before, now| before - now } + [0.0] * (@free.size - 2)
+      end
+
+      # @return [Array<Float>] what a small change of each number moves the volume by
+      def free_row(force_n)
+        pressure = free_pressure(force_n)
+        slope = Curve.new(circuit, @free.first(PARAMETERS)).slope_ml_mpa(pressure)
+        Curve.row(pressure) + @doubt.slopes(force_n).map { |each| slope * each }
+      end
+
+      # As it is with what may be off.
+      def free_pressure(force_n)
+        off = @doubt.slopes(force_n).zip(@free.drop(PARAMETERS)).sum { |slope, share| slope * share }
+        [circuit.pressure_mpa(force_n) + off, 0.0].max
+      end
+
+      def residuals
+        curve = Curve.new(circuit, @free.first(PARAMETERS))
+        readings.zip(volumes_ml).map { |reading, volume| volume - curve.volume_ml(free_pressure(reading.force_n)) }
+      end
+
+      def weighted(rows, others)
+        Matrix.rows(rows).transpose * Matrix.diagonal(*@weights) * Matrix.rows(others)
+      end
+
+      def right(rows, left)
+        rows.transpose.map { |column| column.zip(@weights, left).sum { |each, weight, off| each * weight * off } }
+      end
+
+      # How far the readings scatter against what their errors say: 1 when they do as said.
+      def spread(held)
+        scattered = residuals.zip(@weights).sum { |off, weight| weight * off**2 }
+        own = scattered + held.zip(@free).sum { |weight, at| weight * at**2 }
+        return own / degrees unless @baseline
+        apart = Vector.elements(moved)
+        (own + apart.inner_product(remembered * apart) + @baseline.degrees * @baseline.scale) / degrees
+      end
+
+      # Air that the give of seals and pads would look like.
+      def give_seen_ml
+        rows = readings.map { |reading| free_row(reading.force_n) }
+        give = pressures.map { |pressure| @doubt.give_ml(pressure) }
+        (@normal.inverse * Vector.elements(right(rows, give)))[2]
       end
     end
   end

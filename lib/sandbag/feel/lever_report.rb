@@ -4,15 +4,18 @@ module Sandbag
   module Feel
     # A set of lever readings with all that can be said of them: fit, curves, verdict.
     class LeverReport
-      attr_reader :fit, :verdict
+      attr_reader :fit, :verdict, :memory
 
       # @param marked [Array<Array(Reading, Boolean)>] readings, each with whether it is set aside
-      def initialize(sheet, circuit, marked)
+      # @param baseline [Baseline, nil] what the lever was when it was last good
+      # @param preload_known [Boolean] the return spring's preload was measured
+      def initialize(sheet, circuit, marked, baseline: nil, preload_known: false)
         @circuit = circuit
         @marked = marked
         @reference_mpa = Circuit::Reference.pressure_mpa(sheet, circuit)
         @used = marked.reject { |_, aside| aside }.map(&:first)
-        @fit = LeverFit.new(circuit, @used) if LeverFit.possible?(circuit, @used)
+        @memory = Memory.new(circuit, @used, @reference_mpa, baseline, Doubt.new(circuit, preload_known: preload_known))
+        @fit = @memory.fit
         @verdict = Verdict.new(@fit, circuit, @reference_mpa) if @fit
         freeze
       end
@@ -25,6 +28,13 @@ module Sandbag
         "#{forces.size} more, try #{said.join(", ")}"
       end
 
+      # The pull that would say most, while there is something to gain.
+      # @return [Float, nil] N
+      def next_force
+        return suggested_forces.first if fit.nil? || fit.air_error_ml.nil? || fit.low_readings < fit.low_wanted
+        NextReading.new(fit, verdict, reference_n).force_n
+      end
+
       def to_h
         {
           readings: readings_view,
@@ -34,6 +44,9 @@ module Sandbag
           verdict: verdict&.to_h,
           wanted: wanted,
           suggested_n: suggested_forces,
+          next_n: next_force,
+          memory: memory.to_h,
+          fit: (fit.to_h if fit&.covariance),
           take_up_n: @circuit.finger_force_n(0),
           low_n: LowForces.ceiling_n(@circuit)
         }.compact

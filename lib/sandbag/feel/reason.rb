@@ -18,7 +18,8 @@ module Sandbag
       end
 
       def self.cost(verdict)
-        "#{Said.mm(verdict.cost_mm, bare: true)} ± #{Said.mm(verdict.cost_error_mm)}"
+        low, high = verdict.cost_interval_mm
+        "#{Said.mm(verdict.cost_mm)} (#{Said.mm(low, bare: true)} to #{Said.mm(high)})"
       end
 
       def self.travel(verdict)

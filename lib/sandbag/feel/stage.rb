@@ -5,7 +5,7 @@ module Sandbag
     # Lever readings, hold test and, on a clutch, lift. Only what was taken after the last stroke counts; what was taken
     # before the first is the comparison.
     class Stage < Job::Stage
-      MEASURED = %w[reading lift hold].freeze
+      MEASURED = %w[reading lift hold hold_series pump].freeze
       WORDS = {"bleed_again" => "bleed again", "cant_tell" => "can't tell"}.freeze
 
       def initialize(job)
@@ -52,12 +52,31 @@ module Sandbag
 
       # @return [Hash, nil] creep_mm, limit_mm, pass, why
       def hold
-        data = @fresh.said("hold")
-        data && HoldCheck.of(data["creep"], control)
+        entry = @fresh.last("hold", "hold_series")
+        return unless entry
+        return HoldCheck.of(entry.data["creep"], control) if entry.kind == "hold"
+        HoldCheck.of_series(HoldSeries.new(*entry.data.values_at("times", "travels")), @circuit, control)
+      end
+
+      # @return [Pump, nil]
+      def pump
+        data = @fresh.said("pump")
+        data && Pump.new(data["travels"], data["rest"], job.sheet.kind)
       end
 
       def held?
         !hold.nil? && hold[:pass]
+      end
+
+      # @return [Baseline, nil] what this lever was when it was last good
+      def baseline
+        good = job.last_good
+        good && Baseline.of(good["fit"], @circuit, good["at"])
+      end
+
+      # Somebody measured the return spring, or read it up.
+      def preload_known?
+        job.sheet.values(job.sheet.parts_of("master").first)["preload"].source != "default"
       end
 
       # @return [String, nil] the reason for which a marginal lever was accepted
@@ -105,12 +124,20 @@ module Sandbag
               "a marginal verdict"
             )
           end
+        when "hold_series" then Refusal.within("data") { HoldSeries.check(*entry.data.values_at("times", "travels")) }
+        when "pump" then Refusal.within("data") { Pump.new(entry.data["travels"], entry.data["rest"], job.sheet.kind) }
+        when "preload" then admit_preload
         when "lift"
           raise Refusal.at("kind", "a brake has no lift", "force and travel readings") unless clutch?
         end
       end
 
       private
+
+      def admit_preload
+        return unless clutch?
+        raise Refusal.at("kind", "a clutch is judged by its lift", "a brake")
+      end
 
       def said
         WORDS.fetch(verdict, verdict)
@@ -123,11 +150,12 @@ module Sandbag
             .of("reading")
             .map do |entry|
               [
-                Reading.new(id: entry.id, force_n: entry.data["force"], travel_mm: entry.data["travel"]),
+                Reading.new(id: entry.id, force_n: entry.data["force"], travel_mm: entry.data["travel"],
+                  gauge: entry.data["gauge"]),
                 aside.include?(entry.id)
               ]
             end
-        LeverReport.new(job.sheet, @circuit, marked)
+        LeverReport.new(job.sheet, @circuit, marked, baseline: baseline, preload_known: preload_known?)
       end
     end
   end

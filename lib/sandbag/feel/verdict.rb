@@ -3,14 +3,13 @@
 module Sandbag
   module Feel
     # Whether a lever may go, from the travel that its air alone costs at the reference force (docs/physics.md 7).
-    # Never hides the error: twice the standard error is counted against a pass.
+    # Never hides the error: the whole of its 95 % interval is counted against a pass.
     class Verdict
       PASS_MM = 1.5
       AGAIN_MM = 3.0
       BICYCLE_SHARE = 0.5
       # Stiffness over this many times the expected points to hose, caliper or tapered pads.
       SOFT = 1.5
-      TRUST = 2.0
 
       attr_reader :fit
 
@@ -26,20 +25,30 @@ module Sandbag
 
       # @return [String] pass, marginal, bleed_again or cant_tell
       def id
-        return "cant_tell" if fit.low_readings < LeverFit::LOW_READINGS || fit.air_error_ml.nil?
-        low, high = cost_mm - TRUST * cost_error_mm, cost_mm + TRUST * cost_error_mm
+        return "cant_tell" if fit.low_readings < fit.low_wanted || fit.air_error_ml.nil?
+        low, high = cost_interval_mm
         return "pass" if high < pass_mm
-        return "bleed_again" if low > again_mm
+        return "bleed_again" if fails?
         (low < pass_mm && high > again_mm) ? "cant_tell" : "marginal"
+      end
+
+      # Too much air by more than the error.
+      def fails?
+        !fit.air_error_ml.nil? && cost_interval_mm.first > again_mm
       end
 
       def cost_mm
         fit.air_cost_mm(@reference_mpa, fit.air_ml)
       end
 
-      # @return [Float, nil]
+      # @return [Float, nil] its standard error
       def cost_error_mm
         fit.air_error_ml && fit.air_cost_mm(@reference_mpa, fit.air_error_ml)
+      end
+
+      # @return [Array<Float>] mm, what 95 % lies within
+      def cost_interval_mm
+        [fit.low_ml, fit.high_ml].map { |air| fit.air_cost_mm(@reference_mpa, [air, 0.0].max) }
       end
 
       # Fitted stiffness over the circuit's own budget.
@@ -63,7 +72,7 @@ module Sandbag
       # @return [Array<Float>] finger forces, N, that would let air be told from dead travel; empty when there are
       #   enough
       def forces_to_add
-        missing = LeverFit::LOW_READINGS - fit.low_readings
+        missing = fit.low_wanted - fit.low_readings
         return [] unless missing.positive?
         LowForces
           .of(@circuit)
@@ -83,6 +92,8 @@ module Sandbag
           air_error_ml: fit.air_error_ml,
           cost_mm: cost_mm,
           cost_error_mm: cost_error_mm,
+          air_low_ml: fit.low_ml && [fit.low_ml, 0.0].max,
+          air_high_ml: fit.high_ml && [fit.high_ml, 0.0].max,
           pass_mm: pass_mm,
           again_mm: again_mm,
           dead_volume_ml: fit.dead_volume_ml,
@@ -95,8 +106,6 @@ module Sandbag
         }.compact
       end
 
-      private
-
       def pass_mm
         PASS_MM * scale
       end
@@ -104,6 +113,8 @@ module Sandbag
       def again_mm
         AGAIN_MM * scale
       end
+
+      private
 
       def scale
         (@circuit.kind.safety == "bicycle") ? BICYCLE_SHARE : 1.0

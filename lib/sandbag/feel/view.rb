@@ -20,6 +20,8 @@ module Sandbag
           control: feel.control,
           lift: feel.lift&.to_h,
           hold: feel.hold,
+          pump: feel.pump&.to_h,
+          preload_known: feel.preload_known?,
           passed: feel.passed?,
           accepted: feel.accepted,
           stale: feel.stale?,

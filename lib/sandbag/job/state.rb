@@ -8,7 +8,8 @@ module Sandbag
       # Before a route is chosen: what most jobs have.
       USUAL_STAGES = %w[ask choose bleed feel close].freeze
 
-      attr_reader :journal, :fitted, :lubricant, :machine_kind, :fluid_months, :schools, :counted
+      attr_reader :journal, :fitted, :lubricant, :machine_kind, :fluid_months, :schools, :last_good,
+        :counted
 
       # @param journal [Journal]
       # @param fitted [Circuit::Sheet] the circuit as the machine's record has it
@@ -16,15 +17,17 @@ module Sandbag
       # @param machine_kind [String, nil] of machine_kinds.yml; nil asks what is asked of any
       # @param fluid_months [Integer, nil] the shop's own longest interval between full changes of fluid
       # @param schools [Hash{String => String}] what the shop holds with, see Bleed::Schools
+      # @param last_good [Hash, nil] at, and fit of the lever when the circuit was last signed off, see Feel::Baseline
       # @param counted [Bleed::Count, nil] strokes of the same job one entry ago
       def initialize(journal, fitted, lubricant: Shop::LUBRICANT, machine_kind: nil, fluid_months: nil, schools: {},
-        counted: nil)
+        last_good: nil, counted: nil)
         @journal = journal
         @fitted = fitted
         @lubricant = lubricant
         @machine_kind = machine_kind
         @fluid_months = fluid_months
         @schools = schools
+        @last_good = last_good
         @counted = counted
         @built = {}
         freeze
@@ -34,7 +37,7 @@ module Sandbag
       # @return [State]
       def with(entry)
         State.new(journal.with(entry), fitted, lubricant: lubricant, machine_kind: machine_kind,
-          fluid_months: fluid_months, schools: schools, counted: @built["bleed"]&.count)
+          fluid_months: fluid_months, schools: schools, last_good: last_good, counted: @built["bleed"]&.count)
       end
 
       STAGES.each { |id| define_method(id) { stage(id) } }

@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Feel
+    # A steady pull read over time: settling, which stops, told from sinking, which does not (docs/physics.md 7):
+    #
+    #   x(t) = a + b (1 − e^(−t/τ)) + c t
+    #
+    # For each τ of a grid the other three are least squares, none of b and c below zero; the τ that leaves least is
+    # taken. c is the rate of sinking, mm/s at the finger.
+    class HoldSeries
+      # Settling times tried, s: hose and seals are done in a minute.
+      TIMES_S = (0..24).map { |step| 2.0 * (30.0**(step / 24.0)) }.freeze
+      # Faster than this is sinking, mm/s. docs/physics.md 7
+      LIMIT_MM_S = 0.02
+      # A ruler on a lever reads to this, mm. [default]
+      READ_TO_MM = 0.15
+      LEAST = 4
+      PARAMETERS = 3
+      MINUTE_S = 60.0
+
+      attr_reader :rate_mm_s, :error_mm_s, :settled_mm, :settles_s, :start_mm
+
+      # @param times_s, travels_mm [Array<Float>] read one after the other
+      # Refuses fewer than four readings, as many of the one as not of the other, and times that do not rise.
+      def initialize(times_s, travels_mm)
+        HoldSeries.check(times_s, travels_mm)
+        @times = times_s.map { |time| time - times_s.first }
+        @travels = travels_mm
+        solve
+        freeze
+      end
+
+      def self.check(times_s, travels_mm)
+        unless times_s.size == travels_mm.size
+          raise Refusal.at("travels", "#{travels_mm.size} travels for #{times_s.size} times", "one for each")
+        end
+        raise Refusal.at("times", "too few to tell settling from sinking", "#{LEAST} or more") if times_s.size < LEAST
+        return if times_s.each_cons(2).all? { |one, next_one| next_one > one }
+        raise Refusal.at("times", "time does not go back", "each later than the one before")
+      end
+
+      # @return [Float] mm from the first reading to a minute after it, as fitted
+      def creep_mm
+        settled_mm * (1 - Math.exp(-MINUTE_S / settles_s)) + rate_mm_s * MINUTE_S
+      end
+
+      # @return [Array<Float>] mm/s, what 95 % lies within
+      def interval_mm_s
+        half = Student.quantile([@times.size - PARAMETERS, 1].max) * error_mm_s
+        [[rate_mm_s - half, 0.0].max, rate_mm_s + half]
+      end
+
+      # @return [String] holds, sinks, or cant_tell: the error is larger than what it is about
+      def id
+        low, high = interval_mm_s
+        return "sinks" if low > LIMIT_MM_S || creep_mm > HoldCheck::CREEP_LIMIT_MM
+        (high < LIMIT_MM_S || rate_mm_s < LIMIT_MM_S / 2) ? "holds" : "cant_tell"
+      end
+
+      # @param circuit [Hydraulics::Circuit]
+      # @return [Float] mL/min that go past a seal or out
+      def leak_ml_min(circuit)
+        rate_mm_s * MINUTE_S / circuit.travel_of_volume_mm(1.0)
+      end
+
+      private
+
+      def solve
+        best = TIMES_S.map { |time| fit(time) }.min_by { |found| found[:left] }
+        @start_mm, @settled_mm, @rate_mm_s = best[:coefficients]
+        @settles_s = best[:time]
+        @error_mm_s = error(best)
+      end
+
+      def fit(time)
+        rows = @times.map { |at| [1.0, 1 - Math.exp(-at / time), at] }
+        coefficients = LeastSquares.non_negative(rows, @travels)
+        left = LeastSquares.residuals(rows, @travels, coefficients).sum { |each| each**2 }
+        {time: time, rows: rows, coefficients: coefficients, left: left}
+      end
+
+      # By what the readings scatter, and no less than a ruler can be read.
+      def error(best)
+        covariance = LeastSquares.covariance(best[:rows])
+        scatter = best[:left] / [@times.size - PARAMETERS, 1].max
+        covariance ? Math.sqrt([scatter, (READ_TO_MM / 2)**2].max * covariance[2, 2]) : Float::INFINITY
+      end
+    end
+  end
+end
