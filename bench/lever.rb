@@ -35,7 +35,7 @@ class LeverBench
     @sets.times do
       fit = Sandbag::Feel::LeverFit.new(@circuit, forces(count).map { |force| read(force, air, **truth) })
       next covered += 1 unless fit.air_error_ml
-      covered += 1 if fit.low_ml <= air && air <= fit.high_ml
+      covered += 1 if air.between?(fit.low_ml, fit.high_ml)
       passed += 1 if Sandbag::Feel::Verdict.new(fit, @circuit, @reference).id == "pass"
     end
     puts format("%-11s %-16s air %.2f  %2d readings  covers %5.1f %%  passes %5.1f %%", name, off, air, count,
@@ -87,7 +87,6 @@ class LeverBench
   end
 
   def pressure_of(force, preload, efficiency)
-    return @circuit.pressure_mpa(force) if preload == 1.0 && efficiency.nil?
     lever = @circuit.lever
     [((efficiency || lever.efficiency) * lever.ratio * force - preload * @circuit.master.preload_n) /
       @circuit.master.area_mm2, 0.0].max

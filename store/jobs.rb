@@ -70,8 +70,13 @@ module Store
     # @return [Hash, nil] at, fit
     def last_good(circuit_id)
       fit = Sequel.lit("json_extract(record, '$.stages.feel.fit')")
-      row = @jobs.where(circuit_id: circuit_id).exclude(closed_at: nil).exclude(fit => nil).order(Sequel.desc(:closed_at))
-        .select(:closed_at, fit.as(:fit)).first
+      row = @jobs
+        .where(circuit_id: circuit_id)
+        .exclude(closed_at: nil)
+        .exclude(fit => nil)
+        .order(Sequel.desc(:closed_at))
+        .select(:closed_at, fit.as(:fit))
+        .first
       row && {"at" => row[:closed_at], "fit" => JSON.parse(row[:fit])}
     end
 

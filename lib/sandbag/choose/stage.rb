@@ -223,7 +223,8 @@ module Sandbag
         pull = job.journal.of("feel").said("preload")
         return sheet unless pull
         ratio = sheet.value("lever", "finger_to_pivot") / sheet.value("lever", "push_offset")
-        sheet.set("master", "preload", (sheet.value("lever", "efficiency") * ratio * pull["force"]).round(2), "measured")
+        sheet.set("master", "preload", (sheet.value("lever", "efficiency") * ratio * pull["force"]).round(2),
+          "measured")
       end
 
       def admit_solved(id)

@@ -4,9 +4,10 @@ module Sandbag
   module Circuit
     # Reads one typed value by the rules of a knowledge row: its type, dimension and limits.
     class QuantityReader
-      MOST_PISTONS = 12
+      # In one list, where the row says nothing else: the pistons of a caliper.
+      MOST = 12
 
-      # @param rules [Hash] type, dimension, min, above, max, choices (see knowledge/circuit_fields.yml)
+      # @param rules [Hash] type, dimension, min, above, max, choices, most (see knowledge/circuit_fields.yml)
       # @param name [String] how the value is called in a refusal
       def initialize(rules, name)
         @rules = rules
@@ -52,10 +53,9 @@ module Sandbag
 
       def measures(typed)
         pieces = typed.is_a?(String) ? typed.split(/,\s+|[;\/\s]+/) : Array(typed)
-        raise Refusal.at("", "#{@name}: none given", "diameters such as 34 34 30 30") if pieces.empty?
-        if pieces.size > MOST_PISTONS
-          raise Refusal.at("", "#{@name}: #{pieces.size} are too many", "up to #{MOST_PISTONS}")
-        end
+        most = @rules.fetch("most", MOST)
+        raise Refusal.at("", "#{@name}: none given", "figures such as 34 34 30 30") if pieces.empty?
+        raise Refusal.at("", "#{@name}: #{pieces.size} are too many", "up to #{most}") if pieces.size > most
         pieces.map { |piece| measure(piece) }
       end
 

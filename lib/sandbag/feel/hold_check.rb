@@ -43,7 +43,8 @@ module Sandbag
         figures = "#{rate} mm/s (#{low} to #{high})"
         case series.id
         when "holds"
-          "The #{control["noun"]} holds: it settles #{Said.mm(series.settled_mm)} and then sinks #{figures}, under 0.02."
+          "The #{control["noun"]} holds: it settles #{Said.mm(series.settled_mm)} and then sinks #{figures}, under " \
+            "#{HoldSeries::LIMIT_MM_S}."
         when "sinks"
           "The #{control["noun"]} sinks #{figures}: #{Said.ml(series.leak_ml_min(circuit), 2)} a minute go past a " \
             "seal or out. Wet anywhere: that joint. Dry: the master's cup; plug its outlet to be sure. No release."

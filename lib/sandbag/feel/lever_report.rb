@@ -86,7 +86,7 @@ module Sandbag
         outliers = Set.new.compare_by_identity.merge(fit&.outliers || [])
         @marked.map do |reading, aside|
           place = places[reading]
-          {id: reading.id, force_n: reading.force_n, travel_mm: reading.travel_mm, set_aside: aside,
+          {id: reading.id, pull: reading.pull, force_n: reading.force_n, travel_mm: reading.travel_mm, set_aside: aside,
            too_light: !@circuit.pressure_mpa(reading.force_n).positive?, residual_mm: place && fit.residuals_mm[place],
            outlier: outliers.include?(reading)}.compact
         end

@@ -13,7 +13,8 @@ module Sandbag
         @baseline = baseline
         @own = LeverFit.new(circuit, readings, doubt: doubt) if LeverFit.possible?(circuit, readings)
         @dropped = dropped(circuit, reference_mpa)
-        @fit = (baseline && @own && !@dropped) ? LeverFit.new(circuit, readings, doubt: doubt, baseline: baseline) : @own
+        @fit = (baseline && @own && !@dropped) ? LeverFit.new(circuit, readings, doubt: doubt,
+          baseline: baseline) : @own
         freeze
       end
 

@@ -5,7 +5,7 @@ module Sandbag
     # Lever readings, hold test and, on a clutch, lift. Only what was taken after the last stroke counts; what was taken
     # before the first is the comparison.
     class Stage < Job::Stage
-      MEASURED = %w[reading lift hold hold_series pump].freeze
+      MEASURED = %w[reading curve lift hold hold_series pump].freeze
       WORDS = {"bleed_again" => "bleed again", "cant_tell" => "can't tell"}.freeze
 
       def initialize(job)
@@ -58,6 +58,12 @@ module Sandbag
         HoldCheck.of_series(HoldSeries.new(*entry.data.values_at("times", "travels")), @circuit, control)
       end
 
+      # @return [Hash, nil] friction_n and instrument of the newest pull that a gauge wrote
+      def gauge
+        data = @fresh.said("curve")
+        data && {friction_n: data["friction"], instrument: data["instrument"]}.compact
+      end
+
       # @return [Pump, nil]
       def pump
         data = @fresh.said("pump")
@@ -68,10 +74,20 @@ module Sandbag
         !hold.nil? && hold[:pass]
       end
 
+      # @return [Array<Hash>] see Changes
+      def changes
+        Changes.new(before.fit, report.fit, baseline && job.last_good["fit"]).to_a
+      end
+
       # @return [Baseline, nil] what this lever was when it was last good
       def baseline
         good = job.last_good
         good && Baseline.of(good["fit"], @circuit, good["at"])
+      end
+
+      # @return [Float, nil] N at the finger at which the piston first moves, as measured
+      def preload_pull_n
+        entries.said("preload")&.fetch("force")
       end
 
       # Somebody measured the return spring, or read it up.
@@ -82,7 +98,7 @@ module Sandbag
       # @return [String, nil] the reason for which a marginal lever was accepted
       def accepted
         entry = @fresh.last("accepted")
-        last_reading = @fresh.last("reading", "set_aside", "lift")
+        last_reading = @fresh.last("reading", "curve", "set_aside", "lift")
         entry.data["reason"] if entry && last_reading && entry.position > last_reading.position
       end
 
@@ -114,7 +130,8 @@ module Sandbag
       def admit(entry)
         case entry.kind
         when "set_aside"
-          known = entries.of("reading").any? { |each| each.id == entry.data["entry"] }
+          known = entries.of("reading", "curve").flat_map { |each| readings_of(each) }
+            .any? { |reading| reading.id == entry.data["entry"] }
           raise Refusal.at("data/entry", "there is no such reading", "the id of a reading of this job") unless known
         when "accepted"
           unless verdict == "marginal"
@@ -124,6 +141,7 @@ module Sandbag
               "a marginal verdict"
             )
           end
+        when "curve" then admit_curve(entry.data)
         when "hold_series" then Refusal.within("data") { HoldSeries.check(*entry.data.values_at("times", "travels")) }
         when "pump" then Refusal.within("data") { Pump.new(entry.data["travels"], entry.data["rest"], job.sheet.kind) }
         when "preload" then admit_preload
@@ -133,6 +151,24 @@ module Sandbag
       end
 
       private
+
+      # A reading by hand, or a gauge's pull: as many readings as it kept.
+      def readings_of(entry)
+        if entry.kind == "reading"
+          return [Reading.new(id: entry.id, force_n: entry.data["force"], travel_mm: entry.data["travel"],
+            gauge: entry.data["gauge"])]
+        end
+        entry.data["forces"].zip(entry.data["travels"]).each_with_index.map do |(force, travel), place|
+          Reading.new(id: "#{entry.id}.#{place + 1}", force_n: force, travel_mm: travel, gauge: true,
+            pull: entry.id)
+        end
+      end
+
+      def admit_curve(data)
+        return if data["forces"].size == data["travels"].size
+        raise Refusal.at("data/travels", "#{data["travels"].size} travels for #{data["forces"].size} forces",
+          "one for each")
+      end
 
       def admit_preload
         return unless clutch?
@@ -145,16 +181,8 @@ module Sandbag
 
       def report_of(taken)
         aside = taken.values("set_aside", "entry")
-        marked =
-          taken
-            .of("reading")
-            .map do |entry|
-              [
-                Reading.new(id: entry.id, force_n: entry.data["force"], travel_mm: entry.data["travel"],
-                  gauge: entry.data["gauge"]),
-                aside.include?(entry.id)
-              ]
-            end
+        marked = taken.of("reading", "curve").flat_map { |entry| readings_of(entry) }
+          .map { |reading| [reading, aside.include?(reading.id)] }
         LeverReport.new(job.sheet, @circuit, marked, baseline: baseline, preload_known: preload_known?)
       end
     end

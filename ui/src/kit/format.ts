@@ -14,6 +14,11 @@ export function change(percent: number): string {
   return `${percent >= 0.5 ? "+" : ""}${text} %`;
 }
 
+/** A day, as a date in words. */
+export function daySaid(iso: string): string {
+  return new Date(iso).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
+}
+
 export function whenSaid(iso: string): string {
   return new Date(iso).toLocaleString("en-GB", {
     day: "numeric",

@@ -64,3 +64,4 @@ export type BuildPart = Schemas["BuildPart"];
 export type StoredPhoto = Schemas["StoredPhoto"];
 export type InstrumentReading = Schemas["InstrumentReading"];
 export type Problem = Schemas["Problem"];
+export type GaugePull = Schemas["GaugePull"];

@@ -7,8 +7,12 @@ import { isDone } from "../isDone";
 import { KeyHelp } from "../KeyHelp";
 import { useEntries } from "../useEntries";
 import type { StageProps } from "../StageProps";
+import { ChangesTable } from "./ChangesTable";
+import { GaugePanel } from "./GaugePanel";
 import { HoldTest } from "./HoldTest";
 import { LiftTest } from "./LiftTest";
+import { PreloadTest } from "./PreloadTest";
+import { PumpTest } from "./PumpTest";
 import { ReadingEntry } from "./ReadingEntry";
 import { ReadingList } from "./ReadingList";
 import { VerdictPanel } from "./VerdictPanel";
@@ -40,7 +44,10 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
           ) : (
             <>
               {open ? (
-                <ReadingEntry feel={feel} onRead={(force, travel) => add("reading", { force, travel })} />
+                <>
+                  <ReadingEntry feel={feel} onRead={(force, travel) => add("reading", { force, travel })} />
+                  {feel.sheet ? <GaugePanel job={job} feel={feel} sheet={feel.sheet} /> : null}
+                </>
               ) : null}
               <LeverCurve
                 expected={feel.expected}
@@ -60,12 +67,22 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
         </Panel>
         <div style={{ display: "grid", gap: "1.5rem" }}>
           <VerdictPanel feel={feel} onAccept={open ? (reason) => add("accepted", { reason }) : undefined} />
+          <ChangesTable feel={feel} />
           <HoldTest
             control={feel.control}
             hold={feel.hold}
             isOpen={open}
             onMeasure={(creep) => add("hold", { creep })}
+            onSeries={(times, travels) => add("hold_series", { times, travels })}
           />
+          <PumpTest
+            feel={feel}
+            isOpen={open}
+            onMeasure={(travels, rest) => add("pump", { travels, ...(rest === undefined ? {} : { rest }) })}
+          />
+          {feel.clutch ? null : (
+            <PreloadTest feel={feel} isOpen={open} onMeasure={(force) => add("preload", { force })} />
+          )}
           {done ? <Link to={`/jobs/${job.id}/close`}>Go on to Close</Link> : null}
         </div>
       </Split>

@@ -1,17 +1,31 @@
+import { useState } from "react";
+import styled from "styled-components";
 import type { Control, Feel } from "../../server/api";
-import { Panel, Quiet } from "../../kit/layout";
-import { MeasuredLength } from "../MeasuredLength";
+import { useUnits } from "../../server/useUnits";
+import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
+import { Panel, Quiet, Row, Table } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
+import { MeasuredLength } from "../MeasuredLength";
 
 interface Props {
   control: Control;
   hold: Feel["hold"];
   isOpen: boolean;
   onMeasure: (creep: string) => void;
+  onSeries: (times: number[], travels: string[]) => void;
 }
 
-/** Static hold: steady pull, creep read after a minute. */
-export function HoldTest({ control, hold, isOpen, onMeasure }: Props) {
+const TIMES = [0, 10, 20, 40, 60];
+
+const Fields = styled.div`
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 0.5rem;
+`;
+
+/** Static hold: steady pull, creep read after a minute, or travel as time goes, which tells settling from sinking. */
+export function HoldTest({ control, hold, isOpen, onMeasure, onSeries }: Props) {
   return (
     <Panel>
       <h2>Hold test</h2>
@@ -20,19 +34,93 @@ export function HoldTest({ control, hold, isOpen, onMeasure }: Props) {
         {control.noun} creep?
       </Quiet>
       {isOpen ? (
-        <MeasuredLength
-          label="Creep in 60 s (key H)"
-          name="creep"
-          value={hold?.creep_mm}
-          decimals={1}
-          onMeasure={onMeasure}
-        />
+        <>
+          <MeasuredLength
+            label="Creep in 60 s (key H)"
+            name="creep"
+            value={hold?.series === undefined ? hold?.creep_mm : undefined}
+            decimals={1}
+            onMeasure={onMeasure}
+          />
+          <details>
+            <summary>Or travel as time goes</summary>
+            <Series onSeries={onSeries} />
+          </details>
+        </>
       ) : null}
       {hold ? (
         <p role="status">
-          <Mark kind={hold.pass ? "good" : "stop"}>{hold.pass ? "Holds" : "Creeps"}</Mark> {hold.why}
+          <Mark kind={hold.pass ? "good" : hold.series === "cant_tell" ? "warn" : "stop"}>
+            {hold.pass
+              ? "Holds"
+              : hold.series === "cant_tell"
+                ? "Can't tell"
+                : hold.series
+                  ? "Sinks"
+                  : "Creeps"}
+          </Mark>{" "}
+          {hold.why}
         </p>
       ) : null}
+      {hold?.series ? <SeriesFigures hold={hold} /> : null}
     </Panel>
+  );
+}
+
+function Series({ onSeries }: Pick<Props, "onSeries">) {
+  const units = useUnits();
+  const [travels, setTravels] = useState<Record<number, string>>({});
+  const isFull = TIMES.every((time) => travels[time]);
+  return (
+    <>
+      <Fields>
+        {TIMES.map((time) => (
+          <EntryField
+            key={time}
+            label={`${time} s`}
+            name={`hold-${time}`}
+            unit={units.unit("length")}
+            inputMode="decimal"
+            value={travels[time] ?? ""}
+            onFinish={(text) => setTravels({ ...travels, [time]: text })}
+          />
+        ))}
+      </Fields>
+      <Row>
+        <Button
+          isDisabled={!isFull}
+          onPress={() =>
+            onSeries(
+              TIMES,
+              TIMES.map((time) => units.typed("length", travels[time] ?? "")),
+            )
+          }
+        >
+          Take the series
+        </Button>
+      </Row>
+    </>
+  );
+}
+
+function SeriesFigures({ hold }: { hold: NonNullable<Feel["hold"]> }) {
+  const units = useUnits();
+  return (
+    <Table aria-label="Hold over time">
+      <tbody>
+        <tr>
+          <td>Settled, then stopped</td>
+          <td>{units.say("length", hold.settled_mm ?? 0, 1)}</td>
+        </tr>
+        <tr>
+          <td>Creep in 60 s, limit</td>
+          <td>{`${units.bare("length", hold.creep_mm, 1)}, ${units.say("length", hold.limit_mm, 1)}`}</td>
+        </tr>
+        <tr>
+          <td>Leak that would explain it</td>
+          <td>{`${units.say("volume", hold.leak_ml_min ?? 0, 2)} a minute`}</td>
+        </tr>
+      </tbody>
+    </Table>
   );
 }

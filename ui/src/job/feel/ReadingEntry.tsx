@@ -40,8 +40,7 @@ export function ReadingEntry({ feel, onRead }: Props) {
   const forceField = useRef<HTMLInputElement>(null);
   const travelField = useRef<HTMLInputElement>(null);
   const units = useUnits();
-  const settled = feel.verdict_id !== undefined && feel.verdict_id !== "cant_tell";
-  const next = settled ? undefined : feel.suggested_n[0];
+  const next = feel.next_n;
   const take = (event: FormEvent) => {
     event.preventDefault();
     if (force.trim() === "") return forceField.current?.focus();
@@ -55,7 +54,7 @@ export function ReadingEntry({ feel, onRead }: Props) {
     <>
       <Next>
         {next === undefined ? (
-          "The verdict stands. More readings make its error smaller."
+          "Enough. The verdict stands."
         ) : (
           <>
             Next: {feel.control.press} <b>{figure(next, 0)} N</b> at the {feel.control.at} and read the

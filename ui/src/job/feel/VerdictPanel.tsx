@@ -52,9 +52,7 @@ export function VerdictPanel({ feel, onAccept }: Props) {
         </Word>
         <p>{said.why}</p>
       </div>
-      {feel.verdict && !feel.clutch ? (
-        <AirFigures verdict={feel.verdict} before={feel.before} control={feel.control} />
-      ) : null}
+      {feel.verdict && !feel.clutch ? <AirFigures verdict={feel.verdict} control={feel.control} /> : null}
       {id === "marginal" && !feel.passed && onAccept ? <Accepting onAccept={onAccept} /> : null}
       {feel.accepted ? <Notice tone="warn">Accepted as marginal: {feel.accepted}</Notice> : null}
     </Panel>
@@ -66,11 +64,10 @@ const FINE_ML = 0.02;
 
 interface AirProps {
   verdict: Verdict;
-  before: Verdict | undefined;
   control: Control;
 }
 
-function AirFigures({ verdict, before, control }: AirProps) {
+function AirFigures({ verdict, control }: AirProps) {
   const units = useUnits();
   // a bicycle's whole margin is hundredths of a millilitre
   const decimals = (verdict.air_error_ml ?? 0) < FINE_ML ? 3 : 2;
@@ -79,9 +76,12 @@ function AirFigures({ verdict, before, control }: AirProps) {
       <div>
         <Big>
           {units.bare("volume", verdict.air_ml, decimals)}{" "}
-          <small>± {units.say("volume", verdict.air_error_ml ?? 0, decimals)}</small>
+          <small>
+            {units.bare("volume", verdict.air_low_ml ?? 0, decimals)} to{" "}
+            {units.say("volume", verdict.air_high_ml ?? 0, decimals)}
+          </small>
         </Big>
-        <Quiet>trapped air, with its standard error</Quiet>
+        <Quiet>trapped air, and what 95 % lies within</Quiet>
       </div>
       {verdict.soft ? (
         <Notice tone="warn">
@@ -114,14 +114,6 @@ function AirFigures({ verdict, before, control }: AirProps) {
             <td>Dead volume</td>
             <td>{units.say("volume", verdict.dead_volume_ml, 2)}</td>
           </tr>
-          {before ? (
-            <tr>
-              <td>Air before this bleed</td>
-              <td>
-                {units.bare("volume", before.air_ml, 2)} ± {units.say("volume", before.air_error_ml ?? 0, 2)}
-              </td>
-            </tr>
-          ) : null}
         </tbody>
       </Table>
     </>
