@@ -65,7 +65,8 @@ RSpec.describe "Feel through the API", :api do
     ready("j")
     before = ask(:get, "/jobs/j/entries")["items"].size
     {
-      ["curve", {forces: [1, 2], travels: [1]}] => "data/travels", ["curve", {forces: [], travels: []}] => "data/forces",
+      ["curve", {forces: [1, 2], travels: [1]}] => "data/travels",
+      ["curve", {forces: [], travels: []}] => "data/forces",
       ["curve", {forces: [5] * 30, travels: [5] * 30}] => "data/forces",
       ["hold_series", {times: [0, 5], travels: [1, 2]}] => "data/times", ["pump", {travels: [30]}] => "data/travels",
       ["hold_series", {times: [0, 20, 10, 30], travels: [1, 2, 3, 4]}] => "data/times",

@@ -17,7 +17,7 @@ RSpec.describe "Firm ground", :browser do
 
   # Strokes of every point, topped up whenever the reservoir asks.
   def bleed_every_point
-    look_over "Before fluid moves"
+    answer_looks "Before fluid moves"
     stage_now("bleed")["points"].each do |point|
       count_strokes(point["strokes_to_go"])
       press "t", "c", "c", "c", "c"
@@ -25,7 +25,7 @@ RSpec.describe "Firm ground", :browser do
       press "f"
       until_api { stage_now("bleed")["points"].find { |each| each["id"] == point["id"] }["done"] }
     end
-    look_over "Last"
+    answer_looks "Last"
   end
 
   # Readings of the circuit with hardly any air in it, beside the page, and the hold by hand.

@@ -58,7 +58,7 @@ module AtTheBench
   end
 
   # Each check of a list on the Bleed page with its first good answer, by key.
-  def look_over(list)
+  def answer_looks(list)
     expect(session).to have_css("ul[aria-label='#{list}']")
     session.all("ul[aria-label='#{list}'] li:has(button) strong").map(&:text).each do |label|
       row = Sandbag::Knowledge.table("bleed_checks").find { |check| check["label"] == label }

@@ -46,7 +46,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     ready("pair", "packmule-front", fluid: "mineral")
     open_page "/jobs/pair/bleed"
     take "Two syringes"
-    look_over "Before fluid moves"
+    answer_looks "Before fluid moves"
     expect(session).to have_css("[data-figure='to-go']", text: "20")
     run 14, out: 13
     expect(session).to have_css("[role=alert]", text: "Refill the syringe now, nipple shut.")
@@ -61,7 +61,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     expect(session).to have_content("Every point ran clean.")
     session.click_button "Fluid stood at the rim of both ports when they were plugged: One stood low"
     expect(session).to have_content("A low port shuts air in.")
-    look_over "Last"
+    answer_looks "Last"
     expect(session).to have_link("check the lever in Feel")
     expect(axe_violations).to be_empty
     expect(browser_faults).to be_empty
@@ -71,7 +71,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     ready("vacuum", "scree-clutch")
     open_page "/jobs/vacuum/bleed"
     take "Hand vacuum pump"
-    look_over "Before fluid moves"
+    answer_looks "Before fluid moves"
     expect(session).to have_no_field("run")
     session.fill_in "vacuum", with: "0.06\n"
     expect(session).to have_css("[role=timer]", text: /\d+ s/)
@@ -106,7 +106,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     end
     open_page "/jobs/below/bleed"
     take "Pushed up by syringe"
-    look_over "Before fluid moves"
+    answer_looks "Before fluid moves"
     room = shown("below", "bleed")["reservoir"]["full_ml"].round
     run room
     expect(session).to have_css("[role=alert]", text: "Refill the syringe, draw the reservoir down (T).")
@@ -140,7 +140,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
           {id: SecureRandom.uuid, stage: "bleed", kind: "point_done", data: {point: point}})
       end
       session.refresh
-      look_over "Last"
+      answer_looks "Last"
       session.click_button "Springy: another round"
       expect(session).to have_css("h2", text: "Stubborn air, round #{round + 2} of 3") if round.zero?
     end

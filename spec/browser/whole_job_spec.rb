@@ -33,10 +33,10 @@ RSpec.describe "A whole job", :browser do
     # Bleed
     expect(session).to have_css("[data-figure='to-go']", text: "10")
     expect(session).to have_content("152 mL of fluid belong on the bench before the first stroke.")
-    look_over "Before fluid moves"
+    answer_looks "Before fluid moves"
     [10, 9].each { |strokes| bleed_point(strokes) }
     expect(session).to have_content("Every point ran clean.")
-    look_over "Last"
+    answer_looks "Last"
     session.click_link "check the lever in Feel"
     read_and_sign "Free play in range", "Brake lamp or switch"
 
@@ -97,9 +97,9 @@ RSpec.describe "A whole job", :browser do
     session.click_link "Go on to Bleed"
 
     # Bleed, Feel, Close
-    look_over "Before fluid moves"
+    answer_looks "Before fluid moves"
     stage_now("bleed")["points"].each { |point| bleed_point(point["strokes_to_go"]) }
-    look_over "Last"
+    answer_looks "Last"
     session.click_link "Finish the fitting"
     fit_by_hand
     session.click_link "Go on to Feel"
