@@ -76,7 +76,10 @@ module App
         *(verdict ? verdict_rows(verdict) : []),
         (["Before", feel[:before][:why]] if feel[:before]),
         (["Accepted", feel[:accepted]] if feel[:accepted]),
-        (["Static hold", hold_said(feel[:hold])] if feel[:hold])
+        (["Static hold", hold_said(feel[:hold])] if feel[:hold]),
+        (["Pump test", feel[:pump][:why]] if feel[:pump]),
+        (["Gauge", feel[:gauge][:instrument]] if feel.dig(:gauge, :instrument)),
+        *feel[:tests].filter_map { |test| [test[:label], test[:answers].fetch(test[:answer])] if test[:answer] }
       ].compact
     end
 

@@ -76,6 +76,7 @@ module Sandbag
       "seals" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
       "lubricants" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
       "bleed_methods" => ->(row) { KnowledgeReferences.bleed_method(row) },
+      "feel_tests" => ->(row) { KnowledgeReferences.feel_test(row) },
       "bleed_checks" => ->(row) { KnowledgeReferences.bleed_check(row) },
       "stubborn_air" => ->(row) { KnowledgeReferences.stubborn_air(row) },
       "schools" => ->(row) { KnowledgeReferences.school(row) },

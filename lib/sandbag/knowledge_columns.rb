@@ -284,7 +284,8 @@ module Sandbag
         "wait?" => String,
         "tight?" => [TrueClass, FalseClass],
         "both?" => [TrueClass, FalseClass],
-        "report?" => [TrueClass, FalseClass]
+        "report?" => [TrueClass, FalseClass],
+        "abs_gate?" => Array
       },
       "bleed_beats" => {
         "label" => String,
@@ -310,6 +311,16 @@ module Sandbag
         "method?" => String,
         "wait?" => String,
         "looks?" => Array
+      },
+      "feel_tests" => {
+        "label" => String,
+        "how" => String,
+        "kinds?" => Array,
+        "answers" => Hash,
+        "good" => Array,
+        "limit" => String,
+        "road" => Hash,
+        "after_all?" => [TrueClass, FalseClass]
       },
       "student_t" => {
         "quantile" => Numeric

@@ -106,6 +106,15 @@ module Sandbag
       ids("circuit_kinds", row["kinds"] || [])
     end
 
+    # @return [String, nil] what is wrong with a test at the lever
+    def self.feel_test(row)
+      odd = row["good"] - row["answers"].keys
+      return "lets unknown answer #{odd.join(", ")} pass" if odd.any?
+      stage, finding, value = row["road"].values_at("stage", "finding", "value")
+      return "leads to unknown stage #{stage}" unless STAGES.include?(stage)
+      (finding && conditions({finding => [value]})) || ids("circuit_kinds", row["kinds"] || [])
+    end
+
     # What a rung of the ladder may need of a circuit.
     RUNG_NEEDS = %w[caliper remote high_spot].freeze
 

@@ -64,6 +64,17 @@ RSpec.describe "Gauges at the lever", :browser do
     expect(session).to have_content("comes back after the rest: air. Bleed again.")
   end
 
+  it "tries the lever in order, lets nobody ride before the rest, and leads a bad one to where it is put right" do
+    unfold "Tests"
+    expect(session).to have_css("li", text: /Walking pace.*after the others/m)
+    session.click_button "Drag: Drags"
+    expect(session).to have_css("li", text: /Drag.*Frees at once/m)
+    session.click_button "To Ask"
+    until_api { shown("job-kart", "ask")["findings"]["residual"] == ["constant"] }
+    expect(session).to have_css("h1", text: "Ask")
+    expect(axe_violations).to be_empty
+  end
+
   it "goes by a return spring that was measured" do
     expect(session).to have_content("Not measured: the verdict carries it as doubt.")
     session.fill_in "preload", with: "5\n"

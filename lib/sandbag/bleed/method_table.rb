@@ -36,6 +36,9 @@ module Sandbag
           return "Not on this kind of circuit. Not for: #{Wording.inside(row["not_for"])}"
         end
         return "ABS is fitted or may be: nothing is pushed backwards through its unit." if row["reverse"] && @sheet.abs?
+        if @sheet.abs? && row["abs_gate"]&.none?(@gate&.fetch("id"))
+          return "On an ABS circuit only where the master was opened and a lead released it."
+        end
         if @gate&.dig("methods")&.none?(row["id"])
           return "ABS: #{Wording.inside(@gate["says"])} #{@gate["does"]}"
         end

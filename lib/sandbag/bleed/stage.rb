@@ -87,7 +87,7 @@ module Sandbag
       # A whole bleed is through, and Feel says that the lever does not hold.
       def lever_failed?
         count.finished? && job.stages.key?("feel") && !round_answers_feel? &&
-          (job.feel.verdict == "bleed_again" || job.feel.hold&.fetch(:pass) == false)
+          (job.feel.verdict == "bleed_again" || sinks? || job.feel.tests.bad&.row&.dig("road", "stage") == id)
       end
 
       # @return [Hash] what the bleed knows of the shop and the people: people, celsius
@@ -116,6 +116,12 @@ module Sandbag
             Knowledge.table("bleed_methods").map { |row| row["id"] }.join(", ")))
       end
 
+      # What cannot be told yet is read on, not bled again.
+      def sinks?
+        hold = job.feel.hold
+        !hold.nil? && !hold[:pass] && hold[:series] != "cant_tell"
+      end
+
       def refill_said
         return "a top-up: the next stroke may uncover the port" if count.supply.kind == "reservoir"
         Wording.inside(count.supply.refill)
@@ -124,7 +130,7 @@ module Sandbag
       # It was said since the readings that the lever did not hold.
       def round_answers_feel?
         round = entries.last("round")
-        read = job.feel.entries.last(*Feel::Stage::MEASURED)
+        read = job.feel.entries.last(*Feel::Stage::MEASURED, "test")
         round && read && round.position > read.position
       end
     end

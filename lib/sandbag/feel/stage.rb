@@ -102,8 +102,13 @@ module Sandbag
         entry.data["reason"] if entry && last_reading && entry.position > last_reading.position
       end
 
+      # @return [Tests] what was tried besides
+      def tests
+        @tests ||= Tests.new(@fresh, job.sheet.kind)
+      end
+
       def done?
-        passed? && held?
+        passed? && held? && tests.bad.nil?
       end
 
       def waits_for
@@ -111,13 +116,15 @@ module Sandbag
         return "a measured lift at the slave" if clutch? && verdict.nil?
         return "#{control["noun"]} readings: #{report.wanted}" if verdict.nil?
         return "a better #{control["noun"]}: #{said}" unless passed?
-        hold ? "a #{control["noun"]} that holds" : "the hold test"
+        return hold ? "a #{control["noun"]} that holds" : "the hold test" unless held?
+        "#{Wording.inside(tests.bad.row["label"])}: #{Wording.inside(tests.bad.row["limit"])}"
       end
 
       def unresolved
         return "Readings were taken before the last strokes: read again." if stale?
         return "#{control["label"]} verdict: #{said}." if verdict && !passed?
-        hold[:why] if hold && !held?
+        return hold[:why] if hold && !held?
+        "#{tests.bad.row["label"]}: #{tests.bad.row["answers"].fetch(tests.bad.answer)}." if tests.bad
       end
 
       # Measured between the first stroke and the last, and not since.
@@ -141,6 +148,7 @@ module Sandbag
               "a marginal verdict"
             )
           end
+        when "test" then tests.admit(entry.data)
         when "curve" then admit_curve(entry.data)
         when "hold_series" then Refusal.within("data") { HoldSeries.check(*entry.data.values_at("times", "travels")) }
         when "pump" then Refusal.within("data") { Pump.new(entry.data["travels"], entry.data["rest"], job.sheet.kind) }

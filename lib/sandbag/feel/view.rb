@@ -21,6 +21,7 @@ module Sandbag
           lift: feel.lift&.to_h,
           hold: feel.hold,
           pump: feel.pump&.to_h,
+          tests: feel.tests.to_a,
           preload_known: feel.preload_known?,
           preload_n: feel.preload_pull_n,
           gauge: feel.gauge,

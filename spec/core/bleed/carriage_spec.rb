@@ -51,7 +51,7 @@ RSpec.describe Sandbag::Bleed::MethodTable do
 
   describe "a circuit" do
     it "with a plain front line: every whole method carries, and what only primes the outlet moves nothing below" do
-      rows = table(template("road_front_single"))[:methods]
+      rows = table(template("road_front_single").set("vehicle", "abs", "none", "measured"))[:methods]
       whole = rows.reject { |row| row[:aid] }
       expect(whole.map { |row| row[:verdict] }.uniq).to eq ["suitable"]
       expect(rows.find { |row| row[:id] == "prime_outlet" }).to include(verdict: "leaves_air", place: "Master outlet")
@@ -137,6 +137,30 @@ RSpec.describe Sandbag::Bleed::MethodTable do
             be_a(String)
           )
         end
+    end
+  end
+
+  it "flows no faster the colder it is, and no slower the wider the nipple" do
+    for_all(cold: -20.0..19.0, bore: 2.0..8.0) do |cold:, bore:|
+      circuit = looped(1150, bore: bore)
+      %w[hand_vacuum pressure_cap caliper_in_hand].each do |method|
+        warm, chilled = [20.0, cold].map { |celsius| verdict(circuit, method, celsius: celsius)[:flow_ml_s] }
+        expect(chilled).to be <= warm + 1e-9
+        narrow, wide = %w[eighth half].map { |opening| verdict(circuit, method, opening: opening)[:flow_ml_s] }
+        expect(wide).to be >= narrow - 1e-9
+      end
+    end
+  end
+
+  it "lets a bubble rise no slower in a leg whose end is raised" do
+    for_all(low: 300.0..700.0, up: 0.0..250.0, bore: 3.4..8.0) do |low:, up:, bore:|
+      plain = template("road_front_single").set("fluid", "stamped", "dot4", "part_marking")
+      line = plain.parts_of("line").first["id"]
+      fell, raised = [low, low + up].map do |height|
+        changed = plain.change(line, "bore", bore, "measured").change(line, "end_height", 1200 - height, "measured")
+        verdict(changed, "gravity_raised")[:legs].first.first[:drift_mm_s]
+      end
+      expect(raised).to be >= fell
     end
   end
 

@@ -48,8 +48,8 @@ RSpec.describe Sandbag::Bleed::MethodTable, "of circuits" do
       "sss--ssswwx-ssxs-", {"gravity_flush" => "Rear hose, high spot"}],
     # silicone at −20 °C is eight times as thick: a slug creeps at 0.1 mm/s in 3.2 mm, and the slowest flow is 3 mm/s
     "snowmobile in the cold" => [template("snow_jackshaft", "dot5"), {celsius: -20}, "sss--sssssx-ssxs-", {}],
-    # nothing is pushed backwards
-    "ABS" => [template("road_front_single", abs: "fitted"), {}, "sss--sssssx-ssx--", {}],
+    # nothing is pushed backwards, and nothing primed where the master was not opened
+    "ABS" => [template("road_front_single", abs: "fitted"), {}, "sss--sssssx-ss---", {}],
     "two calipers on a splitter, one behind a loop" => [
       with(split, split.parts_of("line").last["id"], high_spot: 1100), {}, "sss--ssswwx-ssxs-",
       {"gravity_start" => "Right hose, high spot"}

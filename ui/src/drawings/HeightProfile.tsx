@@ -10,6 +10,8 @@ interface Props {
   way: Way;
   /** What becomes of the air in each leg under the method at hand. */
   legs: Legs | undefined;
+  /** Of the fluid in it, as it was last seen in the clear hose. */
+  colour?: string | undefined;
 }
 
 const WIDE = 480;
@@ -19,7 +21,7 @@ const EDGE = 58;
 const HALF = 19;
 
 /** The line as height over length, from the reservoir to the nipple; a bubble where air stays. */
-export function HeightProfile({ way, legs }: Props) {
+export function HeightProfile({ way, legs, colour }: Props) {
   const theme = useTheme();
   const units = useUnits();
   const heights = way.points.map((point) => point.height_mm);
@@ -40,7 +42,7 @@ export function HeightProfile({ way, legs }: Props) {
       style={{ width: "100%", maxHeight: "19rem" }}
     >
       <path d={path} {...line(theme.tube, 14)} />
-      <path d={path} {...line(theme.fresh, 8)} />
+      <path d={path} {...line(colour ?? theme.fresh, 8)} />
       {way.abs ? <AbsUnit way={way} x={x} y={y} /> : null}
       {way.points.map((point, at) => (
         <g key={point.label} transform={`translate(${x(point.at_mm)} ${y(point.height_mm)})`}>

@@ -3,6 +3,7 @@ import type { Bleed, Job } from "../../server/api";
 import { asItStands, bleedVerdictsQuery } from "../../server/queries";
 import { HeightProfile } from "../../drawings/HeightProfile";
 import { Quiet } from "../../kit/layout";
+import { fluidColours } from "../../kit/tokens";
 import { Mark } from "../../kit/Mark";
 import { VERDICTS } from "./verdictSaid";
 
@@ -24,11 +25,12 @@ export function PointProfile({ job, bleed, point, isOpen }: Props) {
     0,
   );
   const way = found.ways[at];
+  const seen = bleed.points.find((each) => each.id === point)?.colour;
   const method = found.methods.find((each) => each.id === bleed.method.id);
   if (!way) return <div />;
   return (
     <figure style={{ margin: 0, display: "grid", alignContent: "center" }}>
-      <HeightProfile way={way} legs={method?.legs[at]} />
+      <HeightProfile way={way} legs={method?.legs[at]} colour={seen ? fluidColours[seen] : undefined} />
       {method ? (
         <figcaption style={{ display: "flex", gap: "0.6rem", alignItems: "center", flexWrap: "wrap" }}>
           <Mark kind={VERDICTS[method.verdict].kind}>{VERDICTS[method.verdict].word}</Mark>

@@ -15,6 +15,7 @@ import { PreloadTest } from "./PreloadTest";
 import { PumpTest } from "./PumpTest";
 import { ReadingEntry } from "./ReadingEntry";
 import { ReadingList } from "./ReadingList";
+import { TestList } from "./TestList";
 import { VerdictPanel } from "./VerdictPanel";
 
 const focusOn = (name: string) => () =>
@@ -83,6 +84,7 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
           {feel.clutch ? null : (
             <PreloadTest feel={feel} isOpen={open} onMeasure={(force) => add("preload", { force })} />
           )}
+          <TestList job={job} feel={feel} isOpen={open} />
           {done ? <Link to={`/jobs/${job.id}/close`}>Go on to Close</Link> : null}
         </div>
       </Split>

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+# Practice 8.1: what is tried besides the readings.
+RSpec.describe Sandbag::Feel::Tests do
+  def tried(kind)
+    described_class.new(Sandbag::Job::Entries.new, Sandbag::Circuit::Kind.find(kind)).all.map { |test| test.row["id"] }
+  end
+
+  it "are those of the circuit, in their order" do
+    every = %w[firm_squeeze return_time residual_drag leak_watch]
+    expect(tried("brake_hand")).to eq every + %w[full_lock modulation walking_pace low_speed]
+    expect(tried("brake_bike").first).to eq "block_squeeze"
+    expect(tried("clutch_hand")).to include("in_gear", "bite_point").and include(*every)
+    expect(tried("clutch_hand")).not_to include "modulation"
+    expect(tried("brake_foot")).to include "pedal_tip"
+    expect(tried("brake_hand_added")).to include "both_masters"
+  end
+
+  describe "in a job" do
+    let(:job) { JobInMemory.new(sheet(twin_disc_plain)).bled.tap(&:felt) }
+
+    def try(test, value)
+      job.add("feel", "test", {"test" => test, "value" => value})
+    end
+
+    it "hold nothing up until one comes out badly, and lead where it is put right" do
+      expect(job.state.feel).to be_done
+      try("return_time", "slow")
+      expect(job.state.feel).not_to be_done
+      expect(job.state.feel.waits_for).to start_with "return: back to its stop"
+      expect(job.state.feel.unresolved).to eq "Return: Slow, or hangs."
+      shown = job.view("feel")[:tests].find { |test| test[:id] == "return_time" }
+      expect(shown[:road]).to include(stage: "ask", finding: "return_action", value: "slow")
+      try("return_time", "quick")
+      expect(job.state.feel).to be_done
+    end
+
+    it "let nobody ride before every other is good" do
+      expect(refusal_at { try("walking_pace", "bites") }).to eq ["data/test"]
+      {"firm_squeeze" => "firm", "return_time" => "quick", "residual_drag" => "free", "leak_watch" => "dry",
+       "full_lock" => "clear", "modulation" => "even"}.each { |test, value| try(test, value) }
+      try("walking_pace", "bites")
+      expect(job.view("feel")[:tests].map { |test| test[:locked] }.uniq).to eq [false]
+    end
+
+    it "let no stroke be taken on a soft lever before that is said" do
+      try("firm_squeeze", "soft")
+      expect(job.state.bleed).to be_lever_failed
+      job.add("bleed", "round", {"lever" => "springy"})
+      expect(job.state.bleed).not_to be_lever_failed
+    end
+
+    it "say nothing any more once fluid has moved again" do
+      try("return_time", "slow")
+      job.add("bleed", "stroke")
+      expect(job.state.feel.tests.bad).to be_nil
+    end
+
+    it "refuse what is not tried here, and an answer that is none" do
+      expect(refusal_at { try("in_gear", "none") }).to eq ["data/test"]
+      expect(refusal_at { try("return_time", "maybe") }).to eq ["data/value"]
+    end
+  end
+end
