@@ -88,6 +88,7 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
           ))}
           <Quiet>Any unit may still be typed anywhere: 5/8, 17,5 mm, 0.55 in, 70 in-lb.</Quiet>
           <Prices shop={shop} errorAt={errorAt} onChange={(changed) => change.mutate(changed)} />
+          <Schools shop={shop} onChange={(changed) => change.mutate(changed)} />
         </Panel>
         <Panel>
           <h2>Cylinders</h2>
@@ -133,7 +134,6 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
             value={shop.lubricant}
             onChange={(lubricant) => change.mutate({ lubricant })}
           />
-          <Schools shop={shop} onChange={(changed) => change.mutate(changed)} />
           <h2>Limits of new circuits</h2>
           {LIMITS.map(([name, label, unit]) => (
             <EntryField

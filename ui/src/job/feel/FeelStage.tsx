@@ -84,10 +84,10 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
           {feel.clutch ? null : (
             <PreloadTest feel={feel} isOpen={open} onMeasure={(force) => add("preload", { force })} />
           )}
-          <TestList job={job} feel={feel} isOpen={open} />
           {done ? <Link to={`/jobs/${job.id}/close`}>Go on to Close</Link> : null}
         </div>
       </Split>
+      <TestList job={job} feel={feel} isOpen={open} />
       <KeyHelp keys={KEYS} />
     </>
   );

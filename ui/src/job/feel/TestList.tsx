@@ -20,13 +20,14 @@ const List = styled.ul`
   display: grid;
   li {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-columns: minmax(10rem, 1fr) auto;
     gap: 0.2rem 1rem;
     align-items: center;
     padding: 0.45rem 0;
     border-top: 1px solid ${(p) => p.theme.line};
   }
-  li > p {
+  li > p,
+  li > [data-road] {
     grid-column: 1 / -1;
   }
   @media (max-width: 60rem) {
@@ -96,7 +97,7 @@ function Road({ job, road }: { job: Job; road: NonNullable<Test["road"]> }) {
     void navigate(`/jobs/${job.id}/${stage}`);
   };
   return (
-    <div>
+    <div data-road>
       <Button tone="stop" onPress={go}>{`To ${stageNames[stage]}`}</Button>
     </div>
   );
