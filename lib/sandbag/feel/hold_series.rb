@@ -16,13 +16,17 @@ module Sandbag
       # A ruler on a lever reads to this, mm. [default]
       READ_TO_MM = 0.15
       LEAST = 4
+      # A shorter pull, or readings closer together, cannot tell settling from sinking. [default]
+      LEAST_S = 20.0
+      APART_S = 0.5
       PARAMETERS = 3
       MINUTE_S = 60.0
 
-      attr_reader :rate_mm_s, :error_mm_s, :settled_mm, :settles_s, :start_mm
+      attr_reader :rate_mm_s, :error_mm_s, :settled_mm, :settles_s
 
       # @param times_s, travels_mm [Array<Float>] read one after the other
-      # Refuses fewer than four readings, as many of the one as not of the other, and times that do not rise.
+      # Refuses fewer than four readings, as many of the one as not of the other, times that do not rise or stand closer
+      # together than half a second, and less than 20 s.
       def initialize(times_s, travels_mm)
         HoldSeries.check(times_s, travels_mm)
         @times = times_s.map { |time| time - times_s.first }
@@ -31,13 +35,21 @@ module Sandbag
         freeze
       end
 
+      # @param entry [Job::Entry] hold_series
+      def self.of(entry)
+        new(*entry.data.values_at("times", "travels"))
+      end
+
       def self.check(times_s, travels_mm)
         unless times_s.size == travels_mm.size
           raise Refusal.at("travels", "#{travels_mm.size} travels for #{times_s.size} times", "one for each")
         end
         raise Refusal.at("times", "too few to tell settling from sinking", "#{LEAST} or more") if times_s.size < LEAST
-        return if times_s.each_cons(2).all? { |one, next_one| next_one > one }
-        raise Refusal.at("times", "time does not go back", "each later than the one before")
+        unless times_s.each_cons(2).all? { |one, next_one| next_one - one >= APART_S }
+          raise Refusal.at("times", "time goes back, or stands still", "each #{APART_S} s or more after the one before")
+        end
+        return if times_s.last - times_s.first >= LEAST_S
+        raise Refusal.at("times", "too short a pull to tell settling from sinking", "#{LEAST_S.round} s or more")
       end
 
       # @return [Float] mm from the first reading to a minute after it, as fitted
@@ -68,7 +80,7 @@ module Sandbag
 
       def solve
         best = TIMES_S.map { |time| fit(time) }.min_by { |found| found[:left] }
-        @start_mm, @settled_mm, @rate_mm_s = best[:coefficients]
+        _, @settled_mm, @rate_mm_s = best[:coefficients]
         @settles_s = best[:time]
         @error_mm_s = error(best)
       end

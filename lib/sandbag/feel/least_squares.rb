@@ -9,13 +9,16 @@ module Sandbag
       # Columns this nearly dependent cannot be told apart: the smallest pivot against the largest.
       SINGULAR = 1e-12
 
-      # The non-negative solution that leaves the least residual. With n columns the 2ⁿ sets of columns that may be
-      # positive are tried in turn: exact, and certain to end, where n is small.
+      # The non-negative solution that leaves the least residual. Where the free solution has nothing below zero it is
+      # that one. Else, with n columns, the 2ⁿ sets of columns that may be positive are tried in turn: exact, and
+      # certain to end, where n is small.
       # @param rows [Array<Array<Float>>] one row of the design matrix for each reading
       # @param values [Array<Float>] what was read
       # @return [Array<Float>] coefficients, each ≥ 0
       def self.non_negative(rows, values)
         columns = (0...rows.first.size).to_a
+        free = candidate(rows, values, columns)
+        return free if free
         (0..columns.size).flat_map { |size| columns.combination(size).to_a }
           .filter_map { |active| candidate(rows, values, active) }
           .min_by { |coefficients| residuals(rows, values, coefficients).sum { |each| each**2 } }
@@ -29,7 +32,12 @@ module Sandbag
       # Covariance of the coefficients per unit variance of a reading, (XᵀX)⁻¹, all columns free.
       # @return [Matrix, nil] nil when the rows cannot tell the columns apart
       def self.covariance(rows)
-        normal = normal_matrix(rows)
+        inverse(normal_matrix(rows))
+      end
+
+      # @param normal [Matrix] symmetric, nothing zero on its diagonal
+      # @return [Matrix, nil] nil when its columns cannot be told apart
+      def self.inverse(normal)
         scale = (0...normal.row_count).map { |index| 1 / Math.sqrt(normal[index, index]) }
         diagonal = Matrix.diagonal(*scale)
         scaled = diagonal * normal * diagonal

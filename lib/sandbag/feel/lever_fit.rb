@@ -94,7 +94,7 @@ module Sandbag
         added = Matrix.columns([free_row(force_n)])
         reading = Reading.new(force_n: force_n, gauge: readings.all?(&:gauge))
         weight = weight_of(reading)
-        Math.sqrt(@scale * (@normal + weight * (added * added.transpose)).inverse[2, 2])
+        Math.sqrt(@scale * LeastSquares.inverse(@normal + weight * (added * added.transpose))[2, 2])
       end
 
       private
@@ -115,13 +115,13 @@ module Sandbag
 
       def solve
         shown
-        free = free_fit
-        @covariance = @scale * @normal.inverse.minor(0, PARAMETERS, 0, PARAMETERS)
+        free_fit
+        return unless @inverse
+        @scale = spread
+        @covariance = @scale * @inverse.minor(0, PARAMETERS, 0, PARAMETERS)
         @air_error_ml = Math.sqrt(@covariance[2, 2])
         @low_ml = free[2] - trust * air_error_ml - give_seen_ml
         @high_ml = free[2] + trust * air_error_ml
-      rescue ExceptionForMatrix::ErrNotRegular
-        @covariance = @air_error_ml = @low_ml = @high_ml = nil
       end
 
       # Nothing below zero.
@@ -138,24 +138,25 @@ module Sandbag
         readings.map { |reading| reading.travel_mm / @mm_per_ml }
       end
 
-      # v0, C and V_air free, with what may be off beside them, each held by its own error.
-      # @return [Array<Float>]
+      # v0, C and V_air free, with what may be off beside them, each held by its own error. Readings of no lever at all
+      # lead nowhere: nothing can be told of them, and there is no inverse.
       def free_fit
         @degrees = readings.size - PARAMETERS + (@baseline ? @baseline.degrees + 2 : 0)
-        held = [0.0] * PARAMETERS + @doubt.errors.map { |error| 1 / error**2 }
+        @held = [0.0] * PARAMETERS + @doubt.errors.map { |error| 1 / error**2 }
         @free = coefficients + [0.0] * @doubt.errors.size
-        STEPS.times { step(held) }
-        @scale = spread(held)
-        @free
+        STEPS.times { step or break }
       end
 
-      def step(held)
+      # @return [Array<Float>, nil] nil when there is no next step
+      def step
         rows = readings.map { |reading| free_row(reading.force_n) }
         left = residuals
-        @normal = Matrix.diagonal(*held) + weighted(rows, rows) + remembered
-        pull = Vector.elements(right(rows, left)) - Vector.elements(held.zip(@free).map { |weight, at| weight * at }) +
+        @normal = Matrix.diagonal(*@held) + weighted(rows, rows) + remembered
+        @inverse = LeastSquares.inverse(@normal)
+        return unless @inverse
+        pull = Vector.elements(right(rows, left)) - Vector.elements(@held.zip(@free).map { |weight, at| weight * at }) +
           remembered * Vector.elements(moved)
-        @free = @free.zip((@normal.inverse * pull).to_a).map(&:sum)
+        @free = @free.zip((@inverse * pull).to_a).map(&:sum)
       end
 
       # What the baseline says of dead volume and stiffness, as a share of the normal matrix.
@@ -200,9 +201,9 @@ module Sandbag
       end
 
       # How far the readings scatter against what their errors say: 1 when they do as said.
-      def spread(held)
+      def spread
         scattered = residuals.zip(@weights).sum { |off, weight| weight * off**2 }
-        own = scattered + held.zip(@free).sum { |weight, at| weight * at**2 }
+        own = scattered + @held.zip(@free).sum { |weight, at| weight * at**2 }
         return own / degrees unless @baseline
         apart = Vector.elements(moved)
         (own + apart.inner_product(remembered * apart) + @baseline.degrees * @baseline.scale) / degrees
@@ -212,7 +213,7 @@ module Sandbag
       def give_seen_ml
         rows = readings.map { |reading| free_row(reading.force_n) }
         give = pressures.map { |pressure| @doubt.give_ml(pressure) }
-        (@normal.inverse * Vector.elements(right(rows, give)))[2]
+        (@inverse * Vector.elements(right(rows, give)))[2]
       end
     end
   end

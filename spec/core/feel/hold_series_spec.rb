@@ -45,6 +45,8 @@ RSpec.describe Sandbag::Feel::HoldSeries do
     expect(refusal_at { described_class.new([0, 10, 20], [1, 2, 3]) }).to eq ["times"]
     expect(refusal_at { described_class.new([0, 20, 10, 30], [1, 2, 3, 4]) }).to eq ["times"]
     expect(refusal_at { described_class.new([0, 10, 20, 30], [1, 2, 3]) }).to eq ["travels"]
+    expect(refusal_at { described_class.new([0, 1e-9, 2e-9, 30], [1, 2, 3, 4]) }).to eq ["times"]
+    expect(refusal_at { described_class.new([0, 1, 2, 3], [1, 2, 3, 4]) }).to eq ["times"]
   end
 
   describe "in a job" do

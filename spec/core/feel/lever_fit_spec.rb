@@ -81,6 +81,15 @@ RSpec.describe Sandbag::Feel::LeverFit do
     end
   end
 
+  it "cannot tell anything of readings of no lever at all" do
+    nonsense = readings([6, 12, 30, 70, 120], [0.0, 25.672, 0.0, 17.588, 27.94])
+    fit = described_class.new(front, nonsense)
+    expect(fit.air_error_ml).to be_nil
+    expect(Sandbag::Feel::Verdict.new(fit, front, 1.7722).id).to eq "cant_tell"
+    report = Sandbag::Feel::LeverReport.new(sheet(twin_disc_plain), front, nonsense.map { |each| [each, false] })
+    expect(report.to_h).to include(:next_n, verdict: a_hash_including(verdict: "cant_tell"))
+  end
+
   it "fits at least as well as any other non-negative answer" do
     noisy = readings(forces, noise_free(forces, 0.2).map(&:travel_mm).zip(noise).map(&:sum))
     fit = described_class.new(front, noisy)
