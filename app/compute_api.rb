@@ -58,8 +58,7 @@ module App
 
     # A file as a gauge wrote it: read whole, or not at all.
     post "/gauge-files" do
-      text = request.body.read(BodyLimit::FILE_BYTES + 1).to_s
-      json 200, Sandbag::Feel::GaugeCurve.new(Sandbag::Feel::GaugeFile.new(text)).to_h
+      json 200, Sandbag::Feel::GaugeCurve.new(request.body.read(BodyLimit::FILE_BYTES + 1).to_s).to_h
     end
 
     post "/lever-pulls" do
@@ -68,8 +67,8 @@ module App
       circuit = Sandbag::Circuit::Assembly.build(sheet)
       gauge = Sandbag::Rig::LeverGauge.new(circuit, top_n: 1.1 * Sandbag::Circuit::Reference.force_n(sheet, circuit),
         seed: body["seed"])
-      file = Sandbag::Feel::GaugeFile.new(gauge.csv(body.fetch("turn", 0)))
-      json 200, {**Sandbag::Feel::GaugeCurve.new(file).to_h, instrument: Sandbag::Rig::LeverGauge::NAME, simulated: true}
+      pull = Sandbag::Feel::GaugeCurve.new(gauge.csv(body.fetch("turn", 0)))
+      json 200, {**pull.to_h, instrument: Sandbag::Rig::LeverGauge::NAME, simulated: true}
     end
 
     post "/tool-reports" do

@@ -53,10 +53,8 @@ module App
       [report["report"], "lamp #{report["lamp"]}", report["instrument"]].compact.join("; ")
     end
 
-    OUTCOMES = {"air" => "air came", "nothing" => "nothing came", "not_here" => "not possible here"}.freeze
-
     def self.rung_said(rung)
-      ["Stubborn air", "#{rung[:label]}: #{OUTCOMES.fetch(rung[:outcome])}"] if rung[:outcome]
+      ["Stubborn air", "#{rung[:label]}: #{rung[:came]}"] if rung[:came]
     end
 
     def self.check_said(check)

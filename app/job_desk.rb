@@ -77,8 +77,7 @@ module App
       job = @store.jobs.find(id)
       raise Sandbag::Refusal.at("", "this job is signed off", "an open job") if job[:closed_at]
       state = state_of(job)
-      family = Sandbag::Knowledge.find("fluids", state.choose.stamped)&.fetch("family")
-      state.bleed.verdicts(shelf: @shelf.stock.tools(family), explain: explain, **supposed)
+      state.bleed.verdicts(shelf: @shelf.stock.tools(state.choose.family), explain: explain, **supposed)
     end
 
     # @return [Hash] everything a job card says

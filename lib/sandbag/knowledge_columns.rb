@@ -328,6 +328,7 @@ module Sandbag
       "schools" => {
         "label" => String,
         "answers?" => Hash,
+        "amounts?" => Hash,
         "default?" => String,
         "why?" => String,
         "fixed?" => String,

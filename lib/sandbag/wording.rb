@@ -9,6 +9,12 @@ module Sandbag
       label.match?(/\A\p{Lu}(?:\p{Ll}|\z|\s)/) ? label[0].downcase + label[1..] : label
     end
 
+    # Four significant figures, as a mechanic would write a number down.
+    # @param number [Numeric]
+    def self.figures(number)
+      format("%.4g", number)
+    end
+
     # @param id [String] such as cant_tell
     def self.spelled(id)
       id.tr("_", " ")

@@ -5,10 +5,10 @@ module Sandbag
     # What other stages saw that can stop a job: a lever that did not hold after a bleed, and rubber that the wrong
     # fluid has swollen.
     class Seen
-      # @param journal [Job::Journal]; control [Hash] row of controls.yml
-      def initialize(journal, control)
+      # @param journal [Job::Journal]
+      def initialize(journal)
         @entries = {
-          "hold_after_bleed" => failed_hold(journal, control),
+          "hold_after_bleed" => failed_hold(journal),
           "rubber_seen" => swollen(journal)
         }.compact.freeze
         freeze
@@ -26,21 +26,16 @@ module Sandbag
 
       private
 
-      def failed_hold(journal, control)
-        failed = [journal.of("bleed").last("round"), sunk(journal, control)].compact.max_by(&:position)
+      def failed_hold(journal)
+        failed = [journal.of("bleed").last("round"), sunk(journal)].compact.max_by(&:position)
         failed && ["failed", failed]
       end
 
-      def sunk(journal, control)
+      def sunk(journal)
         moved = journal.of("bleed").last(*Bleed::Stage::DISTURBING)
         hold = journal.of("feel").last("hold", "hold_series")
         return unless moved && hold && hold.position > moved.position
-        hold if sank?(hold, control)
-      end
-
-      def sank?(hold, control)
-        return !Feel::HoldCheck.of(hold.data["creep"], control)[:pass] if hold.kind == "hold"
-        Feel::HoldSeries.new(*hold.data.values_at("times", "travels")).id == "sinks"
+        hold if Feel::HoldCheck.sunk?(hold)
       end
 
       # The newest look at each part counts.

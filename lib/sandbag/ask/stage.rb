@@ -12,7 +12,7 @@ module Sandbag
         @entered = entries.reduce(Findings.new) { |found, entry| fold(found, entry) }
         @findings = @intake.findings.reduce(@entered) { |found, (finding, value)| found.with(finding, value) }
         @chosen = entries.said("route")
-        @seen = Seen.new(job.journal, @sheet.kind.control)
+        @seen = Seen.new(job.journal)
         @diagnosis = Diagnosis.new(@findings, facts)
         @flags =
           Flags.new(
@@ -132,7 +132,7 @@ module Sandbag
       def waits_for
         return stop if stop
         return "an answer: #{Wording.inside(intake.unanswered.first["ask"])}" if intake.unanswered.any?
-        return "a look at: #{Wording.inside(looks_for_rounds.first["label"])}. #{rounds.says}" if rounds.back_to_ask?
+        return "a look at: #{first_look}. #{rounds.says}" if rounds.back_to_ask?
         return if route
         return "a route: #{Wording.inside(Job::Route.find(proposal[:route]).label)} is proposed" if proposal
         (askable.all? { |finding| findings.known?(finding["id"]) }) ? "a route" : "a finding, or a route"
@@ -177,8 +177,8 @@ module Sandbag
 
       private
 
-      def looks_for_rounds
-        rounds.looks.map { |id| Knowledge.find("findings", id) }
+      def first_look
+        Wording.inside(Knowledge.find("findings", rounds.looks.first)["label"])
       end
 
       def fold(found, entry)

@@ -100,21 +100,18 @@ module Sandbag
         refuse_open("changed")
         return if @bleed.job.choose.bleed_methods.any? { |row| row["id"] == id }
         method = Knowledge.find("bleed_methods", id)
-        table = MethodTable.new(@bleed.job.sheet, tool: @bleed.job.choose.tool?, gate: @bleed.job.ask.flags.gate)
-        raise Refusal.at("data/method", "#{Wording.inside(method["label"])}: #{table.barred(method)}",
-          @bleed.job.choose.bleed_methods.map { |row| row["id"] }.join(", "))
+        choose = @bleed.job.choose
+        raise Refusal.at("data/method", "#{Wording.inside(method["label"])}: #{choose.method_table.barred(method)}",
+          choose.bleed_methods.map { |row| row["id"] }.join(", "))
       end
 
       def admit_check(data)
-        row = @bleed.checks.find(data["check"])
-        unless row
-          raise Refusal.at("data/check", "that is not asked here",
-            (@bleed.checks.start + @bleed.checks.finish).map { |check| check.row["id"] }.join(", "))
+        check = @bleed.checks.all.find { |each| each.id == data["check"] }
+        unless check
+          raise Refusal.at("data/check", "that is not asked here", @bleed.checks.all.map(&:id).join(", "))
         end
-        unless row["answers"].key?(data["value"])
-          raise Refusal.at("data/value", "“#{data["value"]}” is no answer to it", row["answers"].keys.join(", "))
-        end
-        return if row["at"] == "start" || @count.finished?
+        check.refuse_unknown(data["value"])
+        return if check.row["at"] == "start" || @count.finished?
         raise Refusal.at("data/check", "that is asked when every point ran clean", "the points first")
       end
 

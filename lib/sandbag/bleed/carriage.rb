@@ -7,7 +7,7 @@ module Sandbag
       # state: carried: it goes with the flow; stalls: its rise is as fast as the flow; comes_back: each go takes it
       # part of the way and it rises again before the next; rises: it comes to the exit by itself; stays: nothing
       # moves it
-      attr_reader :leg, :drive, :fluid, :flow_mm_s, :drift_mm_s, :state
+      attr_reader :leg, :fluid, :flow_mm_s, :drift_mm_s, :state
 
       # @param leg [HeightProfile::Leg]; drive [Drive]; fluid [Hydraulics::FlowingFluid]
       # @param reverse [Boolean] the fluid goes from the far end to the master

@@ -4,18 +4,6 @@ module Sandbag
   module Bleed
     # What is looked at before fluid moves, and when every point ran clean (knowledge/bleed_checks.yml).
     class Checks
-      # @attr row [Hash]; answer [String, nil]
-      Check = Struct.new(:row, :answer, keyword_init: true) do
-        def good?
-          row["good"].include?(answer)
-        end
-
-        def to_h
-          {id: row["id"], at: row["at"], label: row["label"], does: row["does"], answers: row["answers"],
-           answer: answer, good: good?}.compact
-        end
-      end
-
       # The vacuum a tool holds in this time, as a share of what was pulled. [default]
       HOLDS_SHARE = 0.9
       # Less than this is no vacuum to judge by, MPa. [default]
@@ -29,20 +17,14 @@ module Sandbag
         @method = method
         @sheet = sheet
         @followed = followed
-        @answers = {"start" => entries, "end" => entries.after(moved)}
-          .transform_values { |taken| taken.by("check", "check") }
+        @start = asked("start", entries)
+        @finish = asked("end", entries.after(moved))
         freeze
       end
 
-      # @return [Array<Check>] asked before fluid moves
-      def start
-        asked("start")
-      end
-
-      # @return [Array<Check>] asked when every point ran clean
-      def finish
-        asked("end")
-      end
+      # Asked before fluid moves, and when every point ran clean.
+      # @return [Array<Job::Asked>]
+      attr_reader :start, :finish
 
       # @return [String, nil] the first thing to do before fluid moves
       def before_fluid
@@ -82,19 +64,21 @@ module Sandbag
         report&.fetch("lamp") == "off"
       end
 
-      # @return [Hash, nil] the row of a check that is asked here
-      def find(id)
-        (start + finish).map(&:row).find { |row| row["id"] == id }
+      # @return [Array<Job::Asked>] both
+      def all
+        start + finish
+      end
+
+      # @return [Hash] what the page shows of one
+      def self.shown(check)
+        {**check.to_h, at: check.row["at"], does: check.row["does"]}
       end
 
       private
 
-      def asked(at)
-        rows(at).map { |row| Check.new(row: row, answer: @answers.fetch(at).dig(row["id"], "value")).freeze }
-      end
-
-      def rows(at)
-        Knowledge.table("bleed_checks").select { |row| row["at"] == at && asked?(row) && here?(row) }
+      def asked(at, taken)
+        rows = Knowledge.table("bleed_checks").select { |row| row["at"] == at && asked?(row) && here?(row) }
+        Job::Asked.all(rows, taken.by("check", "check"))
       end
 
       def asked?(row)

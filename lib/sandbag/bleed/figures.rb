@@ -78,9 +78,8 @@ module Sandbag
         Item.new(place: place, label: label, formula: formula, filled: filled, value: value, unit: unit)
       end
 
-      # Four significant figures, as a mechanic would write it down.
       def n(number)
-        format("%.4g", number)
+        Wording.figures(number)
       end
     end
   end

@@ -10,9 +10,6 @@ module Sandbag
 
       # Share of a stroke lost to air still in the circuit. [default] none; the done-criteria catch what it hides.
       LOSS = 0.0
-      # Reservoirs that go through at least, whatever the flush volume says. [default] docs/trade.md 10
-      RESERVOIRS = 2
-
       MASTER_OUTLET = "master_outlet"
 
       attr_reader :points, :stroke_ml, :usable_ml, :reservoir_total_ml, :circuit_ml
@@ -21,8 +18,8 @@ module Sandbag
       # @param opened [Boolean] the master was opened: its outlet comes first, then outwards; else the furthest point
       #   first
       # @param order [String, nil] lowest_first, where a method has its own; as the circuit stands otherwise
-      # @param reservoirs [Integer] at least so many go through
-      def initialize(sheet, opened:, order: nil, reservoirs: RESERVOIRS)
+      # @param reservoirs [Integer] at least so many go through, whatever the flush volume says
+      def initialize(sheet, opened:, order: nil, reservoirs: Schools.reservoirs({}))
         @sheet = sheet
         @opened = opened
         @order = order

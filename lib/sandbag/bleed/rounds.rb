@@ -14,23 +14,19 @@ module Sandbag
         @rounds = journal.of("bleed").of("round")
         @found = journal.of("ask").of("finding")
         @askable = askable
+        @tripped = trip
         freeze
-      end
-
-      def count
-        @rounds.size
       end
 
       # @return [Integer] rounds since the fault was last looked for
       def since_looked
-        @rounds.size - (looked_after || 0)
+        @tripped ? @rounds.count { |round| round.position > @tripped.position } : @rounds.size
       end
 
       # @return [Array<String>] findings to look for before anything is bled again
       def looks
-        tripped = trip
-        return [] unless tripped
-        wanted.reject { |id| answered_after?(id, tripped.position) }
+        return [] unless @tripped
+        wanted.reject { |id| answered_after?(id, @tripped.position) }
       end
 
       # Stop guessing.
@@ -41,7 +37,7 @@ module Sandbag
       # @return [String, nil] why
       def says
         return unless back_to_ask?
-        return "The lever sinks: that is no air." if trip.data["lever"] == SINKS
+        return "The lever sinks: that is no air." if @tripped.data["lever"] == SINKS
         "#{MOST} full rounds did not make the lever hold: stop guessing."
       end
 
@@ -56,12 +52,6 @@ module Sandbag
           number = 0
           round
         end
-      end
-
-      # @return [Integer, nil] rounds up to the newest that sent the job back
-      def looked_after
-        tripped = trip
-        tripped && @rounds.index { |round| round.id == tripped.id } + 1
       end
 
       def wanted

@@ -4,8 +4,6 @@ module Sandbag
   module Bleed
     # What a shop holds with where good mechanics differ (docs/trade.md 10, knowledge/schools.yml).
     module Schools
-      RESERVOIRS = {"two" => 2, "three" => 3}.freeze
-
       # @return [Array<Hash>] rows that leave a choice
       def self.open
         Knowledge.table("schools").select { |row| row["answers"] }
@@ -19,7 +17,7 @@ module Sandbag
 
       # @return [Integer] reservoirs that go through at least
       def self.reservoirs(set)
-        RESERVOIRS.fetch(followed(set)["passed"])
+        Knowledge.find("schools", "passed")["amounts"].fetch(followed(set)["passed"])
       end
 
       # How far a shop leans to a method on a circuit.

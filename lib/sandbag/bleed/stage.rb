@@ -7,18 +7,12 @@ module Sandbag
       # Entries after which an earlier lever reading says nothing any more.
       DISTURBING = %w[stroke beat run uncovered].freeze
 
-      # @param job [Job::State]; method [Hash] row of bleed_methods.yml
-      # @return [Plan] of the job's circuit
-      def self.plan(job, method)
-        Plan.new(job.sheet, opened: job.ask.opened?, order: method["order"],
-          reservoirs: Schools.reservoirs(job.schools))
-      end
-
       attr_reader :plan, :count
 
       def initialize(job)
         super
-        @plan = Stage.plan(job, job.choose.bleed_method)
+        @plan = Plan.new(job.sheet, opened: job.ask.opened?, order: job.choose.bleed_method["order"],
+          reservoirs: Schools.reservoirs(job.schools))
         first = job.choose.first_method
         @count = job.counted&.on(@plan, entries, method: first) || Count.fold(@plan, entries, method: first)
       end
@@ -87,7 +81,8 @@ module Sandbag
       # A whole bleed is through, and Feel says that the lever does not hold.
       def lever_failed?
         count.finished? && job.stages.key?("feel") && !round_answers_feel? &&
-          (job.feel.verdict == "bleed_again" || sinks? || job.feel.tests.bad&.row&.dig("road", "stage") == id)
+          (job.feel.verdict == "bleed_again" || job.feel.sunk? ||
+            job.feel.tests.bad&.row&.dig("road", "stage") == id)
       end
 
       # @return [Hash] what the bleed knows of the shop and the people: people, celsius
@@ -102,8 +97,8 @@ module Sandbag
       # Refuses to explain a way that is none.
       def verdicts(shelf: nil, explain: nil, **supposed)
         given = {celsius: at_hand[:celsius], **supposed}
-        table = MethodTable.new(job.sheet, tool: job.choose.tool?, gate: job.ask.flags.gate, shelf: shelf,
-          people: at_hand[:people], schools: job.schools, dry: job.ask.opened?, **given)
+        table = job.choose.method_table(shelf: shelf, people: at_hand[:people], schools: job.schools,
+          dry: job.ask.opened?, **given)
         figures = explain && table.figures(explained(explain)).map(&:to_h)
         {**table.to_h, celsius: given[:celsius].to_f, figures: figures}.compact
       end
@@ -114,12 +109,6 @@ module Sandbag
         Knowledge.find("bleed_methods", id) ||
           raise(Refusal.at("explain", "there is no way to bleed “#{id}”",
             Knowledge.table("bleed_methods").map { |row| row["id"] }.join(", ")))
-      end
-
-      # What cannot be told yet is read on, not bled again.
-      def sinks?
-        hold = job.feel.hold
-        !hold.nil? && !hold[:pass] && hold[:series] != "cant_tell"
       end
 
       def refill_said

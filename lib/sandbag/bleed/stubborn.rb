@@ -5,6 +5,9 @@ module Sandbag
     # The ladder for air that stays, rung by rung, without what this circuit cannot do (docs/trade.md 7.7). It is begun
     # anew with each round.
     class Stubborn
+      # What came of a rung.
+      OUTCOMES = {"air" => "air came", "nothing" => "nothing came", "not_here" => "not possible here"}.freeze
+
       # @param entries [Job::Entries] of the bleed; sheet [Circuit::Sheet]; usable [Array<String>] ways to bleed that
       #   may be used here
       def initialize(entries, sheet, usable)
@@ -43,6 +46,7 @@ module Sandbag
             method: row["method"],
             wait: row["wait"],
             outcome: @taken.dig(row["id"], "outcome"),
+            came: OUTCOMES[@taken.dig(row["id"], "outcome")],
             turn: row == now
           }.compact
         end

@@ -19,7 +19,7 @@ module Sandbag
           plan: @bleed.plan.to_h,
           ladder: @count.reservoir.ladder,
           method: method,
-          checks: {start: @bleed.checks.start.map(&:to_h), end: @bleed.checks.finish.map(&:to_h)},
+          checks: {start: shown(@bleed.checks.start), end: shown(@bleed.checks.finish)},
           tool: tool,
           stubborn: @bleed.stubborn.climbing? ? @bleed.stubborn.to_a : [],
           round: round,
@@ -62,6 +62,10 @@ module Sandbag
           refill: supply.refill,
           supply: supply.kind
         }.compact
+      end
+
+      def shown(checks)
+        checks.map { |check| Checks.shown(check) }
       end
 
       # What the tool of the method has to show.

@@ -182,9 +182,8 @@ module Sandbag
         end
       end
 
-      # Four significant figures, as a mechanic would write it down.
       def n(number)
-        format("%.4g", number)
+        Wording.figures(number)
       end
     end
   end

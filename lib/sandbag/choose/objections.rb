@@ -37,7 +37,7 @@ module Sandbag
 
       # @return [String, nil]
       def family
-        Knowledge.find("fluids", @choose.stamped)&.fetch("family")
+        @choose.family
       end
 
       def to_kit(item)

@@ -95,12 +95,19 @@ module Sandbag
 
       # @return [Array<Hash>] rows of bleed_methods.yml that suit this circuit and that the ABS gate lets by
       def bleed_methods
-        @bleed_methods ||= Bleed::MethodTable.new(sheet, tool: tool?, gate: @ask.flags.gate).usable
+        @bleed_methods ||= method_table.usable
       end
 
-      # The machine's own electronic tool with its procedure is on hand.
-      def tool?
-        @ask.intake.value("abs_tool") == "yes"
+      # @param given [Hash] of Bleed::MethodTable, beside what the job says of ABS
+      # @return [Bleed::MethodTable]
+      def method_table(**given)
+        tool = @ask.intake.value("abs_tool") == "yes"
+        Bleed::MethodTable.new(sheet, tool: tool, gate: @ask.flags.gate, **given)
+      end
+
+      # @return [String, nil] of the fluid that the cap names
+      def family
+        Knowledge.find("fluids", stamped)&.fetch("family")
       end
 
       # @return [Float, nil] water as read, % by volume
@@ -185,7 +192,7 @@ module Sandbag
 
       # @return [Hash] total_ml and the lines it is made of
       def need
-        @need ||= FluidNeed.of(Bleed::Stage.plan(job, bleed_method), drained: @ask.opened?,
+        @need ||= FluidNeed.of(job.bleed.plan, drained: @ask.opened?,
           method: bleed_method)
       end
 
@@ -222,9 +229,8 @@ module Sandbag
       def with_preload(sheet)
         pull = job.journal.of("feel").said("preload")
         return sheet unless pull
-        ratio = sheet.value("lever", "finger_to_pivot") / sheet.value("lever", "push_offset")
-        sheet.set("master", "preload", (sheet.value("lever", "efficiency") * ratio * pull["force"]).round(2),
-          "measured")
+        preload_n = Circuit::Assembly.build(sheet).lever.gain * pull["force"]
+        sheet.set("master", "preload", preload_n.round(2), "measured")
       end
 
       def admit_solved(id)
@@ -301,7 +307,6 @@ module Sandbag
       end
 
       def admit_water
-        family = Knowledge.find("fluids", stamped)&.fetch("family")
         return if family == "glycol"
         raise Refusal.at("data/water", "a water reading says nothing of #{family || "a fluid that is not known"}",
           "glycol fluid; others are looked at for free water")

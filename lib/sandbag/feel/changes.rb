@@ -50,23 +50,24 @@ module Sandbag
         "More air than before." if moved < -sure
       end
 
-      # Against the last good lever, or the one before.
       def dead_said
-        was = against
-        return unless was
-        moved = @now["dead_volume_ml"] - was["dead_volume_ml"]
-        sure = SURE * Math.hypot(error(was, 0), error(@now, 0))
-        return "Pads stand further off, or free play grew." if moved > sure
-        "Pads stand nearer, or free play shrank." if moved < -sure
+        moved = moved("dead_volume_ml", 0)
+        return "Pads stand further off, or free play grew." if moved.positive?
+        "Pads stand nearer, or free play shrank." if moved.negative?
       end
 
       def stiffness_said
-        was = against
-        return unless was
-        moved = @now["stiffness_ml_mpa"] - was["stiffness_ml_mpa"]
-        sure = SURE * Math.hypot(error(was, 1), error(@now, 1))
-        return unless moved > sure && @now["stiffness_ml_mpa"] > SOFTER * was["stiffness_ml_mpa"]
-        "Softer than it was: hose, caliper or tapered pads."
+        return unless moved("stiffness_ml_mpa", 1).positive?
+        "Softer than it was: hose, caliper or tapered pads." if
+          @now["stiffness_ml_mpa"] > SOFTER * against["stiffness_ml_mpa"]
+      end
+
+      # How far a number moved against the last good lever, or the one before; 0 within its errors.
+      # @param place [Integer] of the number in the covariance
+      def moved(name, place)
+        return 0.0 unless against
+        moved = @now[name] - against[name]
+        (moved.abs > SURE * Math.hypot(error(against, place), error(@now, place))) ? moved : 0.0
       end
 
       def against

@@ -37,7 +37,7 @@ module Sandbag
       # @return [Float] mm for each N, while the pull is more than the return spring's
       def slope_mm_n(force_n)
         pressure = circuit.pressure_mpa(force_n)
-        mpa_n = circuit.lever.efficiency * circuit.lever.ratio / circuit.master.area_mm2
+        mpa_n = circuit.lever.gain / circuit.master.area_mm2
         circuit.travel_of_volume_mm(slope_ml_mpa(pressure) * mpa_n)
       end
     end

@@ -29,7 +29,7 @@ module Sandbag
 
       # @return [Array<Float>] MPa by which each would move a pressure
       def slopes(force_n)
-        pulled = @circuit.lever.efficiency * @circuit.lever.ratio * force_n / @circuit.master.area_mm2
+        pulled = @circuit.lever.gain * force_n / @circuit.master.area_mm2
         return [pulled] if @preload_known
         [pulled, -@circuit.master.preload_n / @circuit.master.area_mm2]
       end

@@ -7,17 +7,16 @@ module Sandbag
     class GaugeCurve
       # Readings that are kept of a pull; each is the mean of those in its share of the force.
       KEPT = 12
-      # A pull is steady when its force stays within this share, for so long.
+      # A pull is steady when its force stays within this share, for as long as a hold has to be.
       STEADY_SHARE = 0.1
-      STEADY_S = 20.0
       KEPT_TIMES = 24
 
-      # @param file [GaugeFile]
-      # Refuses a file in which the lever is never pulled.
-      def initialize(file)
-        @file = file
-        @peak = file.force_n.each_index.max_by { |index| file.force_n[index] }
-        raise GaugeFile.refusal(2, "the lever is never pulled", "a pull") unless file.force_n[@peak].positive?
+      # @param bytes [String] a gauge's file as it came
+      # Refuses what GaugeFile refuses, and a file in which the lever is never pulled.
+      def initialize(bytes)
+        @file = GaugeFile.new(bytes)
+        @peak = @file.force_n.each_index.max_by { |index| @file.force_n[index] }
+        raise GaugeFile.refusal(2, "the lever is never pulled", "a pull") unless @file.force_n[@peak].positive?
         freeze
       end
 
@@ -30,7 +29,7 @@ module Sandbag
       # A pull held over time, as the hold test has it.
       def steady?
         times = @file.time_s
-        return false unless times && times.last - times.first >= STEADY_S
+        return false unless times && times.last - times.first >= HoldSeries::LEAST_S
         low, high = @file.force_n.minmax
         high - low <= STEADY_SHARE * high
       end

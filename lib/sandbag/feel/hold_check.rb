@@ -19,6 +19,13 @@ module Sandbag
         {creep_mm: creep_mm, limit_mm: CREEP_LIMIT_MM, pass: pass, why: why}
       end
 
+      # The lever sank. What cannot be told yet is read on, and did not sink.
+      # @param entry [Job::Entry] hold or hold_series
+      def self.sunk?(entry)
+        return entry.data["creep"] > CREEP_LIMIT_MM if entry.kind == "hold"
+        HoldSeries.of(entry).id == "sinks"
+      end
+
       # @param series [HoldSeries]; circuit [Hydraulics::Circuit]; control [Hash]
       # @return [Hash] the same, with rate, its interval, the leak, and what settled
       def self.of_series(series, circuit, control)

@@ -22,7 +22,7 @@ module Sandbag
       # @return [LeverReport] of the readings taken before the first stroke
       def before
         first = job.bleed.first_disturbed
-        report_of(first ? entries.before(first) : Job::Entries.new)
+        @before ||= report_of(first ? entries.before(first) : Job::Entries.new)
       end
 
       def clutch?
@@ -52,10 +52,17 @@ module Sandbag
 
       # @return [Hash, nil] creep_mm, limit_mm, pass, why
       def hold
-        entry = @fresh.last("hold", "hold_series")
-        return unless entry
-        return HoldCheck.of(entry.data["creep"], control) if entry.kind == "hold"
-        HoldCheck.of_series(HoldSeries.new(*entry.data.values_at("times", "travels")), @circuit, control)
+        return unless hold_entry
+        @hold ||=
+          if hold_entry.kind == "hold"
+            HoldCheck.of(hold_entry.data["creep"], control)
+          else
+            HoldCheck.of_series(HoldSeries.of(hold_entry), @circuit, control)
+          end
+      end
+
+      def sunk?
+        !hold_entry.nil? && HoldCheck.sunk?(hold_entry)
       end
 
       # @return [Hash, nil] friction_n and instrument of the newest pull that a gauge wrote
@@ -159,6 +166,10 @@ module Sandbag
       end
 
       private
+
+      def hold_entry
+        @fresh.last("hold", "hold_series")
+      end
 
       # A reading by hand, or a gauge's pull: as many readings as it kept.
       def readings_of(entry)

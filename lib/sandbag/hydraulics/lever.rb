@@ -15,6 +15,11 @@ module Sandbag
         finger_to_pivot_mm / push_offset_mm
       end
 
+      # η R: N at the piston for each N at the finger (docs/physics.md 1).
+      def gain
+        efficiency * ratio
+      end
+
       # @return [Float] mm of travel that may be used before the safe gap is reached
       def available_travel_mm
         gap_to_grip_mm - safe_gap_mm

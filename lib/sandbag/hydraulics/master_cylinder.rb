@@ -16,13 +16,13 @@ module Sandbag
       # p = max(0, (η R F − F_s) / A_m)  (docs/physics.md 1)
       # @return [Float] MPa
       def pressure_mpa(finger_force_n, lever)
-        [0.0, (lever.efficiency * lever.ratio * finger_force_n - preload_n) / area_mm2].max
+        [0.0, (lever.gain * finger_force_n - preload_n) / area_mm2].max
       end
 
       # F = (p A_m + F_s) / (η R)
       # @return [Float] N at the finger
       def finger_force_n(pressure_mpa, lever)
-        (pressure_mpa * area_mm2 + preload_n) / (lever.efficiency * lever.ratio)
+        (pressure_mpa * area_mm2 + preload_n) / lever.gain
       end
 
       # @return [Float] mm of piston travel that displaces `volume_ml`, the port's dead stroke included

@@ -50,8 +50,8 @@ module Sandbag
 
       def travel_mm(force_n)
         lever, master = @circuit.lever, @circuit.master
-        pressure =
-          [(lever.efficiency * lever.ratio * force_n - @spring * master.preload_n) / master.area_mm2, 0.0].max
+        sprung = master.with(preload_n: @spring * master.preload_n)
+        pressure = sprung.pressure_mpa(force_n, lever)
         budget = @circuit.budget
         given_ml = @give_ml * (1 - Math.exp(-10 * pressure))
         volume = budget.gap_ml + @softer * budget.stiffness_ml_mpa * pressure + given_ml +

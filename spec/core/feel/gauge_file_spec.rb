@@ -103,7 +103,7 @@ RSpec.describe Sandbag::Feel::GaugeCurve do
   end
 
   def curve(text)
-    described_class.new(Sandbag::Feel::GaugeFile.new(text))
+    described_class.new(text)
   end
 
   it "keeps a dozen readings of the loading branch, lightest first and finer there" do

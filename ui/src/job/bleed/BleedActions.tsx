@@ -24,7 +24,7 @@ interface Props {
   ears: Ears;
 }
 
-const Bar = styled.div<{ $byMl: boolean }>`
+const Bar = styled.div`
   display: grid;
   gap: 0.6rem;
   grid-template-columns: repeat(7, minmax(0, 1fr));
@@ -46,7 +46,7 @@ const EARS: Record<Ears, string> = { off: "Sound off", spoken: "Spoken", tones: 
 
 export function BleedActions({ actions, method, isFinished, beat, canFinish, undoWord, ears }: Props) {
   return (
-    <Bar $byMl={method.by_ml}>
+    <Bar>
       {method.by_ml ? null : (
         <Button
           data-main

@@ -3,7 +3,6 @@ import type { Bleed, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
-import type { MarkKind } from "../../kit/Mark";
 import { useEntries } from "../useEntries";
 import { WaitTimer } from "./WaitTimer";
 
@@ -28,12 +27,6 @@ const List = styled.ol`
     border-radius: 0.4rem;
   }
 `;
-
-const OUTCOMES: Record<string, [kind: MarkKind, said: string]> = {
-  air: ["good", "air came"],
-  nothing: ["quiet", "nothing came"],
-  not_here: ["quiet", "not possible here"],
-};
 
 /** Air that stays, rung by rung; what this circuit cannot do is left out. */
 export function LadderPanel({ job, bleed, isOpen }: Props) {
@@ -73,10 +66,8 @@ function Heading({ rung }: { rung: Rung }) {
   return (
     <Row $gap={1}>
       <strong>{rung.label}</strong>
-      {rung.outcome ? (
-        <Mark kind={OUTCOMES[rung.outcome]?.[0] ?? "quiet"}>
-          {OUTCOMES[rung.outcome]?.[1] ?? rung.outcome}
-        </Mark>
+      {rung.came ? (
+        <Mark kind={rung.outcome === "air" ? "good" : "quiet"}>{rung.came}</Mark>
       ) : (
         <Quiet>{minutesSaid(rung.minutes)}</Quiet>
       )}

@@ -1,0 +1,150 @@
+# frozen_string_literal: true
+
+# The stages between Choose and Bleed, worked the way a careful mechanic would.
+module CylinderWork
+  # Everything on the bench, for a route that takes the cylinder apart.
+  def laid_out(route: "reseal_mc", fluid: "dot4")
+    add("ask", "route", {"route" => route})
+    add("choose", "far_end", {"part" => "all"}) if state.choose.far_end_wanted?
+    add("choose", "fluid", {"fluid" => fluid, "stamped" => fluid})
+    state.choose.wanting.each { |line| add("choose", "pulled", {"line" => line.id, "reason" => "bought for this job"}) }
+    self
+  end
+
+  def set_up
+    state.strip.setup.missing.each { |row| add("strip", "setup", {"item" => row["id"]}) }
+    self
+  end
+
+  def strip_all
+    add("strip", "step", {"step" => state.strip.step.id}) while state.strip.step
+    self
+  end
+
+  # Every look answered with the first finding, which is the good one.
+  def look_over(**found)
+    state.measure.inspection.looks.each do |look|
+      add(
+        "measure",
+        "finding",
+        {"check" => look.row["id"], "value" => found.fetch(look.row["id"].to_sym) { look.row["values"].keys.first }}
+      )
+    end
+    self
+  end
+
+  # Looked over and found good, without a gauge.
+  def passed
+    look_over
+    add("measure", "by_eye", {"reason" => "no gauge on hand"})
+    self
+  end
+
+  # Bore and piston at these sizes wherever the gauge is held.
+  def gauge(bore:, piston:, gauge: "bore_gauge", **places)
+    state.measure.cylinder.construction.gauge_places.each do |row|
+      value = places.fetch(row["id"].tr(".", "_").to_sym) { (row["part"] == "bore") ? bore : piston }
+      add("measure", "gauge", {"place" => row["id"], "value" => value, "gauge" => gauge})
+    end
+    self
+  end
+
+  def face(step)
+    step.takes.select(&:feature).each { |part| add("build", "facing", {"part" => part.id, "faces" => part.faces}) }
+  end
+
+  # New beside old, all of it the same.
+  def compare_all
+    state.measure.comparison.open.each { |row| add("measure", "compared", {"row" => row["id"], "value" => "same"}) }
+    self
+  end
+
+  # Whatever the route has, in its order, to the signature.
+  def work_through
+    choose_what_is_wanted
+    state.stages.each_key { |stage| public_send(WORK.fetch(stage)) unless %w[ask choose].include?(stage) }
+    self
+  end
+  WORK = {
+    "measure" => :measured,
+    "strip" => :stripped,
+    "build" => :build_all,
+    "fit" => :fit_all,
+    "bleed" => :bleed_all,
+    "feel" => :felt,
+    "close" => :closed
+  }.freeze
+
+  def choose_what_is_wanted(fluid = "dot4")
+    return unless state.stages.key?("choose")
+    add("choose", "far_end", {"part" => "all"}) if state.choose.far_end_wanted?
+    add("choose", "fluid", {"fluid" => fluid, "stamped" => fluid})
+    if state.choose.cylinder_wanted?
+      add(
+        "choose",
+        "cylinder",
+        {
+          "bore" => fitted.value("master", "bore"),
+          "push_offset" => fitted.value("lever", "push_offset"),
+          "agreed" => "as it was"
+        }
+      )
+    end
+    state.choose.wanting.each do |line|
+      add("choose", "pulled", {"line" => line.id, "reason" => "bought for this job"})
+    end
+  end
+
+  def measured
+    state.measure.apart? ? passed : compare_all
+  end
+
+  def stripped
+    set_up.strip_all
+  end
+
+  # With what belongs on after the bleed, where the job fits something.
+  def bleed_all
+    run_all_clean
+    fit_all if state.stages.key?("fit")
+  end
+
+  # A lever with next to no air in it, or a slave that lifts as it should.
+  def felt
+    if state.feel.clutch?
+      slave = fitted.values(fitted.far_ends.first)
+      add("feel", "lift", {"lift" => slave["lift_needed"].value + slave["lift_margin"].value + 0.1})
+    else
+      read_lever(air_ml: 0.0, forces: light_to_firm)
+      add("feel", "accepted", {"reason" => "as before"}) if state.feel.verdict == "marginal"
+    end
+    add("feel", "hold", {"creep" => 0.2})
+  end
+
+  def light_to_firm
+    circuit = Sandbag::Circuit::Assembly.build(state.sheet)
+    reference = Sandbag::Circuit::Reference.force_n(state.sheet, circuit)
+    Sandbag::Feel::LowForces.of(circuit).first(4) + [0.42, 0.62, 0.82, 1.0].map { |share| (share * reference).round }
+  end
+
+  def closed
+    confirm_all
+    add("close", "signed", {"name" => "R. Tarn"})
+  end
+
+  # On the machine as it should be: each room of Fit in turn, then again after the bleed.
+  def fit_all
+    FitWork.new(self).work
+    self
+  end
+
+  def build_all
+    while (step = state.build.step)
+      face(step)
+      add("build", "step", {"step" => step.id})
+    end
+    add("build", "scrapped", {"count" => state.build.reckoning.scrap_wanted})
+    state.build.checks.each { |check| add("build", "check", {"check" => check.dig(:row, "id"), "pass" => true}) }
+    self
+  end
+end

@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+# Fit, worked the way a careful mechanic would.
+class FitWork
+  # Stand-ins of the service information for what has no default.
+  SERVICE = {"caliper_bolt" => 35, "wheel_axle" => 70}.freeze
+
+  def initialize(job)
+    @job = job
+  end
+
+  def work
+    step while fit.sequence.step(fit.phase)
+    count_scrap
+    hoses
+    washers
+    figures
+    torques
+    play_and_looks
+    step while fit.sequence.step(fit.phase)
+  end
+
+  def fit
+    @job.state.fit
+  end
+
+  def add(kind, data)
+    @job.add("fit", kind, data)
+  end
+
+  def step
+    now = fit.sequence.step(fit.phase)
+    now.strip&.takes&.select(&:feature)&.each { |part| add("facing", {"part" => part.id, "faces" => part.faces}) }
+    add("step", {"step" => now.id})
+  end
+
+  def count_scrap
+    wanted = fit.put_back.reckoning.scrap_wanted
+    add("scrapped", {"count" => wanted}) if wanted.positive?
+  end
+
+  # Every path a little shorter than the hose, bends as wide as wanted.
+  def hoses
+    fit.hoses.laid.each do |laid|
+      laid.open.each do |row|
+        add("path", {"line" => laid.line["id"], "position" => row["id"], "length" => laid.run.length_mm - 40})
+      end
+      add("bend", {"line" => laid.line["id"], "radius" => laid.run.least_bend_mm + 20}) unless laid.bend
+    end
+  end
+
+  def washers
+    fit.washers.stacks.reject(&:done?).each do |stack|
+      add("washers", {"joint" => stack.at, "old" => stack.wanted, "new" => stack.wanted})
+    end
+  end
+
+  # Steel bolts, a metal bar, and a service figure where the trade has none.
+  def figures
+    while (line = fit.torques.lines.find(&:asks))
+      part, field = fit.torques.asked_at(line)
+      add("fact", {"part" => part["id"], "field" => field, "value" => (field == "bar") ? "metal" : "steel"})
+    end
+    fit.torques.lines.reject(&:range).each do |line|
+      add("figure", {"fastener" => line.id, "from" => SERVICE.fetch(line.fastener["id"])})
+    end
+  end
+
+  def torques
+    fit.torques.lines.select { |line| line.when == fit.phase || !fit.bleeds? }.reject(&:done?).each do |line|
+      aim = line.range.aim
+      add("wrench", {"scale" => aim * 2, "name" => "click wrench"})
+      add("torque", {"fastener" => line.id, "value" => aim})
+    end
+  end
+
+  def play_and_looks
+    low, high = fit.free_play.row["tip"] || [2, 4]
+    add("free_play", {"at" => "tip", "value" => (low + high) / 2.0}) if fit.free_play.wanted?
+    fit.checks.all.reject(&:pass).each do |check|
+      add(check.gap? ? "gap" : "check", {"check" => check.row["id"], "value" => check.gap? ? 30 : "good"})
+    end
+    add("tilt", {"angle" => 2}) if fit.reservoir.wanted? && fit.reservoir.tilt_deg.nil?
+    electrics if fit.electrics.wanted?
+  end
+
+  def electrics
+    add("ohms", {"state" => "rest", "open" => true})
+    add("ohms", {"state" => "pulled", "ohms" => 0.3})
+    add("lamp", {"travel" => fit.electrics.bite_mm / 2}) if fit.electrics.lamp_wanted?
+  end
+end
