@@ -7,6 +7,11 @@ module App
       json 200, CircuitView.of(store.circuits.find(id), today)
     end
 
+    get "/:id/levers" do |id|
+      store.circuits.find(id)
+      json 200, LeverFile.new(store).history(id).to_h
+    end
+
     patch "/:id" do |id|
       changes = body_for("changeCircuit")["changes"]
       view = store.transaction do

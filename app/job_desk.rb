@@ -267,7 +267,9 @@ module App
     def close(draft)
       id, circuit, state, entry = draft.job[:id], draft.circuit, draft.after, draft.entry
       @store.jobs.close(id, at: entry.at, sheet: circuit[:sheet])
-      record(draft.job.merge(closed_at: entry.at), circuit, state)
+      job = draft.job.merge(closed_at: entry.at)
+      record(job, circuit, state)
+      LeverFile.new(@store).add(job, state)
       supplies_of(state).stale.each do |pulled|
         @shelf.release(id, state.journal.find(pulled[:entry]), entry) if pulled[:item]
       end

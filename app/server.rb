@@ -15,6 +15,7 @@ module App
       Sandbag::Knowledge.load_all
       memory = Memory.new
       JobDesk.new(store, memory, clock.call.to_date).record_signed
+      LeverFile.new(store).rank_unranked
       parts = {store: store, memory: memory, contract: Contract.load, clock: clock}
       Rack::Builder.app do
         use SecurityHeaders
@@ -28,6 +29,7 @@ module App
         use SameSite
         map("/api/machines") { run MachinesApi.new(**parts) }
         map("/api/circuits") { run CircuitsApi.new(**parts) }
+        map("/api/levers") { run LeversApi.new(**parts) }
         map("/api/jobs") { run JobsApi.new(**parts) }
         map("/api/shelf") { run ShelfApi.new(**parts) }
         map("/api/shop") { run ShopApi.new(**parts) }

@@ -3,7 +3,9 @@
 module Demo
   # Works the stages of a cylinder as a careful mechanic would, so that the demonstration need not spell every step out.
   class WorkedBench
-    WORK = %w[answered laid_out set_up stripped seen gauged built checked fitted strokes last_look].freeze
+    WORK = %w[
+      answered laid_out set_up stripped seen gauged built checked fitted strokes clean last_look released
+    ].freeze
     REASON = "on hand, looked at against the old parts"
 
     def self.knows?(entry)
@@ -105,6 +107,30 @@ module Demo
         @add.call("bleed", "topped_up", {}) if state.bleed.count.reservoir.spent?
         @add.call("bleed", "stroke", {})
       end
+    end
+
+    # Every point until it runs clean, and the last look.
+    def clean(colour)
+      state.bleed.count.points.each_key do |point|
+        @add.call("bleed", "point", {"point" => point})
+        looked(state.bleed.checks.start)
+        state.bleed.count.points[point].strokes_to_go.ceil.times do
+          @add.call("bleed", "topped_up", {}) if state.bleed.count.reservoir.strokes_to_top_up < 1
+          @add.call("bleed", "stroke", {})
+        end
+        @add.call("bleed", "topped_up", {})
+        @add.call("bleed", "colour", {"colour" => colour})
+        @add.call("bleed", "point_done", {"point" => point})
+      end
+      last_look(true)
+    end
+
+    # Every gate that a person confirms, and the signature.
+    def released(name)
+      state.close.gates.reject { |gate| gate.met || gate.computed? }.each do |gate|
+        @add.call("close", "gate", {"gate" => gate.id, "met" => true})
+      end
+      @add.call("close", "signed", {"name" => name})
     end
 
     # Once every point ran clean.

@@ -5,7 +5,7 @@ require "monitor"
 module Store
   # Every repository over one database.
   class All
-    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons, :stock_moves, :photos
+    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons, :stock_moves, :photos, :levers
 
     # @param database [Sequel::Database]
     def initialize(database)
@@ -19,6 +19,7 @@ module Store
       @comparisons = Comparisons.new(database)
       @stock_moves = StockMoves.new(database)
       @photos = Photos.new(database)
+      @levers = Levers.new(database)
     end
 
     # Everything in the block, or nothing of it. Takes the write lock at once; reads go on beside it.

@@ -22,6 +22,11 @@ module Sandbag
       year ? date(year, month, day) : next_one(month, day, after)
     end
 
+    # @return [String] as it is said in a sentence: 1 Dec 2026
+    def self.said(date)
+      date.strftime("%-d %b %Y")
+    end
+
     # @return [Integer, nil] 1 to 12
     def self.number(month)
       return month.to_i if month&.match?(/\A\d{1,2}\z/)

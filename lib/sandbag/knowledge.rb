@@ -77,6 +77,7 @@ module Sandbag
       "lubricants" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
       "bleed_methods" => ->(row) { KnowledgeReferences.bleed_method(row) },
       "feel_tests" => ->(row) { KnowledgeReferences.feel_test(row) },
+      "expected_feel" => ->(row) { KnowledgeReferences.expected_feel(row) },
       "bleed_checks" => ->(row) { KnowledgeReferences.bleed_check(row) },
       "stubborn_air" => ->(row) { KnowledgeReferences.stubborn_air(row) },
       "schools" => ->(row) { KnowledgeReferences.school(row) },

@@ -320,7 +320,13 @@ module Sandbag
         "good" => Array,
         "limit" => String,
         "road" => Hash,
-        "after_all?" => [TrueClass, FalseClass]
+        "after_all?" => [TrueClass, FalseClass],
+        "amount?" => Hash
+      },
+      "expected_feel" => {
+        "when" => String,
+        "label" => String,
+        "says" => String
       },
       "student_t" => {
         "quantile" => Numeric

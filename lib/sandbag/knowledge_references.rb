@@ -112,7 +112,15 @@ module Sandbag
       return "lets unknown answer #{odd.join(", ")} pass" if odd.any?
       stage, finding, value = row["road"].values_at("stage", "finding", "value")
       return "leads to unknown stage #{stage}" unless STAGES.include?(stage)
+      unmeasured = row["amount"] && (row["amount"].values_at("below", "above", "good") - row["answers"].keys)
+      return "measures unknown answer #{unmeasured.join(", ")}" if unmeasured&.any?
       (finding && conditions({finding => [value]})) || ids("circuit_kinds", row["kinds"] || [])
+    end
+
+    # @return [String, nil] what is wrong with what is normal at a lever
+    def self.expected_feel(row)
+      known = Feel::Expected::WHEN
+      "applies when #{row["when"]}; known are #{known.join(", ")}" unless known.include?(row["when"])
     end
 
     # What a rung of the ladder may need of a circuit.

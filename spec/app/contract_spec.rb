@@ -14,6 +14,7 @@ RSpec.describe App::Contract, :api do
       "/machines" => App::MachinesApi,
       "/circuits" => App::CircuitsApi,
       "/jobs" => App::JobsApi,
+      "/levers" => App::LeversApi,
       "/compute" => App::ComputeApi,
       "/shop" => App::ShopApi,
       "/shelf" => App::ShelfApi,

@@ -19,6 +19,19 @@ module Sandbag
         {creep_mm: creep_mm, limit_mm: CREEP_LIMIT_MM, pass: pass, why: why}
       end
 
+      # What the leak watch says of a lever that creeps.
+      POINTS_TO = {
+        nil => "Leak watch next: tissue at every joint under the same pull tells a joint or hose from the cup.",
+        "wet" => "The leak watch was wet: that joint or hose. Remake it, then bleed.",
+        "dry" => "The leak watch was dry: the master's cup. Plug its outlet and pull again to be sure."
+      }.freeze
+
+      # @param leak [String, nil] answer of the leak watch, wet or dry
+      # @return [String] which part a creep points to, and the test that would tell
+      def self.points_to(leak)
+        POINTS_TO.fetch(leak)
+      end
+
       # The lever sank. What cannot be told yet is read on, and did not sink.
       # @param entry [Job::Entry] hold or hold_series
       def self.sunk?(entry)
@@ -54,7 +67,7 @@ module Sandbag
             "#{HoldSeries::LIMIT_MM_S}."
         when "sinks"
           "The #{control["noun"]} sinks #{figures}: #{Said.ml(series.leak_ml_min(circuit), 2)} a minute go past a " \
-            "seal or out. Wet anywhere: that joint. Dry: the master's cup; plug its outlet to be sure. No release."
+            "seal or out. No release."
         else
           "Too few readings, or too rough, to tell settling from sinking: #{figures}. Read on to 120 s."
         end

@@ -35,6 +35,11 @@ module Sandbag
         NextReading.new(fit, verdict, reference_n).force_n
       end
 
+      # @return [Array<Hash>] force_n and travel_mm expected without air, up to the reference force or the firmest pull
+      def curve
+        Hydraulics::LeverCurve.points(@circuit, up_to_n: top_n)
+      end
+
       def to_h
         {
           readings: readings_view,
@@ -70,10 +75,6 @@ module Sandbag
 
       def top_n
         [reference_n, *@used.map(&:force_n)].max
-      end
-
-      def curve
-        Hydraulics::LeverCurve.points(@circuit, up_to_n: top_n)
       end
 
       def fitted_curve

@@ -58,7 +58,7 @@ module Sandbag
             HoldCheck.of(hold_entry.data["creep"], control)
           else
             HoldCheck.of_series(HoldSeries.of(hold_entry), @circuit, control)
-          end
+          end.then { |found| sunk? ? {**found, points_to: HoldCheck.points_to(tests.answer("leak_watch"))} : found }
       end
 
       def sunk?
@@ -79,6 +79,22 @@ module Sandbag
 
       def held?
         !hold.nil? && hold[:pass]
+      end
+
+      # @return [Array<Hash>] see Expected
+      def normal
+        Expected.new(job, Circuit::Assembly.build(job.fitted), @circuit).to_a
+      end
+
+      # @return [Array<Hash>, nil] the lever as it came in, at the forces of the curve that is shown
+      def curve_before
+        before.fit && curve_of(before.fit.coefficients)
+      end
+
+      # @return [Array<Hash>, nil] the lever as it was when it was last good
+      def curve_when_last_good
+        good = baseline && job.last_good["fit"]
+        good && curve_of(good.values_at("dead_volume_ml", "stiffness_ml_mpa", "air_ml"))
       end
 
       # @return [Array<Hash>] see Changes
@@ -192,6 +208,11 @@ module Sandbag
       def admit_preload
         return unless clutch?
         raise Refusal.at("kind", "a clutch is judged by its lift", "a brake")
+      end
+
+      def curve_of(coefficients)
+        curve = Curve.new(@circuit, coefficients)
+        report.curve.map { |point| point.merge(travel_mm: curve.travel_mm(point[:force_n])) }
       end
 
       def said

@@ -8,7 +8,9 @@ module Sandbag
       # @param taken [Job::Entries] since fluid last moved; kind [Circuit::Kind]
       def initialize(taken, kind)
         rows = Knowledge.table("feel_tests").select { |row| row["kinds"].nil? || row["kinds"].include?(kind.id) }
-        @tests = Job::Asked.all(rows, taken.by("test", "test")).freeze
+        @amounts = rows.to_h { |row| [row["id"], row["amount"]] }.compact
+        @tried = taken.by("test", "test")
+        @tests = Job::Asked.all(rows, @tried.transform_values { |data| {"value" => read_answer(data)} }).freeze
         freeze
       end
 
@@ -22,11 +24,17 @@ module Sandbag
         @tests.find(&:bad?)
       end
 
+      # @return [String, nil] what a test came out as
+      def answer(id)
+        @tests.find { |test| test.id == id }&.answer
+      end
+
       # @return [Array<Hash>] with locked: not before every other is good
       def to_a
         @tests.map do |test|
           road = test.row["road"] if test.bad?
-          {**test.to_h, how: test.row["how"], limit: test.row["limit"], road: road, locked: locked?(test)}.compact
+          {**test.to_h, how: test.row["how"], limit: test.row["limit"], road: road, locked: locked?(test),
+           measures: measures(test), amount: amount(@tried[test.id])}.compact
         end
       end
 
@@ -36,13 +44,43 @@ module Sandbag
         unless test
           raise Refusal.at("data/test", "that is not tried on this circuit", @tests.map(&:id).join(", "))
         end
-        test.refuse_unknown(data["value"])
+        test.refuse_unknown(given(data))
         return unless locked?(test)
         raise Refusal.at("data/test", "not before every other test is good",
           @tests.reject { |each| each.row["after_all"] || each.good? }.map { |each| each.row["label"] }.join(", "))
       end
 
       private
+
+      # What was read off says by itself which answer it is.
+      def read_answer(data)
+        read = amount(data)
+        return data["value"] unless read
+        limits = @amounts.fetch(data["test"])
+        return limits["below"] if read < limits["least"]
+        (read > limits["most"]) ? limits["above"] : limits["good"]
+      end
+
+      # @return [Float, nil] in the unit of the test
+      def amount(data)
+        limits = data && data["amount"] && @amounts[data["test"]]
+        limits && Units.parse(data["amount"], limits["dimension"].to_sym)
+      end
+
+      # An answer, or a reading where the test has one.
+      def given(data)
+        return data["value"] unless data["amount"]
+        raise Refusal.at("data/amount", "nothing is read off there", "an answer") unless @amounts[data["test"]]
+        Refusal.within("data/amount") do
+          raise Refusal.at("", "less than nothing", "0 or more") if amount(data).negative?
+          read_answer(data)
+        end
+      end
+
+      def measures(test)
+        limits = @amounts[test.id]
+        limits && {label: limits["label"], dimension: limits["dimension"], unit: Units.unit(limits["dimension"].to_sym)}
+      end
 
       def locked?(test)
         test.row["after_all"] == true && @tests.any? { |each| !each.row["after_all"] && !each.good? }

@@ -50,6 +50,33 @@ RSpec.describe Sandbag::Feel::Tests do
       expect(job.state.bleed).not_to be_lever_failed
     end
 
+    it "take a reading where there is one, and judge it by its limit" do
+      read = ->(amount) { job.add("feel", "test", {"test" => "return_time", "amount" => amount}) }
+      shown = -> { job.view("feel")[:tests].find { |test| test[:id] == "return_time" } }
+      read.call("0,4 s")
+      expect(shown.call).to include(answer: "quick", amount: 0.4, good: true)
+      read.call("0.5")
+      expect(shown.call).to include(answer: "quick", good: true)
+      read.call("0.6")
+      expect(shown.call).to include(answer: "slow", amount: 0.6, good: false)
+      expect(refusal_at { read.call("soon") }).to eq ["data/amount"]
+      expect(refusal_at { read.call("-1") }).to eq ["data/amount"]
+      expect(refusal_at { job.add("feel", "test", {"test" => "leak_watch", "amount" => "3"}) }).to eq ["data/amount"]
+      expect(refusal_at { job.add("feel", "test", {"test" => "leak_watch"}) }).to eq ["data/value"]
+    end
+
+    it "say of a lever that creeps which part it is, once the leak watch was done" do
+      job.add("feel", "hold", {"creep" => 6})
+      points_to = -> { job.view("feel")[:hold][:points_to] }
+      expect(points_to.call).to start_with "Leak watch next"
+      try("leak_watch", "wet")
+      expect(points_to.call).to include "that joint or hose"
+      try("leak_watch", "dry")
+      expect(points_to.call).to include "the master's cup"
+      job.add("feel", "hold", {"creep" => 1})
+      expect(points_to.call).to be_nil
+    end
+
     it "say nothing any more once fluid has moved again" do
       try("return_time", "slow")
       job.add("bleed", "stroke")

@@ -10,6 +10,9 @@ interface Props {
   expected: CurvePoint[];
   fitted?: CurvePoint[] | undefined;
   readings?: Feel["readings"];
+  /** Earlier curves of the same lever. */
+  before?: CurvePoint[] | undefined;
+  lastGood?: CurvePoint[] | undefined;
   /** Force at which the verdict is taken. */
   referenceN?: number;
   control: Control;
@@ -18,11 +21,25 @@ interface Props {
 const AREA = { width: 580, height: 320, left: 58, right: 24, top: 18, bottom: 46 };
 
 /** Force up, travel across: as a lever is pulled. Dashed what is expected without air, solid what the readings say. */
-export function LeverCurve({ expected, fitted, readings = [], referenceN, control }: Props) {
+export function LeverCurve({
+  expected,
+  fitted,
+  readings = [],
+  before,
+  lastGood,
+  referenceN,
+  control,
+}: Props) {
   const theme = useTheme();
   const units = useUnits();
   const travel = (point: { travel_mm: number }) => units.amount("length", point.travel_mm);
-  const all = [...expected, ...(fitted ?? []), ...readings];
+  const all = [...expected, ...(fitted ?? []), ...(before ?? []), ...(lastGood ?? []), ...readings];
+  const lines: Drawn[] = [
+    { points: lastGood, word: "when it was last good", ink: theme.good, width: 3, dash: "2 6" },
+    { points: before, word: "as it came in", ink: theme.stop, width: 3, dash: "14 4 3 4" },
+    { points: expected, word: "expected without air", ink: theme.act, width: 3, dash: "10 7" },
+    { points: fitted, word: "fitted to the readings", ink: theme.focus, width: 4, dash: "" },
+  ];
   const forces = all.map((point) => point.force_n);
   const travels = all.map(travel);
   const x = scaleLinear(
@@ -69,8 +86,18 @@ export function LeverCurve({ expected, fitted, readings = [], referenceN, contro
           </text>
         </g>
       )}
-      <path d={path(expected) ?? ""} fill="none" stroke={theme.act} strokeWidth="3" strokeDasharray="10 7" />
-      {fitted ? <path d={path(fitted) ?? ""} fill="none" stroke={theme.focus} strokeWidth="4" /> : null}
+      {lines.map(({ points, word, ink, width, dash }) =>
+        points ? (
+          <path
+            key={word}
+            d={path(points) ?? ""}
+            fill="none"
+            stroke={ink}
+            strokeWidth={width}
+            strokeDasharray={dash}
+          />
+        ) : null,
+      )}
       {readings.map((reading) => (
         <g key={reading.id} transform={`translate(${x(travel(reading))} ${y(reading.force_n)})`}>
           {reading.set_aside ? (
@@ -82,27 +109,33 @@ export function LeverCurve({ expected, fitted, readings = [], referenceN, contro
           )}
         </g>
       ))}
-      <Legend fitted={Boolean(fitted)} />
+      <Legend lines={lines} />
     </svg>
   );
 }
 
-function Legend({ fitted }: { fitted: boolean }) {
+interface Drawn {
+  points: CurvePoint[] | undefined;
+  word: string;
+  ink: string;
+  width: number;
+  dash: string;
+}
+
+function Legend({ lines }: { lines: Drawn[] }) {
   const theme = useTheme();
   return (
     <g transform={`translate(${AREA.left + 14} ${AREA.top + 40})`} fontSize="14" fill={theme.ink} aria-hidden>
-      <path d="M0 0h36" stroke={theme.act} strokeWidth="3" strokeDasharray="10 7" />
-      <text x="44" y="5" stroke={theme.panel} strokeWidth="4" paintOrder="stroke">
-        expected without air
-      </text>
-      {fitted ? (
-        <g transform="translate(0 24)">
-          <path d="M0 0h36" stroke={theme.focus} strokeWidth="4" />
-          <text x="44" y="5" stroke={theme.panel} strokeWidth="4" paintOrder="stroke">
-            fitted to the readings
-          </text>
-        </g>
-      ) : null}
+      {lines
+        .filter(({ points }) => points)
+        .map(({ word, ink, width, dash }, index) => (
+          <g key={word} transform={`translate(0 ${index * 24})`}>
+            <path d="M0 0h36" stroke={ink} strokeWidth={width} strokeDasharray={dash} />
+            <text x="44" y="5" stroke={theme.panel} strokeWidth="4" paintOrder="stroke">
+              {word}
+            </text>
+          </g>
+        ))}
     </g>
   );
 }

@@ -45,6 +45,13 @@ export const Split = styled.div<{ $left?: string; $right?: string }>`
   }
 `;
 
+/** Panels one under the other. */
+export const Column = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: ${space(3)};
+`;
+
 /** A figure that can be read from two metres, with what it counts beneath. */
 export const Big = styled.p<{ $size?: string }>`
   font:

@@ -7,10 +7,11 @@ import { CircuitDrawing } from "../drawings/CircuitDrawing";
 import { Button } from "../kit/Button";
 import { download, svgText } from "../kit/download";
 import { EntryField } from "../kit/EntryField";
-import { Panel, Row, Split } from "../kit/layout";
+import { Column, Panel, Row, Split } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { CircuitFigures } from "./CircuitFigures";
 import { CircuitWarnings } from "./CircuitWarnings";
+import { LeverHistory } from "./LeverHistory";
 import { PartValues } from "./PartValues";
 
 interface Props {
@@ -41,23 +42,26 @@ export function CircuitSheet({ machineId, circuit }: Props) {
     drawing.current && download("circuit.svg", "image/svg+xml", svgText(drawing.current));
   return (
     <Split $left="1.45fr">
-      <Panel>
-        {rename.isError ? <Notice tone="warn">{rename.error.message}</Notice> : null}
-        <h2>{circuit.name}</h2>
-        <CircuitDrawing ref={drawing} figures={figures} picked={part?.id} onPick={setPicked} />
-        <CircuitWarnings figures={figures} />
-        <CircuitFigures figures={figures} />
-        <EntryField
-          key={circuit.name}
-          label="Circuit is called"
-          value={circuit.name}
-          onFinish={(name) => rename.mutate(name)}
-        />
-        <Row>
-          <Button onPress={exportSvg}>SVG of the circuit</Button>
-          <Link to={`/sizer?circuit=${circuit.id}`}>Open in the Sizer</Link>
-        </Row>
-      </Panel>
+      <Column>
+        <Panel>
+          {rename.isError ? <Notice tone="warn">{rename.error.message}</Notice> : null}
+          <h2>{circuit.name}</h2>
+          <CircuitDrawing ref={drawing} figures={figures} picked={part?.id} onPick={setPicked} />
+          <CircuitWarnings figures={figures} />
+          <CircuitFigures figures={figures} />
+          <EntryField
+            key={circuit.name}
+            label="Circuit is called"
+            value={circuit.name}
+            onFinish={(name) => rename.mutate(name)}
+          />
+          <Row>
+            <Button onPress={exportSvg}>SVG of the circuit</Button>
+            <Link to={`/sizer?circuit=${circuit.id}`}>Open in the Sizer</Link>
+          </Row>
+        </Panel>
+        <LeverHistory circuitId={circuit.id} control={figures.control} />
+      </Column>
       {part ? (
         <PartValues key={part.id} machineId={machineId} circuit={circuit} part={part} onPick={setPicked} />
       ) : null}

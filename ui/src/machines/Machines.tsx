@@ -13,6 +13,7 @@ import type { MachineKind, MachineLine } from "../server/api";
 import { pagesOf } from "../server/pagesOf";
 import { knowledgeQuery, machinesQuery } from "../server/queries";
 import { AddMachine } from "./AddMachine";
+import { WorstLevers } from "./WorstLevers";
 
 const List = styled.ul`
   display: grid;
@@ -41,12 +42,19 @@ const Line = styled.li`
 
 const EVERY = "all";
 
+const ORDERS = [
+  { id: "names", label: "By name" },
+  { id: "levers", label: "Worst lever first" },
+];
+type Order = "names" | "levers";
+
 /** Every machine, found by typing and by kind. */
 export function Machines() {
   useTitle("Machines");
   const [retired, setRetired] = useState(false);
   const [typed, setTyped] = useState("");
   const [kind, setKind] = useState<MachineKind>();
+  const [order, setOrder] = useState<Order>("names");
   const find = useDeferredValue(typed.trim());
   const query = useInfiniteQuery(machinesQuery({ find, kind, retired }));
   const kinds = useQuery(knowledgeQuery).data?.machine_kinds ?? [];
@@ -59,10 +67,23 @@ export function Machines() {
         return (
           <Page>
             <h1>Machines</h1>
+            {isEmpty ? null : (
+              <Choice
+                label="Order"
+                isLabelHidden
+                options={ORDERS}
+                value={order}
+                onChange={(id) => setOrder(id as Order)}
+              />
+            )}
             {isEmpty ? (
               <Quiet>
                 No machines yet. A machine has circuits, each with its record and its jobs. Add the first one.
               </Quiet>
+            ) : order === "levers" ? (
+              <Panel>
+                <WorstLevers />
+              </Panel>
             ) : (
               <Panel>
                 <Row>

@@ -75,6 +75,21 @@ export const movesQuery = (id: string) =>
     ...followed,
   });
 
+/** What signed jobs found a circuit's lever to be. */
+export const leversOfCircuitQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["levers", id],
+    queryFn: () => answer(client.GET("/circuits/{id}/levers", { params: { path: { id } } })),
+  });
+
+/** Every lever on file, the worst first. */
+export const leversQuery = infiniteQueryOptions({
+  queryKey: ["levers"],
+  queryFn: ({ pageParam }) =>
+    answer(client.GET("/levers", { params: { query: { limit: 30, ...after(pageParam) } } })),
+  ...followed,
+});
+
 export interface MachinesSought {
   find?: string;
   kind?: MachineKind | undefined;

@@ -21,7 +21,11 @@ export function ChangesTable({ feel }: { feel: Feel }) {
           <tr>
             <th />
             {hasGood ? (
-              <th>{`Last good${feel.last_good_at ? `, ${daySaid(feel.last_good_at)}` : ""}`}</th>
+              <th>
+                Last good
+                <br />
+                {feel.last_good_at ? daySaid(feel.last_good_at) : ""}
+              </th>
             ) : null}
             {hasBefore ? <th>Before</th> : null}
             <th>Now</th>
@@ -31,7 +35,7 @@ export function ChangesTable({ feel }: { feel: Feel }) {
           {changes.map((change) => (
             <tr key={change.id}>
               <td className="words">
-                {change.label}
+                {`${change.label}, ${unitOf(change.id, units)}`}
                 {change.says ? (
                   <>
                     <br />
@@ -51,14 +55,25 @@ export function ChangesTable({ feel }: { feel: Feel }) {
   );
 }
 
+function unitOf(id: Change["id"], units: Units): string {
+  switch (id) {
+    case "air":
+      return units.unit("volume");
+    case "dead":
+      return units.unit("length");
+    case "stiffness":
+      return "mL/MPa";
+  }
+}
+
 function said(id: Change["id"], value: number | undefined, units: Units): string {
   if (value === undefined) return "";
   switch (id) {
     case "air":
-      return units.say("volume", value, 3);
+      return units.bare("volume", value, 3);
     case "dead":
-      return units.say("length", value, 1);
+      return units.bare("length", value, 1);
     case "stiffness":
-      return `${figure(value, 3)} mL/MPa`;
+      return figure(value, 3);
   }
 }

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import { LeverCurve } from "../../drawings/LeverCurve";
-import { Panel, Split } from "../../kit/layout";
+import { Column, Panel, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { isDone } from "../isDone";
@@ -11,6 +11,7 @@ import { ChangesTable } from "./ChangesTable";
 import { GaugePanel } from "./GaugePanel";
 import { HoldTest } from "./HoldTest";
 import { LiftTest } from "./LiftTest";
+import { NormalNow } from "./NormalNow";
 import { PreloadTest } from "./PreloadTest";
 import { PumpTest } from "./PumpTest";
 import { ReadingEntry } from "./ReadingEntry";
@@ -54,6 +55,8 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
                 expected={feel.expected}
                 fitted={feel.fitted}
                 readings={feel.readings}
+                before={feel.before_curve}
+                lastGood={feel.last_good_curve}
                 referenceN={feel.reference_n}
                 control={feel.control}
               />
@@ -66,8 +69,9 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
             </>
           )}
         </Panel>
-        <div style={{ display: "grid", gap: "1.5rem" }}>
+        <Column>
           <VerdictPanel feel={feel} onAccept={open ? (reason) => add("accepted", { reason }) : undefined} />
+          <NormalNow normal={feel.normal ?? []} />
           <ChangesTable feel={feel} />
           <HoldTest
             control={feel.control}
@@ -85,7 +89,7 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
             <PreloadTest feel={feel} isOpen={open} onMeasure={(force) => add("preload", { force })} />
           )}
           {done ? <Link to={`/jobs/${job.id}/close`}>Go on to Close</Link> : null}
-        </div>
+        </Column>
       </Split>
       <TestList job={job} feel={feel} isOpen={open} />
       <KeyHelp keys={KEYS} />

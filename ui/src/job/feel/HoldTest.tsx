@@ -59,7 +59,7 @@ export function HoldTest({ control, hold, isOpen, onMeasure, onSeries }: Props) 
                   ? "Sinks"
                   : "Creeps"}
           </Mark>{" "}
-          {hold.why}
+          {hold.why} {hold.points_to}
         </p>
       ) : null}
       {hold?.series ? <SeriesFigures hold={hold} /> : null}

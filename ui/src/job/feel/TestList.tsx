@@ -1,7 +1,9 @@
 import { useNavigate } from "react-router";
 import type { Feel, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
 import { FoldingPanel } from "../../kit/FoldingPanel";
+import { size } from "../../kit/format";
 import { Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { stageNames } from "../../words/stages";
@@ -39,6 +41,20 @@ export function TestList({ job, feel, isOpen }: Props) {
                 isOpen={isOpen && !test.locked}
                 onAnswer={(value) => add("test", { test: test.id, value })}
               />
+              {isOpen && !test.locked && test.measures && !test.good ? (
+                <EntryField
+                  key={test.amount ?? "none"}
+                  label={test.measures.label}
+                  name={test.id}
+                  unit={test.measures.unit}
+                  inputMode="decimal"
+                  value={test.amount === undefined ? "" : size(test.amount)}
+                  onFinish={(amount) => add("test", { test: test.id, amount })}
+                />
+              ) : null}
+              {test.amount !== undefined && test.good ? (
+                <span>{`${size(test.amount)} ${test.measures?.unit ?? ""}`}</span>
+              ) : null}
               {test.locked ? <Mark kind="quiet">after the others</Mark> : null}
             </Row>
             <Quiet>{`${test.how} ${test.limit}`}</Quiet>
