@@ -12,7 +12,8 @@ module App
         ["Measure", JobCardCylinder.measure(measure)], ["Build", JobCardCylinder.build(build)],
         ["Fit", JobCardFit.of(fit)],
         ["Bleed", JobCardBleed.of(bleed)],
-        ["Feel", feel(feel)], ["Release gates", gates(close)]]
+        ["Feel", feel(feel)], ["Release gates", JobCardClose.gates(close)],
+        ["At the end", JobCardClose.ending(close)]]
     end
 
     def self.ask(ask)
@@ -96,11 +97,6 @@ module App
     def self.hold_said(hold)
       "#{Sandbag::Said.mm(hold[:creep_mm])} in 60 s, limit #{Sandbag::Said.mm(hold[:limit_mm], bare: true)}"
     end
-
-    def self.gates(close)
-      return [] unless close
-      close[:gates].map { |gate| [gate[:label], gate[:met] ? "yes" : "NO#{": #{gate[:why]}" if gate[:why]}"] }
-    end
-    private_class_method :ask, :choose, :cylinder_said, :pulled, :feel, :verdict_rows, :hold_said, :gates
+    private_class_method :ask, :choose, :cylinder_said, :pulled, :feel, :verdict_rows, :hold_said
   end
 end

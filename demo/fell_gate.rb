@@ -70,9 +70,11 @@ module Demo
       opened = @now - job["hours_ago"] * 3600
       @desk.open(job["id"], job["circuit"], opened.utc.iso8601(3))
       index = -1
+      waited = 0
       add =
-        lambda do |stage, kind, data|
+        lambda do |stage, kind, data, minutes: 0|
           index += 1
+          waited += minutes * 60
           @desk.write(
             job["id"],
             {
@@ -80,7 +82,7 @@ module Demo
               stage: stage,
               kind: kind,
               data: data,
-              at: (opened + 30 * index).utc.iso8601(3),
+              at: (opened + 30 * index + waited).utc.iso8601(3),
               by: BY,
               corrects: nil
             }

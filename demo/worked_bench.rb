@@ -125,10 +125,15 @@ module Demo
       last_look(true)
     end
 
-    # Every gate that a person confirms, and the signature.
+    # Both leak watches, the batch, the day of the re-check, every gate that a person confirms, and the signature.
     def released(name)
+      @add.call("close", "batch", {"batch" => "L 2604"}) unless state.close.batch
+      @add.call("close", "leak", {"value" => "dry"})
+      @add.call("close", "leak", {"value" => "dry"}, minutes: 10)
+      @add.call("close", "recheck", {"on" => state.close.rechecks.proposed.iso8601})
       state.close.gates.reject { |gate| gate.met || gate.computed? }.each do |gate|
-        @add.call("close", "gate", {"gate" => gate.id, "met" => true})
+        checked = gate.row["by_name"] ? {"name" => "M. Beck"} : {}
+        @add.call("close", "gate", {"gate" => gate.id, "met" => true, **checked})
       end
       @add.call("close", "signed", {"name" => name})
     end

@@ -10,7 +10,8 @@ module Store
     READERS = [
       ->(plain) { plain },
       ->(plain) { SignedRecord.filled(plain) },
-      ->(plain) { BleedRecord.filled(plain) }
+      ->(plain) { BleedRecord.filled(plain) },
+      ->(plain) { CloseRecord.filled(plain) }
     ].freeze
     VERSION = READERS.size
 

@@ -76,6 +76,8 @@ module Sandbag
       "seals" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
       "lubricants" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
       "bleed_methods" => ->(row) { KnowledgeReferences.bleed_method(row) },
+      "rechecks" => ->(row) { KnowledgeReferences.ids("circuit_kinds", row["kinds"] || []) },
+      "gates" => ->(row) { KnowledgeReferences.gate(row) },
       "feel_tests" => ->(row) { KnowledgeReferences.feel_test(row) },
       "expected_feel" => ->(row) { KnowledgeReferences.expected_feel(row) },
       "bleed_checks" => ->(row) { KnowledgeReferences.bleed_check(row) },

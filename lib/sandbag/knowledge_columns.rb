@@ -203,20 +203,40 @@ module Sandbag
         "verdict" => String,
         "agree" => [TrueClass, FalseClass]
       },
+      "levels" => {
+        "label" => String,
+        "says" => String,
+        "marked?" => [TrueClass, FalseClass],
+        "below" => Numeric
+      },
+      "rechecks" => {
+        "label" => String,
+        "when" => String,
+        "kinds?" => Array,
+        "if?" => String,
+        "days?" => Integer,
+        "times?" => Integer
+      },
+      "gate_places" => {
+        "label" => String
+      },
       "gates" => {
+        "trade" => String,
+        "place" => String,
         "label" => String,
         "detail" => String,
         "settled" => String,
-        "stage?" => String,
-        "only_opened?" => [TrueClass, FalseClass],
-        "only_sole?" => [TrueClass, FalseClass],
-        "only_tested?" => [TrueClass, FalseClass],
-        "only_left?" => [TrueClass, FalseClass],
-        "only_fitted?" => [TrueClass, FalseClass],
-        "only_estimated?" => [TrueClass, FalseClass],
+        "must?" => Array,
+        "may?" => Array,
+        "if?" => String,
+        "may_if?" => String,
+        "touches?" => String,
         "proof?" => String,
-        "safety?" => Array,
-        "always?" => Array,
+        "test?" => String,
+        "each?" => [TrueClass, FalseClass],
+        "by_name?" => String,
+        "step?" => [TrueClass, FalseClass],
+        "never_waived?" => [TrueClass, FalseClass],
         "caution?" => String
       },
       "cautions" => {

@@ -117,6 +117,19 @@ module Sandbag
       (finding && conditions({finding => [value]})) || ids("circuit_kinds", row["kinds"] || [])
     end
 
+    # @return [String, nil] what is wrong with a release gate
+    def self.gate(row)
+      scope = Close::Scope
+      odd = [row["if"], row["may_if"]].compact - scope::CONDITIONS
+      return "applies if #{odd.first}; known are #{scope::CONDITIONS.join(", ")}" if odd.any?
+      return "touches #{row["touches"]}; known are #{scope::TOUCHES.join(", ")}" if
+        row["touches"] && !scope::TOUCHES.include?(row["touches"])
+      known = Circuit::Kind.all.map(&:safety).uniq
+      strange = [*row["must"], *row["may"]] - known
+      return "is for #{strange.join(", ")}; known are #{known.join(", ")}" if strange.any?
+      ids("gate_places", [row["place"]]) || ids("feel_tests", [row["test"]].compact)
+    end
+
     # @return [String, nil] what is wrong with what is normal at a lever
     def self.expected_feel(row)
       known = Feel::Expected::WHEN

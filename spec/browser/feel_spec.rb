@@ -76,16 +76,16 @@ RSpec.describe "Releasing", :browser do
   before { open_page "/jobs/job-kart/close" }
 
   it "refuses the function test before the lever is proven, and says what is missing" do
-    session.click_button "Function test: I have checked"
-    expect(session).to have_content("Not recorded: no function test yet: still open: static hold")
-    expect(session).to have_button("Function test: I have checked")
+    session.click_button "Walking pace: I have checked"
+    expect(session).to have_content("Not recorded: no function test yet: still open: batch of the fluid")
+    expect(session).to have_button("Walking pace: I have checked")
   end
 
   it "wants a second person on an only brake, and takes a confirmation back" do
     expect(session).to have_content("A second person has checked")
-    session.click_button "No leak: I have checked"
-    session.click_button "No leak: Confirmed"
-    expect(session).to have_button("No leak: I have checked")
+    session.click_button "Level set: I have checked"
+    session.click_button "Level set: Confirmed"
+    expect(session).to have_button("Level set: I have checked")
     session.fill_in "Name", with: "R. Tarn\n"
     expect(session).to have_button("Sign and release", disabled: true)
     expect(session).to have_content("gates are still open")

@@ -3,11 +3,13 @@
 require_relative "helper"
 require_relative "cylinder_work"
 require_relative "fit_work"
+require_relative "close_work"
 
 # Stops that hold, and the roads that lead out of them.
 RSpec.describe "Firm ground", :browser do
   include CylinderWorkByHand
   include FitWorkByHand
+  include CloseWorkByHand
 
   def choose_route(label)
     session.find("button", text: "none picked").click
@@ -48,16 +50,6 @@ RSpec.describe "Firm ground", :browser do
 
   def add_entry(stage, kind, data)
     post("/jobs/#{job_id_now}/entries", {id: SecureRandom.uuid, stage: stage, kind: kind, data: data})
-  end
-
-  def confirm_and_sign
-    stage_now("close")["gates"].select { |gate| gate["settled"] == "confirmed" }.each do |gate|
-      session.click_button "#{gate["label"]}: I have checked"
-      expect(session).to have_button("#{gate["label"]}: Confirmed")
-    end
-    session.fill_in "Name", with: "R. Tarn\n"
-    session.click_button "Sign and release"
-    expect(session).to have_content("Signed off")
   end
 
   it "puts a stopped job away as referred, by name, and takes it up again when the machine is back" do
@@ -134,7 +126,7 @@ RSpec.describe "Firm ground", :browser do
     session.click_link "Go on to Feel"
     read_and_hold
     session.click_link "Go on to Close"
-    confirm_and_sign
+    release
     card = Net::HTTP.get_response(URI("#{served.url}/api/jobs/#{job_id_now}/card.pdf"))
     expect(card["content-type"]).to eq "application/pdf"
     expect(browser_faults).to be_empty
@@ -181,13 +173,13 @@ RSpec.describe "Firm ground", :browser do
     read_and_hold
     session.click_link "Go on to Close"
     expect(session).to have_content("Is it put right?")
-    session.click_button "Function test: I have checked"
+    session.click_button "Walking pace: I have checked"
     expect(session).to have_content("no function test yet")
     session.click_button "Understood"
     session.click_button "Hose bulges, shows its braid, or moves in its end: put right"
     expect(session).to have_no_content("Is it put right?")
     expect(session).to have_no_content("Do not use the machine.")
-    confirm_and_sign
+    release
   end
 
   it "stops the count at the reservoir's last stroke and asks, by hand, by key and without the server" do

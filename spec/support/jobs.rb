@@ -145,9 +145,27 @@ class JobInMemory
     gates.each { |gate| add("close", "gate", {"gate" => gate, "met" => true}) }
   end
 
-  # Every gate that somebody has to look at.
+  # Every gate that somebody has to look at, the last one last.
   def confirm_all
-    confirm(*state.close.gates.reject(&:computed?).map(&:id))
+    read_at_close
+    open = state.close.gates.reject { |gate| gate.computed? || gate.met }
+    open.each do |gate|
+      checked = gate.row["by_name"] ? {"name" => "M. Beck"} : {}
+      add("close", "gate", {"gate" => gate.id, "met" => true, **checked})
+    end
+  end
+
+  # Batch, both leak watches ten minutes apart, and the day of the re-check.
+  def read_at_close
+    add("close", "batch", {"batch" => "L 2211"}) if state.close.gates.any? { |gate| gate.id == "batch" && !gate.met }
+    add("close", "leak", {"value" => "dry"})
+    wait_minutes(10)
+    add("close", "leak", {"value" => "dry"})
+    add("close", "recheck", {"on" => "2026-03-15"})
+  end
+
+  def wait_minutes(minutes)
+    @minutes = (@minutes || 0) + minutes
   end
 
   private
@@ -159,7 +177,7 @@ class JobInMemory
       stage: stage,
       kind: kind,
       data: data,
-      at: "2026-03-14T09:00:#{format("%02d", number % 60)}Z",
+      at: (Time.utc(2026, 3, 14, 9) + number + 60 * (@minutes || 0)).iso8601,
       by: "spec",
       corrects: corrects,
       position: number

@@ -15,8 +15,17 @@ module Sandbag
         signature = @close.signature
         {
           cures: cures,
+          places: places,
           gates: @close.gates.map { |gate| gate_view(gate) },
           ready: @close.ready?,
+          sole: @close.sole?,
+          leak_watch: @close.leak_watch.to_h,
+          level: @close.level.to_h,
+          fluid_balance: @close.fluid_balance,
+          batch: @close.batch,
+          rechecks: @close.rechecks.to_a,
+          recheck_on: @close.recheck_on&.iso8601,
+          recheck_proposed: @close.rechecks.proposed&.iso8601,
           signed_by: signature&.data&.fetch("name"),
           signed_at: signature&.at
         }.compact
@@ -29,15 +38,29 @@ module Sandbag
         @close.cures.map { |flag| {id: flag.id, label: flag.label, lifts: flag.row["lifts"]} }
       end
 
+      # In the order in which one walks round the machine.
+      def places
+        here = @close.gates.map { |gate| gate.row["place"] }
+        Knowledge.table("gate_places").select { |row| here.include?(row["id"]) }
+          .map { |row| {id: row["id"], label: row["label"]} }
+      end
+
       def gate_view(gate)
         caution = gate.row["caution"] && Knowledge.find("cautions", gate.row["caution"])["text"]
         {
           id: gate.id,
+          place: gate.row["place"],
           label: gate.label,
           detail: gate.row["detail"],
           settled: gate.computed? ? "computed" : "confirmed",
           met: gate.met,
-          why: gate.why,
+          touched: gate.state != :not_touched,
+          step: gate.step?,
+          by_name: gate.row["by_name"],
+          name: gate.name,
+          waivable: gate.waivable? && !@close.sole?,
+          waived: gate.waived&.slice("lead", "reason"),
+          why: (gate.why unless gate.met),
           caution: caution
         }.compact
       end

@@ -127,7 +127,7 @@ module Sandbag
 
       # @return [Tests] what was tried besides
       def tests
-        @tests ||= Tests.new(@fresh, job.sheet.kind)
+        @tests ||= Tests.new(@fresh, job.sheet.kind, proven: -> { passed? && held? })
       end
 
       def done?

@@ -6,7 +6,9 @@ module Sandbag
     # nothing up; what was tried and came out badly does, until it is tried again and good.
     class Tests
       # @param taken [Job::Entries] since fluid last moved; kind [Circuit::Kind]
-      def initialize(taken, kind)
+      # @param proven [#call] whether the lever is passed and held: before, nothing is ridden
+      def initialize(taken, kind, proven: -> { true })
+        @proven = proven
         rows = Knowledge.table("feel_tests").select { |row| row["kinds"].nil? || row["kinds"].include?(kind.id) }
         @amounts = rows.to_h { |row| [row["id"], row["amount"]] }.compact
         @tried = taken.by("test", "test")
@@ -24,9 +26,19 @@ module Sandbag
         @tests.find(&:bad?)
       end
 
+      # @return [Job::Asked, nil]
+      def find(id)
+        @tests.find { |test| test.id == id }
+      end
+
+      # It is tried on this circuit.
+      def there?(id)
+        !find(id).nil?
+      end
+
       # @return [String, nil] what a test came out as
       def answer(id)
-        @tests.find { |test| test.id == id }&.answer
+        find(id)&.answer
       end
 
       # @return [Array<Hash>] with locked: not before every other is good
@@ -40,14 +52,15 @@ module Sandbag
 
       # Refuses a test that is not one of this circuit, an answer that is none, and a ride before all else is good.
       def admit(data)
-        test = @tests.find { |each| each.id == data["test"] }
+        test = find(data["test"])
         unless test
           raise Refusal.at("data/test", "that is not tried on this circuit", @tests.map(&:id).join(", "))
         end
         test.refuse_unknown(given(data))
         return unless locked?(test)
-        raise Refusal.at("data/test", "not before every other test is good",
-          @tests.reject { |each| each.row["after_all"] || each.good? }.map { |each| each.row["label"] }.join(", "))
+        raise Refusal.at("data/test", "not before the lever is proven and every other test is good",
+          ["the verdict", "the hold test",
+            *@tests.reject { |each| each.row["after_all"] || each.good? }.map { |each| each.row["label"] }].join(", "))
       end
 
       private
@@ -83,7 +96,8 @@ module Sandbag
       end
 
       def locked?(test)
-        test.row["after_all"] == true && @tests.any? { |each| !each.row["after_all"] && !each.good? }
+        test.row["after_all"] == true &&
+          (!@proven.call || @tests.any? { |each| !each.row["after_all"] && !each.good? })
       end
     end
   end

@@ -23,7 +23,7 @@ module Sandbag
           referred: referred,
           stages: stages,
           complaint: ask.complaint,
-          wait: ask.wait,
+          wait: @job.close.wait || ask.wait,
           route: ask.route&.id
         }.compact
       end

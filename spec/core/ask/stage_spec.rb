@@ -120,7 +120,9 @@ RSpec.describe Sandbag::Ask::Stage do
     adjusted = job
     adjusted.add("ask", "route", {"route" => "adjust_free_play"})
     expect(adjusted.state.stages.keys).to eq %w[ask fit feel close]
-    expect(adjusted.state.close.gates.map(&:id)).to include("feel", "leak").and not_include("bled", "fluid")
+    gates = adjusted.state.close.gates
+    expect(gates.map(&:id)).to include("feel", "leak").and not_include("fluid")
+    expect(gates.find { |gate| gate.id == "bled" }.state).to eq :not_touched
   end
 
   it "refuses findings, values and routes that are not known or not of this circuit" do

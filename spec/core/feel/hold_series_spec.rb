@@ -57,7 +57,9 @@ RSpec.describe Sandbag::Feel::HoldSeries do
       expect(job.state.feel).to be_held
       job.add("feel", "hold_series", {"times" => times, "travels" => travels(times, rate: 0.06)})
       expect(job.state.feel).not_to be_held
-      expect(said(job.state.feel.hold[:why])).to match(/The lever sinks 0\.06\d mm.*mL a minute.*plug its outlet/)
+      hold = job.state.feel.hold
+      expect(said(hold[:why])).to match(/The lever sinks 0\.06\d mm.*mL a minute/)
+      expect(hold[:points_to]).to start_with "Leak watch next"
       expect(problems { job.add("bleed", "stroke") }.first.message).to include "did not hold"
       expect(refusal_at { job.add("feel", "hold_series", {"times" => [0], "travels" => [1]}) }).to eq ["data/times"]
     end

@@ -11,7 +11,7 @@ RSpec.describe Sandbag::Job do
     job.bled
     job.read_lever(air_ml: 0.02)
     job.add("feel", "hold", {"creep" => "0.5"})
-    job.confirm("free_play", "switch", "leak", "level", "caps", "function")
+    job.confirm_all
     expect(job.view("close")[:ready]).to be true
     job.add("close", "signed", {"name" => "R. Tarn"})
     expect(job.state.signed?).to be true
@@ -145,14 +145,15 @@ RSpec.describe Sandbag::Job do
       job.bled
       job.read_lever(air_ml: 0.02)
       job.add("feel", "hold", {"creep" => 0.5})
-      job.confirm("free_play", "switch", "leak", "level", "caps", "function")
+      job.confirm_all
     end
 
     it "cannot be signed over any gate that is not met, and names every one" do
       ready
-      job.add("close", "gate", {"gate" => "leak", "met" => false})
+      job.add("close", "leak", {"value" => "wet"})
+      job.add("close", "gate", {"gate" => "caps", "met" => false})
       job.add("feel", "hold", {"creep" => 5})
-      expect(refusal_at { job.add("close", "signed", {"name" => "R"}) }).to eq ["gates/hold", "gates/leak"]
+      expect(refusal_at { job.add("close", "signed", {"name" => "R"}) }).to eq ["gates/hold", "gates/leak", "gates/caps"]
     end
 
     it "lets no function test happen before the lever is proven" do
@@ -172,9 +173,10 @@ RSpec.describe Sandbag::Job do
     end
 
     it "asks about the opened joints only when a joint was opened" do
-      expect(job.state.close.gates.map(&:id)).not_to include("torque", "fitted")
+      states = -> { job.state.close.gates.to_h { |gate| [gate.id, gate.state] }.values_at("torque", "fitted") }
+      expect(states.call).to eq [:not_touched, :not_touched]
       job.add("ask", "route", {"route" => "reseal_mc"})
-      expect(job.state.close.gates.map(&:id)).to include("torque", "fitted")
+      expect(states.call).to eq [:open, :open]
     end
 
     it "takes nothing more once signed" do
@@ -189,7 +191,7 @@ RSpec.describe Sandbag::Job do
     expect(clutch.state.waits_for).to include("lift")
     clutch.add("feel", "lift", {"lift" => "2,3"})
     clutch.add("feel", "hold", {"creep" => "1"})
-    clutch.confirm("free_play", "leak", "level", "caps", "function")
+    clutch.confirm_all
     clutch.add("close", "signed", {"name" => "R"})
     expect(clutch.state.signed?).to be true
     expect(refusal_at { JobInMemory.new(sheet(twin_disc_plain)).add("feel", "lift", {"lift" => 2}) }).to eq ["kind"]

@@ -8,7 +8,7 @@ import { EntryField } from "../../kit/EntryField";
 import { Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { useEntries } from "../useEntries";
-import { useSecondsLeft } from "./WaitTimer";
+import { useSecondsLeft } from "../../kit/useSecondsLeft";
 
 interface Props {
   job: Job;

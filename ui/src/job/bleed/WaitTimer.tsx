@@ -1,10 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
 import type { Bleed, Job } from "../../server/api";
 import { knowledgeQuery } from "../../server/queries";
 import { Big, Row } from "../../kit/layout";
 import { Button } from "../../kit/Button";
-import { tone } from "../../kit/sound";
+import { clock, useSecondsLeft } from "../../kit/useSecondsLeft";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -15,8 +14,6 @@ interface Props {
   wait: string;
   isOpen: boolean;
 }
-
-const SECOND = 1000;
 
 /** A wait that cannot be hurried: started here, running on the Bench as well, with a sound at its end. */
 export function WaitTimer({ job, running, wait, isOpen }: Props) {
@@ -37,29 +34,4 @@ export function WaitTimer({ job, running, wait, isOpen }: Props) {
       ) : null}
     </Row>
   );
-}
-
-/** Seconds until a time, counted down; one sound when it comes. */
-export function useSecondsLeft(until: string | undefined): number | undefined {
-  const [now, setNow] = useState(() => Date.now());
-  const left = until === undefined ? undefined : Math.max(Math.ceil((Date.parse(until) - now) / SECOND), 0);
-  const isRunning = left !== undefined && left > 0;
-  const ran = useRef(false);
-  useEffect(() => {
-    if (!isRunning) return undefined;
-    const timer = setInterval(() => setNow(Date.now()), SECOND);
-    return () => clearInterval(timer);
-  }, [isRunning, until]);
-  useEffect(() => {
-    if (isRunning) ran.current = true;
-    else if (ran.current) {
-      ran.current = false;
-      [0, 0.4, 0.8].forEach((delay) => tone(660, 0.3, delay));
-    }
-  }, [isRunning]);
-  return left;
-}
-
-function clock(seconds: number): string {
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`;
 }

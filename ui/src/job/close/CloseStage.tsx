@@ -1,15 +1,27 @@
 import { Link } from "react-router";
 import { stageNames } from "../../words/stages";
-import { Panel, Quiet, Split } from "../../kit/layout";
+import { Column, Panel, Quiet, Split } from "../../kit/layout";
+import { useHotkeys } from "../../kit/useHotkeys";
+import { KeyHelp } from "../KeyHelp";
 import { Photos } from "../Photos";
 import { useEntries } from "../useEntries";
 import type { StageProps } from "../StageProps";
 import { CureList } from "./CureList";
-import { GateList } from "./GateList";
+import { LevelPanel } from "./LevelPanel";
+import { RecheckPanel } from "./RecheckPanel";
 import { Signature } from "./Signature";
+import { WalkRound } from "./WalkRound";
 
-export function CloseStage({ job, view: close }: StageProps<"close">) {
-  const { add } = useEntries(job, "close");
+/** To the next thing that can be tapped or typed, and on from there by Enter or Space. */
+function toNextGate() {
+  const open = "li [aria-label$='I have checked'], li [aria-label$=': dry'], li input[name='batch']";
+  document.querySelector<HTMLElement>(open)?.focus();
+}
+
+export function CloseStage({ job, view: close, isOpen: open }: StageProps<"close">) {
+  const { add, undo } = useEntries(job, "close");
+  const last = close.recent[close.recent.length - 1];
+  useHotkeys({ g: toNextGate, u: open && last ? () => undo(last.id) : undefined });
   return (
     <>
       <Split $left="1.7fr">
@@ -20,29 +32,51 @@ export function CloseStage({ job, view: close }: StageProps<"close">) {
             isOpen={!job.signed && !job.stop}
             onCure={(flag) => add("cured", { flag })}
           />
-          <GateList
-            gates={close.gates}
+          <WalkRound
+            close={close}
             isOpen={!job.signed}
-            onConfirm={(gate, met) => add("gate", { gate, met })}
+            onConfirm={(gate, met, name) => add("gate", { gate, met, ...(name ? { name } : {}) })}
+            onWaive={(gate, lead, reason) => add("waived", { gate, lead, reason })}
+            onLeak={(value) => add("leak", { value })}
+            onBatch={(batch) => add("batch", { batch })}
+            onRecheck={(on) => add("recheck", { on })}
           />
         </Panel>
-        <Panel>
-          <Signature job={job} close={close} onSign={(name) => add("signed", { name })} />
-          <Quiet>
-            <a href={`/api/jobs/${job.id}/card.pdf`} target="_blank" rel="noreferrer">
-              Job card, PDF
-            </a>
-          </Quiet>
-          {job.stages
-            .filter((stage) => stage.unresolved && stage.id !== "close")
-            .map((stage) => (
-              <Quiet key={stage.id}>
-                <Link to={`/jobs/${job.id}/${stage.id}`}>{stageNames[stage.id]}</Link>: {stage.unresolved}
-              </Quiet>
-            ))}
-        </Panel>
+        <Column>
+          <Panel>
+            <Signature job={job} close={close} onSign={(name) => add("signed", { name })} />
+            <Quiet>
+              <a href={`/api/jobs/${job.id}/card.pdf`} target="_blank" rel="noreferrer">
+                Job card, PDF
+              </a>
+            </Quiet>
+            {job.stages
+              .filter((stage) => stage.unresolved && stage.id !== "close")
+              .map((stage) => (
+                <Quiet key={stage.id}>
+                  <Link to={`/jobs/${job.id}/${stage.id}`}>{stageNames[stage.id]}</Link>: {stage.unresolved}
+                </Quiet>
+              ))}
+          </Panel>
+          {close.level ? (
+            <LevelPanel
+              level={close.level}
+              isOpen={!job.signed}
+              onWorn={(part, depth) => add("worn", { part, depth })}
+              onLevel={(below) => add("level", { below })}
+            />
+          ) : null}
+          <RecheckPanel close={close} />
+        </Column>
       </Split>
       <Photos job={job} />
+      <KeyHelp keys={KEYS} />
     </>
   );
 }
+
+const KEYS: [string, string][] = [
+  ["G", "To the next gate that is open"],
+  ["Space", "Confirms the gate that is picked"],
+  ["U", "Undo the last entry"],
+];

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module App
+  # What a job card says of the release: gates, leak watches, level, waste and when it is looked at again.
+  module JobCardClose
+    # @param close [Hash, nil] view of the stage
+    # @return [Array<Array(String, String)>] rows of release
+    def self.gates(close)
+      return [] unless close
+      close[:gates].reject { |gate| gate[:step] }.map { |gate| [gate[:label], standing(gate)] }
+    end
+
+    # @return [Array<Array(String, String)>] rows of what was done at the end
+    def self.ending(close)
+      return [] unless close
+      watches = close.dig(:leak_watch, :watches).map { |watch| "#{watch[:dry] ? "dry" : "WET"} #{time(watch[:at])}" }
+      [
+        (["Leak watches", watches.join(", ")] if watches.any?),
+        (["Batch of the fluid", close[:batch]] if close[:batch]),
+        (["Level", level(close[:level])] if close.dig(:level, :below_mm)),
+        (["Fluid out", close.dig(:fluid_balance, :says)] if close[:fluid_balance]),
+        *close[:gates].select { |gate| gate[:step] }.map { |step| [step[:label], step[:met] ? "done" : "not recorded"] },
+        *close[:rechecks].map { |row| ["Again: #{row[:label]}", [row[:when], *row[:days]].join(", ")] }
+      ].compact
+    end
+
+    def self.standing(gate)
+      return "not touched" unless gate[:touched]
+      return "WAIVED by #{gate[:waived]["lead"]}: #{gate[:waived]["reason"]}" if gate[:waived]
+      return ["yes", gate[:name]].compact.join(", ") if gate[:met]
+      "NO#{": #{gate[:why]}" if gate[:why]}"
+    end
+
+    def self.level(level)
+      said = Sandbag::Said
+      "#{said.mm(level[:below_mm])} below the upper mark; at least #{said.mm(level[:highest_below_mm])} for these pads"
+    end
+
+    def self.time(iso)
+      iso[0, 16].tr("T", " ")
+    end
+    private_class_method :standing, :level, :time
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+require "time"
+
+module Sandbag
+  module Close
+    # Tissue at every joint under a hard pull, twice, ten minutes apart (docs/trade.md 8.1 F08, 9.3 G10): the first may
+    # have been done under Feel.
+    class LeakWatch
+      APART_S = 600
+
+      # @attr at [Time]; dry [Boolean]
+      Watch = Struct.new(:at, :dry, keyword_init: true)
+
+      # @param job [Job::State]
+      def initialize(job)
+        since = job.bleed.last_disturbed
+        feel = job.journal.of("feel").after(since).of("test").select { |entry| entry.data["test"] == "leak_watch" }
+        close = job.journal.of("close").after(since).of("leak")
+        @watches = (feel + close).sort_by(&:position).map do |entry|
+          Watch.new(at: Time.iso8601(entry.at), dry: entry.data["value"] == "dry").freeze
+        end.freeze
+        freeze
+      end
+
+      # @return [Array<Watch>] since anything was wet, or fluid moved
+      def dry
+        @watches.reverse.take_while(&:dry).reverse
+      end
+
+      # Wet the last time it was looked.
+      def wet?
+        @watches.any? && !@watches.last.dry
+      end
+
+      def done?
+        dry.size > 1 && dry.last.at - dry.first.at >= APART_S
+      end
+
+      # @return [Time, nil] when the second may be done
+      def second_from
+        dry.first.at + APART_S if dry.any? && !done?
+      end
+
+      # @return [String, nil] why it is not done
+      def why
+        return if done?
+        return "wet at a joint: remake it and bleed again" if wet?
+        return "not watched yet" if dry.empty?
+        "dry once; look again from #{second_from.utc.strftime("%H:%M")} UTC on"
+      end
+
+      # @return [Hash] watches (at, dry) since the last wet one, done, second_from
+      def to_h
+        {
+          watches: @watches.map { |watch| {at: watch.at.utc.iso8601, dry: watch.dry} },
+          done: done?,
+          wet: wet?,
+          second_from: second_from&.utc&.iso8601
+        }.compact
+      end
+    end
+  end
+end

@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Close
+    # What the other stages, and the readings of Close, say of a gate: never asked again where they know.
+    class Proofs
+      # @param close [Stage]; scope [Scope]
+      def initialize(close, scope)
+        @close = close
+        @job = close.job
+        @scope = scope
+        freeze
+      end
+
+      # @param row [Hash] of gates.yml that is settled by computing
+      # @return [Array(Boolean, String)] whether the gate stands, and why not
+      def computed(row)
+        why = fault(row["id"])
+        [why.nil?, why]
+      end
+
+      # @param row [Hash] of gates.yml
+      # @return [Array(Boolean, String), nil] nil where nobody knows: it is asked
+      def known(row)
+        return fitted(row) if @scope.proved?(row)
+        reading(row["proof"]) || tried(row["test"])
+      end
+
+      private
+
+      def fault(id)
+        feel = @job.feel
+        case id
+        when "stop" then @job.stop || uncured
+        when "fluid_age" then FluidAge.fault(@job)
+        when "fluid" then ("no fluid chosen" unless @job.choose.fluid) ||
+          ("it is not of the family stamped on the cap" unless @job.choose.fluid_right?)
+        when "batch" then ("type the batch, or take the bottle off the Shelf" unless @close.batch)
+        when "feel" then (feel.unresolved || feel.waits_for unless feel.passed?)
+        when "hold" then ("the hold test is still to do, or failed" unless feel.held?)
+        when "leak" then @close.leak_watch.why
+        when "recheck" then ("pick a day" unless @close.recheck_on)
+        else undone(id)
+        end
+      end
+
+      # Gates that are a stage of their own.
+      STAGES = {"measured" => "measure", "built" => "build", "fitted" => "fit", "bled" => "bleed"}.freeze
+
+      def undone(id)
+        stage = @job.stages.fetch(STAGES.fetch(id))
+        stage.waits_for unless stage.done?
+      end
+
+      def uncured
+        cure = @close.cures.first
+        cure && "#{cure.label}: nobody has confirmed that it is put right."
+      end
+
+      def fitted(row)
+        open = @scope.fit.open(row["proof"])
+        [open.empty?, open.first]
+      end
+
+      # A reading that stands for the gate, where somebody took it.
+      def reading(proof)
+        case proof
+        when "pump"
+          pump = @job.feel.pump&.to_h
+          pump && [pump[:pass], (pump[:why] unless pump[:pass])]
+        when "level"
+          level = @close.level
+          [level.fault.nil?, level.fault] if level.read?
+        end
+      end
+
+      def tried(id)
+        test = id && @job.feel.tests.find(id)
+        return unless test&.answer
+        [test.good?, (test.row["answers"].fetch(test.answer) unless test.good?)]
+      end
+    end
+  end
+end

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+# docs/physics.md 9, docs/trade.md 9.1: how high a reservoir is filled.
+RSpec.describe Sandbag::Close::Level do
+  def level(plain, worn: {}, below: nil, **reservoir)
+    found = reservoir.empty? ? sheet(plain) : changed(plain, "reservoir", **reservoir)
+    described_class.new(found, Sandbag::Circuit::Assembly.build(found), worn: worn, below_mm: below)
+  end
+
+  # Two opposed calipers of four pistons each: 2 × 34 and 2 × 30 mm a caliper.
+  let(:area) { level(twin_disc_plain).instance_variable_get(:@circuit).calipers.first.swept_area_mm2 }
+
+  it "is at the upper mark with new pads" do
+    expect(level(twin_disc_plain).highest_below_mm).to eq 0
+    expect(level(twin_disc_plain).pushback_ml).to eq 0
+  end
+
+  it "leaves room for what new pads push back: piston area times worn depth, by hand" do
+    found = level(twin_disc_plain, worn: {"left_caliper" => 1.5, "right_caliper" => 1.0}, area: 1000)
+    expect(found.pushback_ml).to be_within(1e-9).of(area * 2.5 / 1000)
+    expect(found.highest_below_mm).to be_within(1e-9).of(area * 2.5 / 1000)
+  end
+
+  it "says of a level that was read what to draw off, or to fill" do
+    worn = {"left_caliper" => 1.0}
+    wide = {area: 2000, to_min: 20}
+    least = area / 2000
+    expect(level(twin_disc_plain, worn: worn, below: least, **wide).fault).to be_nil
+    expect(said(level(twin_disc_plain, worn: worn, below: least - 1, **wide).fault)).to include("too full", "2.0 mL")
+    expect(level(twin_disc_plain, worn: worn, below: 11, **wide).fault).to start_with "below MIN"
+    expect(level(twin_disc_plain, below: -1).fault).to start_with "too full"
+  end
+
+  it "says that the pads are due when new ones would push back more than there is between the marks" do
+    found = level(twin_disc_plain, worn: {"left_caliper" => 4, "right_caliper" => 4}, below: 5)
+    expect(found).to be_pads_due
+    expect(found.fault).to start_with "the pads are due"
+  end
+
+  it "goes by the marking: window, none, bladder; a clutch 3 mm below its mark" do
+    {"window" => "To the mark in the window", "none" => "5 to 6 mm", "bladder" => "Full to the rim"}.each do |id, says|
+      found = level(twin_disc_plain, marking: id, below: 99)
+      expect(found.to_h).to include(case: id, marked: false, says: a_string_starting_with(says))
+      expect(found.fault).to be_nil
+    end
+    expect(level(bicycle_plain).to_h).to include(case: "bladder")
+    clutch = level(clutch_plain, below: 0)
+    expect(clutch.highest_below_mm).to eq 3
+    expect(clutch.fault).to start_with "too full"
+  end
+
+  it "falls with wear: more worn, lower" do
+    levels = [0, 0.5, 1, 2, 3].map { |worn| level(twin_disc_plain, worn: {"left_caliper" => worn}).highest_below_mm }
+    expect(levels).to eq levels.sort
+    expect(levels.uniq.size).to eq 5
+  end
+end

@@ -1,0 +1,29 @@
+import { useEffect, useRef, useState } from "react";
+import { tone } from "./sound";
+
+const SECOND = 1000;
+
+/** Seconds until a time, counted down; one sound when it comes. */
+export function useSecondsLeft(until: string | undefined): number | undefined {
+  const [now, setNow] = useState(() => Date.now());
+  const left = until === undefined ? undefined : Math.max(Math.ceil((Date.parse(until) - now) / SECOND), 0);
+  const isRunning = left !== undefined && left > 0;
+  const ran = useRef(false);
+  useEffect(() => {
+    if (!isRunning) return undefined;
+    const timer = setInterval(() => setNow(Date.now()), SECOND);
+    return () => clearInterval(timer);
+  }, [isRunning, until]);
+  useEffect(() => {
+    if (isRunning) ran.current = true;
+    else if (ran.current) {
+      ran.current = false;
+      [0, 0.4, 0.8].forEach((delay) => tone(660, 0.3, delay));
+    }
+  }, [isRunning]);
+  return left;
+}
+
+export function clock(seconds: number): string {
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`;
+}
