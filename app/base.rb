@@ -118,6 +118,10 @@ module App
         memory.shop(store)
       end
 
+      def due_book
+        DueBook.new(store, shop, today)
+      end
+
       def today
         @clock.call.to_date
       end

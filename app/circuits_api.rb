@@ -19,9 +19,10 @@ module App
         sheet = changes.reduce(Sandbag::Circuit::Sheet.stored(row[:sheet])) do |changed, change|
           changed.change(change["part"], change["field"], change["value"], change["source"] || "measured")
         end
-        Sandbag::Circuit::FluidAge.refuse_future(sheet, today)
+        Sandbag::Circuit::Days.refuse_future(sheet, today)
         changed = CircuitView.of(row.merge(sheet: sheet.to_h), today)
         store.circuits.write_sheet(id, sheet.to_h)
+        due_book.write(row, sheet)
         changed
       end
       json 200, view
@@ -33,10 +34,11 @@ module App
       view = store.transaction do
         row = store.circuits.find(id)
         refuse_other_kind(row, sheet)
-        Sandbag::Circuit::FluidAge.refuse_future(sheet, today)
+        Sandbag::Circuit::Days.refuse_future(sheet, today)
         replaced = CircuitView.of(row.merge(name: body["name"], sheet: sheet.to_h), today)
         store.circuits.rename(id, body["name"])
         store.circuits.write_sheet(id, sheet.to_h)
+        due_book.write(row, sheet)
         replaced
       end
       json 200, view

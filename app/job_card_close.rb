@@ -19,7 +19,9 @@ module App
         (["Batch of the fluid", close[:batch]] if close[:batch]),
         (["Level", level(close[:level])] if close.dig(:level, :below_mm)),
         (["Fluid out", close.dig(:fluid_balance, :says)] if close[:fluid_balance]),
-        *close[:gates].select { |gate| gate[:step] }.map { |step| [step[:label], step[:met] ? "done" : "not recorded"] },
+        *close[:gates].select { |gate|
+          gate[:step]
+        }.map { |step| [step[:label], step[:met] ? "done" : "not recorded"] },
         *close[:rechecks].map { |row| ["Again: #{row[:label]}", [row[:when], *row[:days]].join(", ")] }
       ].compact
     end

@@ -23,15 +23,17 @@ module App
       @shelf = ShelfDesk.new(store, memory)
     end
 
+    # @param follows [String, nil] id of the re-check that it is opened for
     # @return [Boolean] false when the job was there already
-    # Refuses a circuit on which a job is open, unless it is asked for all the same.
-    def open(id, circuit_id, at, beside: false)
+    # Refuses a circuit on which a job is open, unless it is asked for all the same, and a re-check of another one.
+    def open(id, circuit_id, at, beside: false, follows: nil)
       @store.transaction do
         @store.circuits.find(circuit_id)
         next same_job?(id, circuit_id) if @store.jobs.include?(id)
         refuse_second(circuit_id) unless beside
-        @store.jobs.open(id: id, circuit_id: circuit_id, at: at)
-      end
+        refuse_other_recheck(follows, circuit_id) if follows
+        @store.jobs.open(id: id, circuit_id: circuit_id, at: at, follows: follows)
+      end.tap { |fresh| Recheck.new(@store, self).begin(id, follows, at) if fresh && follows }
     end
 
     # @param given [Hash] an entry, and received_at and said_at
@@ -127,6 +129,13 @@ module App
         "a job is open on this circuit: #{other}",
         "that job; or beside: true to open a second one beside it"
       )
+    end
+
+    def refuse_other_recheck(id, circuit_id)
+      recheck = @store.dues.recheck(id)
+      return if recheck[:circuit_id] == circuit_id && recheck[:done_by].nil?
+      raise Sandbag::Refusal.at("follows", "that re-check is done, or on another circuit",
+        "an open one of this circuit")
     end
 
     def head_of(job, circuit, state)
@@ -274,9 +283,11 @@ module App
         @shelf.release(id, state.journal.find(pulled[:entry]), entry) if pulled[:item]
       end
       @shelf.use_up(id, entry)
-      sheet = state.sheet
-      sheet = sheet.set("fluid", "changed_on", entry.at[0, 10], "measured") if state.stages.key?("bleed")
+      sheet = Sandbag::Calendar::SignedDays.written(state, entry.at[0, 10])
       @store.circuits.write_sheet(circuit[:id], sheet.to_h)
+      book = DueBook.new(@store, shop, @today)
+      book.write(circuit, sheet)
+      book.sign(job, state)
     end
 
     def record(job, circuit, state)

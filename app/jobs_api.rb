@@ -29,7 +29,8 @@ module App
 
     post "/" do
       body = body_for("openJob")
-      fresh = desk.open(body["id"], body["circuit_id"], now, beside: body["beside"] || false)
+      fresh = desk.open(body["id"], body["circuit_id"], now, beside: body["beside"] || false,
+        follows: body["follows"])
       json(fresh ? 201 : 200, desk.head(body["id"]))
     end
 

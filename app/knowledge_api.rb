@@ -16,6 +16,7 @@ module App
               },
           colours: Sandbag::Knowledge.table("fluid_colours"),
           machine_kinds: Sandbag::Knowledge.table("machine_kinds"),
+          machine_uses: Sandbag::Knowledge.table("machine_uses"),
           ratio_bands: Sandbag::Knowledge.table("ratio_bands"),
           templates:
             Sandbag::Knowledge.table("circuit_templates").map { |row| row.slice("id", "label", "kind", "note") },

@@ -8,6 +8,8 @@ module App
     # Jobs that come with a machine; older ones are listed by /api/jobs.
     JOBS = 20
     LONGEST_ID = 60
+    # Dues that come with a machine.
+    DUES = 50
 
     get "/" do
       asked = query_for("listMachines")
@@ -17,7 +19,7 @@ module App
       circuits = store.circuits.lines_of(rows.map { |row| row[:id] })
       items =
         rows.map do |row|
-          row.merge(circuits: circuits.fetch(row[:id], []).map { |circuit| circuit.except(:machine_id) })
+          shown(row).merge(circuits: circuits.fetch(row[:id], []).map { |circuit| circuit.except(:machine_id) })
         end
       json 200,
         {
@@ -29,7 +31,7 @@ module App
 
     post "/" do
       body = body_for("addMachine")
-      wanted = {name: body["name"], kind: body["kind"], note: body["note"] || ""}
+      wanted = {name: body["name"], kind: body["kind"], note: body["note"] || "", **own(body)}
       fresh =
         store.transaction do
           if store.machines.include?(body["id"])
@@ -47,11 +49,12 @@ module App
 
     patch "/:id" do |id|
       body = body_for("changeMachine")
-      changes = body.slice("name", "kind", "note").transform_keys(&:to_sym)
+      changes = body.slice("name", "kind", "note").transform_keys(&:to_sym).merge(own(body))
       changes[:retired_at] = (body["retired"] ? now : nil) if body.key?("retired")
       machine = store.transaction do
         store.machines.find(id)
-        store.machines.change(id, changes)
+        changed = store.machines.change(id, changes)
+        due_book.write_machine(changed) if changes.key?(:kind) || changes.key?(:used_for)
         view(id)
       end
       json 200, machine
@@ -86,6 +89,7 @@ module App
         store.machines.find(id)
         next !same_circuit!(body["id"], id, name, sheet) if store.circuits.include?(body["id"])
         store.circuits.add(id: body["id"], machine_id: id, name: name, sheet: sheet.to_h)
+        due_book.write({id: body["id"], machine_id: id}, sheet)
         true
       end
       json(fresh ? 201 : 200, view(id))
@@ -96,20 +100,32 @@ module App
         machine = store.machines.find(id)
         circuits = circuits_of(id)
         comparisons = circuits.flat_map { |circuit| store.comparisons.of_circuit(circuit[:id]) }
-        machine.merge(
+        shown(machine).merge(
+          due: store.dues.up_to((today + DueApi::CALENDAR_AHEAD).iso8601, limit: DUES, machine_id: id)
+            .map { |row| DueLine.of(row, today) },
           circuits: circuits.map { |circuit| CircuitView.of(circuit, today) },
           jobs: Headlines.new(store, memory).of(store.jobs.page(limit: JOBS, machine_id: id)),
           comparisons: comparisons.map { |comparison| comparison.except(:body) }
         )
       end
 
+      def shown(machine)
+        machine.except(:used_for).merge(use: machine[:used_for])
+      end
+
       # Circuits and their values, not their jobs: another machine has its own history.
       def copy(original, id, name)
-        store.machines.add(id: id, name: name, kind: original[:kind], note: original[:note])
+        store.machines.add(id: id, name: name, **original.slice(:kind, :note, :place, :used_for))
         circuits_of(original[:id]).each_with_index do |circuit, index|
           store.circuits.add(id: free_id("#{id}.#{index + 1}"), machine_id: id, name: circuit[:name],
             sheet: circuit[:sheet])
         end
+        due_book.write_machine(store.machines.find(id))
+      end
+
+      # What the owner calls it, where it stands, how it is used, and its odometer or hours.
+      def own(body)
+        {mark: body["mark"], place: body["place"], used_for: body["use"], meter: body["meter"]}.compact
       end
 
       # An id made of another may be taken, or too long.

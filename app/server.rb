@@ -16,6 +16,7 @@ module App
       memory = Memory.new
       JobDesk.new(store, memory, clock.call.to_date).record_signed
       LeverFile.new(store).rank_unranked
+      DueBook.new(store, memory.shop(store), clock.call.to_date).write_all
       parts = {store: store, memory: memory, contract: Contract.load, clock: clock}
       Rack::Builder.app do
         use SecurityHeaders
@@ -29,6 +30,8 @@ module App
         use SameSite
         map("/api/machines") { run MachinesApi.new(**parts) }
         map("/api/circuits") { run CircuitsApi.new(**parts) }
+        map("/api/plans") { run PlansApi.new(**parts) }
+        map("/api/due") { run DueApi.new(**parts) }
         map("/api/levers") { run LeversApi.new(**parts) }
         map("/api/jobs") { run JobsApi.new(**parts) }
         map("/api/shelf") { run ShelfApi.new(**parts) }

@@ -10,6 +10,7 @@ module App
     put "/" do
       set = Sandbag::Shop.new(body_for("changeShop"))
       store.transaction { ShopSettings.write(store, set) }
+      DueBook.new(store, set, today).write_all
       json 200, shop_view(set)
     end
 

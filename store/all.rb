@@ -5,7 +5,7 @@ require "monitor"
 module Store
   # Every repository over one database.
   class All
-    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons, :stock_moves, :photos, :levers
+    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons, :stock_moves, :photos, :levers, :dues
 
     # @param database [Sequel::Database]
     def initialize(database)
@@ -20,6 +20,7 @@ module Store
       @stock_moves = StockMoves.new(database)
       @photos = Photos.new(database)
       @levers = Levers.new(database)
+      @dues = Dues.new(database)
     end
 
     # Everything in the block, or nothing of it. Takes the write lock at once; reads go on beside it.

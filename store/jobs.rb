@@ -20,9 +20,10 @@ module Store
     end
 
     # @return [Boolean] false when the id is in use
-    def open(id:, circuit_id:, at:)
+    # @param follows [String, nil] id of a re-check
+    def open(id:, circuit_id:, at:, follows: nil)
       return false if include?(id)
-      @jobs.insert(id: id, circuit_id: circuit_id, opened_at: at)
+      @jobs.insert(id: id, circuit_id: circuit_id, opened_at: at, follows: follows)
       true
     end
 
@@ -32,7 +33,7 @@ module Store
 
     # @return [Hash] id, circuit_id, opened_at, closed_at, headline, headline_of, sheet
     def find(id)
-      read(@jobs.select(*LINE, :sheet).first(id: id) || raise(Missing.new("job", id)))
+      read(@jobs.select(*LINE, :sheet, :follows).first(id: id) || raise(Missing.new("job", id)))
     end
 
     # @return [Hash, nil] what a signed job was closed with

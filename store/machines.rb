@@ -8,11 +8,17 @@ module Store
       @circuits = database[:circuits]
     end
 
-    def add(id:, name:, kind:, note: "")
-      @machines.insert(id: id, name: name, kind: kind, note: note)
+    # @param more [Hash] mark, place, used_for, meter
+    def add(id:, name:, kind:, note: "", **more)
+      @machines.insert(id: id, name: name, kind: kind, note: note, **more)
     end
 
-    # @param find [String, nil] words that name, note or a circuit's name must hold
+    # @return [Array<Hash>] all there are, retired ones too
+    def all
+      @machines.order(:name, :id).map(&:compact)
+    end
+
+    # @param find [String, nil] words that name, owner's mark, place, note or a circuit's name must hold
     # @param kind [String, nil] of machine_kinds.yml
     # @return [Array<Hash>] in order of name, after a place in the list; retired ones only when asked for
     def page(limit:, after: nil, retired: false, find: nil, kind: nil)
@@ -28,7 +34,7 @@ module Store
       @machines.where(retired_at: nil).group_and_count(:kind).to_h { |row| [row[:kind], row[:count]] }
     end
 
-    # @param changes [Hash] name, kind, note, retired_at
+    # @param changes [Hash] name, kind, note, mark, place, used_for, meter, retired_at
     def change(id, changes)
       @machines.where(id: id).update(changes) if changes.any?
       find(id)
@@ -56,7 +62,7 @@ module Store
     def holding(word)
       pattern = "%#{@machines.escape_like(word)}%"
       on_circuit = @circuits.where(Sequel.ilike(:name, pattern)).select(:machine_id)
-      Sequel.|(Sequel.ilike(:name, pattern), Sequel.ilike(:note, pattern), {id: on_circuit})
+      Sequel.|(*%i[name note mark place].map { |column| Sequel.ilike(column, pattern) }, {id: on_circuit})
     end
   end
 end

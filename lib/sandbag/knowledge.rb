@@ -76,6 +76,12 @@ module Sandbag
       "seals" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
       "lubricants" => ->(row) { KnowledgeReferences.ids("compatibility_words", row.values_at(*FAMILIES)) },
       "bleed_methods" => ->(row) { KnowledgeReferences.bleed_method(row) },
+      "intervals" => ->(row) do
+        KnowledgeReferences.ids("circuit_fields", row.values_at("field", "or").compact.map { |each|
+          "#{row["part"]}.#{each}"
+        }) ||
+          KnowledgeReferences.ids("machine_kinds", row["short_for"] || [])
+      end,
       "rechecks" => ->(row) { KnowledgeReferences.ids("circuit_kinds", row["kinds"] || []) },
       "gates" => ->(row) { KnowledgeReferences.gate(row) },
       "feel_tests" => ->(row) { KnowledgeReferences.feel_test(row) },

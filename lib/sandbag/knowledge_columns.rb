@@ -133,6 +133,7 @@ module Sandbag
       },
       "step_minutes" => {
         "label" => String,
+        "stages" => Array,
         **MACHINES.to_h { |machine| [machine, Integer] }
       },
       "prices" => {
@@ -189,6 +190,8 @@ module Sandbag
         "tests?" => Array,
         "takes?" => Array,
         "stops?" => [TrueClass, FalseClass],
+        "again?" => [TrueClass, FalseClass],
+        "gates?" => Array,
         "steps" => Array,
         "things" => Array
       },
@@ -208,6 +211,20 @@ module Sandbag
         "says" => String,
         "marked?" => [TrueClass, FalseClass],
         "below" => Numeric
+      },
+      "machine_uses" => {
+        "label" => String,
+        "hard?" => [TrueClass, FalseClass]
+      },
+      "intervals" => {
+        "label" => String,
+        "part" => String,
+        "field" => String,
+        "or?" => String,
+        "months" => Integer,
+        "hoses?" => Array,
+        "short_for?" => Array,
+        "months_short?" => Integer
       },
       "rechecks" => {
         "label" => String,

@@ -64,7 +64,7 @@ module Sandbag
     # @return [String, nil] what is wrong with a route
     def self.route(row)
       ids("step_minutes", row["steps"]) || ids("prices", row["things"]) || ids("tools", row["tools"] || []) ||
-        ids("circuit_kinds", [*row["kinds"], *row["adds"]]) || ids("gates", row["tests"] || []) ||
+        ids("circuit_kinds", [*row["kinds"], *row["adds"]]) || ids("gates", [*row["tests"], *row["gates"]]) ||
         moves(row["moves"] || []) || plan(row["plan"])
     end
 

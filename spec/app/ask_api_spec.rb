@@ -53,7 +53,7 @@ RSpec.describe "Red flags through the API", :api do
     adjusted.add("feel", "hold", {"creep" => 0.4})
     adjusted.confirm_all
     ask(:post, "/jobs", {id: "j", circuit_id: "front"})
-    adjusted.entries.each { |given| entry("j", given.stage, given.kind, given.data, id: given.id) }
+    adjusted.entries.each { |given| entry("j", given.stage, given.kind, given.data, id: given.id, at: given.at) }
     expect(entry("j", "close", "signed", {"name" => "R. Tarn"}).dig("job", "signed")).to be true
     expect(ask(:get, "/circuits/front")["sheet"]).to eq before
   end
@@ -65,7 +65,7 @@ RSpec.describe "Red flags through the API", :api do
     worked.add("feel", "hold", {"creep" => 0.4})
     worked.confirm_all
     ask(:post, "/jobs", {id: "first", circuit_id: "front"})
-    worked.entries.each { |given| entry("first", given.stage, given.kind, given.data, id: given.id) }
+    worked.entries.each { |given| entry("first", given.stage, given.kind, given.data, id: given.id, at: given.at) }
     entry("first", "close", "signed", {"name" => "R. Tarn"}, at: "2026-03-14T10:00:00Z")
     ask(:post, "/jobs", {id: "second", circuit_id: "front"})
     found = stage("second", "ask")

@@ -15,6 +15,8 @@ RSpec.describe App::Contract, :api do
       "/circuits" => App::CircuitsApi,
       "/jobs" => App::JobsApi,
       "/levers" => App::LeversApi,
+      "/due" => App::DueApi,
+      "/plans" => App::PlansApi,
       "/compute" => App::ComputeApi,
       "/shop" => App::ShopApi,
       "/shelf" => App::ShelfApi,

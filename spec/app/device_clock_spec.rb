@@ -36,7 +36,7 @@ RSpec.describe "A wrong clock", :api do
     worked = JobInMemory.new(sheet(twin_disc_plain)).bled
     worked.felt
     worked.confirm_all
-    worked.entries.each { |given| entry("j", given.stage, given.kind, given.data, id: given.id) }
+    worked.entries.each { |given| entry("j", given.stage, given.kind, given.data, id: given.id, at: given.at) }
     answer = entry("j", "close", "signed", {"name" => "R. Tarn"}, at: "2099-01-01T10:00:00Z",
       sent: "2099-01-01T10:00:05Z")
     expect(answer).to include("clock" => a_string_including("days ahead"))

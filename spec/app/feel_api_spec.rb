@@ -13,7 +13,7 @@ RSpec.describe "Feel through the API", :api do
     job.bled.felt
     job.closed
     job.entries.each do |each|
-      entry(id, each.stage, each.kind, each.data, id: "#{id}-#{each.id}")
+      entry(id, each.stage, each.kind, each.data, id: "#{id}-#{each.id}", at: each.at)
       raise "#{each.stage} #{each.kind}: #{last_response.body}" unless last_response.status == 201
     end
     expect(ask(:get, "/jobs/#{id}")["signed"]).to be true

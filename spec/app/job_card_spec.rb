@@ -27,7 +27,7 @@ RSpec.describe App::JobCardSections do
     expect(section("Bleed")["Right caliper"]).to match(/\A10 strokes, 37 mL, last 10 without a bubble\z/)
     expect(section("Feel")).to include("Static hold" => "0.4 mm in 60 s, limit 2.0",
       "Verdict" => a_string_including("clear of air"))
-    expect(section("Release gates")).to include("Bleeding finished" => "yes", "No leak" => "NO")
+    expect(section("Release gates")).to include("Bleeding finished" => "yes", "No leak" => "NO: not watched yet")
   end
 
   it "tells of red flags and who lifted them, of starting over, and of what was accepted" do

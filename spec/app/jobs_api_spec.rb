@@ -95,7 +95,7 @@ RSpec.describe App::JobsApi, :api do
         each.add("feel", "hold", {"creep" => 0.4})
         each.confirm_all
       end
-      worked.entries.each { |given| entry("job", given.stage, given.kind, given.data, id: given.id) }
+      worked.entries.each { |given| entry("job", given.stage, given.kind, given.data, id: given.id, at: given.at) }
       entry("job", "close", "signed", {"name" => "R. Tarn"}, at: "2026-03-14T10:00:00Z")
     end
 

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
-require_relative "../../demo/fell_gate"
+require_relative "../support/fell_gate_copy"
 
 RSpec.describe "Levers on file", :api do
-  before { Demo::FellGate.new(store, Time.utc(2026, 3, 14, 9, 26)).load }
+  before { FellGateCopy.into(store, Time.utc(2026, 3, 14, 9, 26)) }
 
   def history(circuit)
     ask(:get, "/circuits/#{circuit}/levers")

@@ -155,7 +155,7 @@ RSpec.describe App::ShelfApi, :api do
     entry("j", "choose", "pulled", {line: "fluid", item: "b"})
     entry("j", "ask", "route", {route: "bleed"})
     expect(ask(:get, "/jobs/j/supplies")["stale"].map { |pulled| pulled["line"] }).to eq ["kit"]
-    finished(brake).each { |each| entry("j", each.stage, each.kind, each.data) }
+    finished(brake).each { |each| entry("j", each.stage, each.kind, each.data, at: each.at) }
     expect(ask(:get, "/jobs/j")["signed"]).to be true
     kit, bottle = ask(:get, "/shelf")["items"]
     expect(kit).to include("amount" => 1.0, "reserved" => {})

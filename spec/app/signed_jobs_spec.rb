@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
 require "pdf-reader"
-require_relative "../../demo/fell_gate"
+require_relative "../support/fell_gate_copy"
 
 RSpec.describe "Signed jobs", :api do
-  before { Demo::FellGate.new(store, Time.utc(2026, 3, 14, 9, 26)).load }
+  before { FellGateCopy.into(store, Time.utc(2026, 3, 14, 9, 26)) }
 
   def signed
     ask(:get, "/jobs?state=closed&limit=100")["items"].map { |job| job["id"] }

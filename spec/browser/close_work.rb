@@ -22,7 +22,8 @@ module CloseWorkByHand
 
   def first_leak_watch(minutes_ago: 11)
     at = (Time.now - 60 * minutes_ago).utc.iso8601(3)
-    post("/jobs/#{close_job}/entries", {id: SecureRandom.uuid, stage: "close", kind: "leak", data: {value: "dry"}, at: at})
+    post("/jobs/#{close_job}/entries",
+      {id: SecureRandom.uuid, stage: "close", kind: "leak", data: {value: "dry"}, at: at})
     session.refresh
   end
 

@@ -17,6 +17,7 @@ module Sandbag
         case entry.kind
         when "intake" then admit_intake(entry.data)
         when "wait" then Wait.of(entry.data, entry.at)
+        when "promise" then admit_promise(entry.data["at"])
         when "finding" then admit_finding(entry.data)
         when "finding_cleared" then admit_clearing(entry.data)
         when "lifted" then admit_lifting(entry.data)
@@ -28,6 +29,12 @@ module Sandbag
       end
 
       private
+
+      def admit_promise(at)
+        Time.iso8601(at)
+      rescue ArgumentError
+        raise Refusal.at("data/at", "“#{at}” is no time", "a time such as 2026-03-14T17:00:00Z")
+      end
 
       def admit_finding(data)
         finding = Knowledge.find("findings", data["finding"])

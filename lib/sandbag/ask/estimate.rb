@@ -14,10 +14,15 @@ module Sandbag
       # @param need_ml [Float] fluid to have; @param shop [Shop]
       def initialize(route, machine_kind, need_ml, shop)
         @route = route
-        @column = Knowledge::MACHINE_COLUMNS.include?(machine_kind) ? machine_kind : "motorcycle"
+        @column = Estimate.column(machine_kind)
         @need_ml = need_ml
         @shop = shop
         freeze
+      end
+
+      # @return [String] column of step_minutes.yml for a kind of machine
+      def self.column(machine_kind)
+        Knowledge::MACHINE_COLUMNS.include?(machine_kind) ? machine_kind : "motorcycle"
       end
 
       def minutes

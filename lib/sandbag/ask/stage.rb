@@ -90,6 +90,12 @@ module Sandbag
         entry && Wait.of(entry.data, entry.at)
       end
 
+      # @return [String, nil] when the machine is promised, ISO 8601 in UTC
+      def promised
+        at = entries.said("promise")&.fetch("at")
+        at && Time.iso8601(at).utc.iso8601
+      end
+
       # A job that opens a joint: the circuit is filled anew and bled from the master outwards.
       def opened?
         !route.nil? && route.opens?

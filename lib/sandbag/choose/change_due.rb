@@ -12,17 +12,22 @@ module Sandbag
       DAYS_A_YEAR = Circuit::FluidAge::DAYS_A_YEAR
 
       # @param water [Hash, nil] percent and source, as FluidCheck has it
+      # Months at most on a machine that is used hard. [default]
+      HARD_MONTHS = 12
+
       # @param shop_months [Integer, nil] the shop's own longest interval
-      def initialize(sheet, today:, water: nil, shop_months: nil)
+      # @param hard [Boolean] the machine is used hard
+      def initialize(sheet, today:, water: nil, shop_months: nil, hard: false)
         @sheet = sheet
         @today = today
         @water = water
         @shop_months = shop_months
+        @hard = hard
         freeze
       end
 
       def interval_months
-        [Knowledge.find("fluid_changes", @sheet.kind.id)["months"], @shop_months].compact.min
+        [Knowledge.find("fluid_changes", @sheet.kind.id)["months"], @shop_months, (HARD_MONTHS if @hard)].compact.min
       end
 
       # @return [Array<Hash>] by, on, why; soonest first

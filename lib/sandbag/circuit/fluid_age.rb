@@ -21,15 +21,6 @@ module Sandbag
         [(today - Date.iso8601(changed_on)).to_f / DAYS_A_YEAR, 0.0].max
       end
 
-      # Refuses, at parts/<fluid>/changed_on, a last change that has not come yet.
-      # @param sheet [Sheet]; today [Date]
-      def self.refuse_future(sheet, today)
-        changed_on = sheet.value("fluid", "changed_on")
-        return if changed_on == UNKNOWN || Date.iso8601(changed_on) <= today
-        raise Refusal.at("parts/#{sheet.id_of("fluid")}/changed_on",
-          "the last full change, #{changed_on}, has not come yet", "a day up to today, #{today.iso8601}, or unknown")
-      end
-
       # @return [String] fresh, straw, amber, tea, coffee or unknown
       def self.look(years)
         return UNKNOWN unless years

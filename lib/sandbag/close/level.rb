@@ -62,7 +62,8 @@ module Sandbag
         return unless read?
         return "the pads are due: new ones would push back #{Said.ml(pushback_ml, 1)}, more than there is" if pads_due?
         if @below_mm < highest_below_mm - READ_TO_MM
-          return "too full for these pads: draw off #{Said.ml(over_ml, 1)}, to #{Said.mm(highest_below_mm)} below the mark"
+          return "too full for these pads: draw off #{Said.ml(over_ml,
+            1)}, to #{Said.mm(highest_below_mm)} below the mark"
         end
         "below MIN: fill to #{Said.mm(highest_below_mm)} below the mark" if @below_mm > lowest_below_mm + READ_TO_MM
       end

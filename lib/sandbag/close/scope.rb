@@ -25,6 +25,7 @@ module Sandbag
       # @param row [Hash] of gates.yml
       # @return [Boolean] the job has it, touched or not
       def here?(row)
+        return false unless @route.nil? || @route.gate?(row["id"])
         return false if row["if"] && !holds?(row["if"], row)
         must = row["must"]
         return true if (must.nil? && row["may"].nil?) || must&.include?(@kind.safety)

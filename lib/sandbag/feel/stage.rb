@@ -131,6 +131,7 @@ module Sandbag
       end
 
       def done?
+        return tests.bad.nil? if job.route&.again? && verdict.nil? && hold.nil?
         passed? && held? && tests.bad.nil?
       end
 

@@ -11,7 +11,8 @@ module Sandbag
       end
 
       # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, stages (id, status, waits_for,
-      #   unresolved), complaint, wait, route
+      #   unresolved), complaint, wait, route,
+      #   family of the fluid, promised
       def to_h
         ask = @job.ask
         {
@@ -24,7 +25,9 @@ module Sandbag
           stages: stages,
           complaint: ask.complaint,
           wait: @job.close.wait || ask.wait,
-          route: ask.route&.id
+          route: ask.route&.id,
+          family: @job.choose.family,
+          promised: ask.promised
         }.compact
       end
 

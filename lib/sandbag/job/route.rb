@@ -44,6 +44,7 @@ module Sandbag
         @tests = row.fetch("tests", [])
         @takes = row.fetch("takes", [])
         @moves = row.fetch("moves", [])
+        @gates = row["gates"]
         freeze
       end
 
@@ -56,6 +57,17 @@ module Sandbag
       # @return [Boolean] a circuit of this kind can have it
       def suits?(kind)
         @row["kinds"].nil? || @row["kinds"].include?(kind.id)
+      end
+
+      # It looks again after another job, and takes nothing to pieces.
+      def again?
+        @row.fetch("again", false)
+      end
+
+      # A release gate is part of it.
+      # @param id [String] of gates.yml
+      def gate?(id)
+        @gates.nil? || @gates.include?(id)
       end
 
       # The job goes no further here.

@@ -43,7 +43,9 @@ RSpec.describe Sandbag::Close::Stage do
         rows = Sandbag::Knowledge.table("gates").select { |row| row["trade"] == trade }
         scope = Sandbag::Close::Scope.new(JobInMemory.new(found).tap(&:answer_stops).state)
         here = rows.reject { |row| row["if"] == "fluid_left" }.select { |row| scope.here?(row) }
-        possible = rows.any? { |row| [nil, *row["must"], *row["may"]].include?(kind) || (row["must"] || row["may"]).nil? }
+        possible = rows.any? { |row|
+          [nil, *row["must"], *row["may"]].include?(kind) || (row["must"] || row["may"]).nil?
+        }
         case mark
         when "x" then expect(here).to eq rows
         when "o" then expect([here, possible]).to eq [[], true]
@@ -87,7 +89,9 @@ RSpec.describe Sandbag::Close::Stage do
   it "does not go without any one of what is confirmed" do
     job = resealed
     job.confirm_all
-    job.state.close.gates.select { |each| each.row["settled"] != "computed" && !each.known && !each.step? }.each do |each|
+    job.state.close.gates.select { |each|
+      each.row["settled"] != "computed" && !each.known && !each.step?
+    }.each do |each|
       job.add("close", "gate", {"gate" => each.id, "met" => false})
       expect(problems { job.add(*signature) }.map(&:pointer)).to include("gates/#{each.id}")
       next if each.id == "function"

@@ -153,7 +153,9 @@ RSpec.describe Sandbag::Job do
       job.add("close", "leak", {"value" => "wet"})
       job.add("close", "gate", {"gate" => "caps", "met" => false})
       job.add("feel", "hold", {"creep" => 5})
-      expect(refusal_at { job.add("close", "signed", {"name" => "R"}) }).to eq ["gates/hold", "gates/leak", "gates/caps"]
+      expect(refusal_at {
+        job.add("close", "signed", {"name" => "R"})
+      }).to eq ["gates/hold", "gates/leak", "gates/caps"]
     end
 
     it "lets no function test happen before the lever is proven" do

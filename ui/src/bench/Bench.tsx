@@ -1,15 +1,25 @@
 import { useInfiniteQuery } from "@tanstack/react-query";
-import { useEffect } from "react";
+import { useEffect, useState } from "react";
+import { Choice } from "../kit/Choice";
 import { Loaded } from "../kit/Loaded";
-import { Page, Panel, Quiet, Split } from "../kit/layout";
+import { Column, Page, Panel, Quiet, Row, Split } from "../kit/layout";
 import { useTitle } from "../kit/useTitle";
 import { JobList } from "../pieces/JobList";
 import { pagesOf } from "../server/pagesOf";
 import { jobsQuery } from "../server/queries";
+import { DayPlanner } from "./DayPlanner";
+import { DuePanel } from "./DuePanel";
 import { StartJob } from "./StartJob";
+
+const VIEWS = [
+  { id: "jobs", label: "Jobs" },
+  { id: "plan", label: "Plan for today" },
+];
+type View = "jobs" | "plan";
 
 export function Bench() {
   useTitle("Bench");
+  const [view, setView] = useState<View>("jobs");
   const query = useInfiniteQuery(jobsQuery("open"));
   const { items, more } = pagesOf(query);
   // what is open is all of it on the bench, however many pages it takes
@@ -22,15 +32,35 @@ export function Bench() {
         <Page>
           <Split $left="2.2fr">
             <Panel>
-              <h1>Bench</h1>
+              <Row>
+                <h1>Bench</h1>
+                {items.length > 0 ? (
+                  <Choice
+                    label="Show"
+                    isLabelHidden
+                    options={VIEWS}
+                    value={view}
+                    onChange={(id) => setView(id as View)}
+                  />
+                ) : null}
+              </Row>
               {items.length === 0 ? (
                 <Quiet>No job is open. Start one beside; what it waits for will stand here.</Quiet>
               ) : null}
-              <JobList label="Open jobs" jobs={items} />
-              <OtherJobs state="referred" title="Referred" />
-              <OtherJobs state="closed" title="Signed off" />
+              {view === "plan" ? (
+                <DayPlanner />
+              ) : (
+                <>
+                  <JobList label="Open jobs" jobs={items} />
+                  <OtherJobs state="referred" title="Referred" />
+                  <OtherJobs state="closed" title="Signed off" />
+                </>
+              )}
             </Panel>
-            <StartJob />
+            <Column>
+              <DuePanel />
+              <StartJob />
+            </Column>
           </Split>
         </Page>
       )}

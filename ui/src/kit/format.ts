@@ -27,3 +27,20 @@ export function whenSaid(iso: string): string {
     minute: "2-digit",
   });
 }
+
+/** Minutes after a moment, as a clock on the wall says it. */
+export function clockAt(from: number, minutes: number): string {
+  return new Date(from + minutes * 60_000).toLocaleTimeString("en-GB", {
+    hour: "2-digit",
+    minute: "2-digit",
+  });
+}
+
+/** Whole minutes from a moment to a time of the same day, typed as 16:30, 16.30, 1630 or 16; NaN for what is none. */
+export function minutesTo(typed: string, from: Date): number {
+  const [, hours = "", minutes = "0"] = /^\s*(\d{1,2})(?:[:.]?(\d{2}))?\s*$/.exec(typed) ?? [];
+  if (hours === "" || Number(hours) > 23 || Number(minutes) > 59) return NaN;
+  const at = new Date(from);
+  at.setHours(Number(hours), Number(minutes), 0, 0);
+  return Math.ceil((at.getTime() - from.getTime()) / 60_000);
+}

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { answer, client } from "../server/client";
 import { Refused, worded } from "../server/faults";
-import type { Machine, MachineChanges, MachineKind } from "../server/api";
+import type { Machine, MachineChanges, MachineKind, MachineUse } from "../server/api";
 import { knowledgeQuery, machineQuery } from "../server/queries";
 import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
@@ -12,9 +12,17 @@ import { Mark } from "../kit/Mark";
 import { Notice } from "../kit/Notice";
 import { Picker } from "../kit/Picker";
 
+/** What is the owner's own about a machine. */
+const OWN = [
+  { field: "mark", label: "Owner's mark" },
+  { field: "place", label: "Where it stands" },
+  { field: "meter", label: "Odometer or hours" },
+] as const;
+
 /** What a machine is called; editing, copying and retiring it. */
 export function MachineHead({ machine }: { machine: Machine }) {
   const [isEditing, setEditing] = useState(false);
+  const uses = useQuery(knowledgeQuery).data?.machine_uses ?? [];
   return (
     <header>
       <Row>
@@ -22,14 +30,28 @@ export function MachineHead({ machine }: { machine: Machine }) {
         {machine.retired_at ? <Mark kind="quiet">Retired</Mark> : null}
         <Button onPress={() => setEditing(!isEditing)}>{isEditing ? "Done" : "Edit machine"}</Button>
       </Row>
-      <Quiet>{machine.note}</Quiet>
+      <Quiet>{said(machine, uses)}</Quiet>
       {isEditing ? <MachineEditor machine={machine} /> : null}
     </header>
   );
 }
 
+function said(machine: Machine, uses: { id: string; label: string }[]): string {
+  return [
+    machine.mark,
+    machine.place && `stands ${machine.place}`,
+    uses.find((use) => use.id === machine.use)?.label,
+    machine.meter,
+    machine.note,
+  ]
+    .filter(Boolean)
+    .join(" · ");
+}
+
 function MachineEditor({ machine }: { machine: Machine }) {
-  const kinds = useQuery(knowledgeQuery).data?.machine_kinds ?? [];
+  const knowledge = useQuery(knowledgeQuery).data;
+  const kinds = knowledge?.machine_kinds ?? [];
+  const uses = knowledge?.machine_uses ?? [];
   const queryClient = useQueryClient();
   const navigate = useNavigate();
   const keep = (changed: Machine) => {
@@ -73,6 +95,21 @@ function MachineEditor({ machine }: { machine: Machine }) {
         value={machine.kind}
         onChange={(kind) => change.mutate({ kind: kind as MachineKind })}
       />
+      <Picker
+        label="Use"
+        options={uses.map(({ id, label }) => ({ id, label }))}
+        value={machine.use}
+        onChange={(use) => change.mutate({ use: use as MachineUse })}
+      />
+      {OWN.map(({ field, label }) => (
+        <EntryField
+          key={`${field}-${machine[field]}`}
+          label={label}
+          value={machine[field]}
+          error={errorAt(field)}
+          onFinish={(text) => change.mutate({ [field]: text })}
+        />
+      ))}
       <EntryField
         key={`note-${machine.note}`}
         label="Note"

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams, useSearchParams } from "react-router";
 import type { Machine } from "../server/api";
+import { DueList } from "../pieces/DueList";
 import { machineQuery } from "../server/queries";
 import { Choice } from "../kit/Choice";
 import { whenSaid } from "../kit/format";
@@ -47,6 +48,12 @@ function MachineRecord({ machine }: { machine: Machine }) {
               </li>
             ))}
           </ul>
+        </Panel>
+      ) : null}
+      {machine.due.length > 0 ? (
+        <Panel>
+          <h2>Falls due</h2>
+          <DueList label="Falls due" dues={machine.due} />
         </Panel>
       ) : null}
       <MachineJobs machine={machine} circuitId={circuit?.id} />

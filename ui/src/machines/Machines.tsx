@@ -146,7 +146,7 @@ function MachineRow({ machine, kind }: { machine: MachineLine; kind: string | un
       <h2>
         <Link to={`/machines/${machine.id}`}>{machine.name}</Link>
       </h2>
-      <Quiet>{[kind, machine.note].filter(Boolean).join(". ")}</Quiet>
+      <Quiet>{[machine.mark, kind, machine.place, machine.note].filter(Boolean).join(". ")}</Quiet>
       {machine.retired_at ? <Mark kind="quiet">Retired</Mark> : null}
       <ul>
         {machine.circuits.map((circuit) => (

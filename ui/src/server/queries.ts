@@ -4,6 +4,7 @@ import type {
   BleedSupposed,
   Candidate,
   MachineKind,
+  PlanRequest,
   Sheet,
   Sizing,
   SizingRequest,
@@ -80,6 +81,19 @@ export const leversOfCircuitQuery = (id: string) =>
   queryOptions({
     queryKey: ["levers", id],
     queryFn: () => answer(client.GET("/circuits/{id}/levers", { params: { path: { id } } })),
+  });
+
+/** What is overdue, and what falls due in the next 30 days. */
+export const dueQuery = queryOptions({
+  queryKey: ["due"],
+  queryFn: () => answer(client.GET("/due", { params: { query: { limit: 100 } } })),
+});
+
+/** The day, planned for the jobs that are open. */
+export const planQuery = (asked: PlanRequest) =>
+  queryOptions({
+    queryKey: ["jobs", "plan", asked],
+    queryFn: () => answer(client.POST("/plans", { body: asked })),
   });
 
 /** Every lever on file, the worst first. */
