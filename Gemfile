@@ -4,6 +4,7 @@ source "https://rubygems.org"
 
 ruby ">= 3.1"
 
+gem "base64", "~> 0.2"
 gem "icalendar", "~> 2.10"
 gem "json_schemer", "~> 2.5"
 gem "matrix", "~> 0.4"

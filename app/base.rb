@@ -41,10 +41,10 @@ module App
       end
 
       # A body in chunks says nowhere how long it is.
-      def text_of_body
-        text = request.body.read(BodyLimit::BYTES + 1).to_s
-        if text.bytesize > BodyLimit::BYTES
-          halt_problem(413, "the body is over #{BodyLimit::BYTES / 1_048_576} MB", "up to #{BodyLimit::BYTES} bytes")
+      def text_of_body(most = BodyLimit::BYTES)
+        text = request.body.read(most + 1).to_s
+        if text.bytesize > most
+          halt_problem(413, "the body is over #{most / BodyLimit::BYTES} MB", "up to #{most} bytes")
         end
         text
       end

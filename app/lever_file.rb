@@ -24,16 +24,15 @@ module App
       @store.levers.unranked.each { |circuit_id| @store.transaction { rank(circuit_id) } }
     end
 
-    # @return [Sandbag::Feel::History]
-    def history(circuit_id)
-      Sandbag::Feel::History.new(@store.levers.of_circuit(circuit_id))
-    end
-
-    private
-
+    # How a circuit's lever stands, by its newest.
     def rank(circuit_id)
       standing = history(circuit_id).standing
       @store.levers.write_standing(circuit_id, standing, Date.iso8601(standing["at"][0, 10]).jd)
+    end
+
+    # @return [Sandbag::Feel::History]
+    def history(circuit_id)
+      Sandbag::Feel::History.new(@store.levers.of_circuit(circuit_id))
     end
   end
 end

@@ -5,7 +5,7 @@ require "monitor"
 module Store
   # Every repository over one database.
   class All
-    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons, :stock_moves, :photos, :levers, :dues
+    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons, :stock_moves, :photos, :levers, :dues, :archive
 
     # @param database [Sequel::Database]
     def initialize(database)
@@ -21,6 +21,7 @@ module Store
       @photos = Photos.new(database)
       @levers = Levers.new(database)
       @dues = Dues.new(database)
+      @archive = Archive.new(database)
     end
 
     # Everything in the block, or nothing of it. Takes the write lock at once; reads go on beside it.

@@ -1,0 +1,170 @@
+# frozen_string_literal: true
+
+require "base64"
+
+module App
+  # Takes an archive in, all of it or nothing. What is here already and says the same is passed over; what is here and
+  # says something else refuses the whole archive. The shop's own settings come in only where none are set.
+  class ArchiveImport
+    # @param store [Store::All]; memory [Memory]; contract [Contract]; today [Date]
+    def initialize(store, memory, contract, today)
+      @store = store
+      @archive = store.archive
+      @memory = memory
+      @contract = contract
+      @today = today
+    end
+
+    # @param document [Hash] of ArchiveFile
+    # @return [Hash] added and passed over, each a count of machines, jobs and moves
+    def take(document)
+      @added = {machines: 0, jobs: 0, moves: 0}
+      @passed_over = @added.dup
+      @store.transaction do
+        take_settings(document["settings"])
+        machines = fresh(document, "machines", :machine)
+        machines.each { |place, machine| add_machine(machine, place) }
+        jobs = fresh(document, "jobs", :job)
+        jobs.each { |place, job| add_job(job, place) }
+        jobs.each { |place, job| at("jobs/#{place}") { @archive.add_rest_of_job(job) } }
+        moves = fresh(document, "shelf", :move)
+        moves.each { |place, move| at("shelf/#{place}") { @archive.add_move(move) } }
+        check_shelf if moves.any?
+        work_out(machines, jobs)
+      end
+      {added: @added, passed_over: @passed_over}
+    end
+
+    private
+
+    KINDS = {machine: :machines, job: :jobs, move: :moves}.freeze
+
+    # @return [Array<Array(Integer, Hash)>] what is not here yet, with its place in the archive
+    # Refuses what is here and says something else.
+    def fresh(document, list, kind)
+      document[list].each_with_index.filter_map do |thing, place|
+        known = @archive.public_send(kind, thing["id"])
+        if known.nil?
+          @added[KINDS.fetch(kind)] += 1
+          next [place, thing]
+        end
+        @passed_over[KINDS.fetch(kind)] += 1
+        next if known == thing
+        raise Sandbag::Refusal.at("#{list}/#{place}", "#{kind} #{thing["id"]} is here already and says something else",
+          "the same as it is here, or another id")
+      end
+    end
+
+    def take_settings(settings)
+      settings.each do |name, value|
+        at("settings/#{name}") { ShopSettings.check(name, value) }
+        @archive.add_settings(name, value) unless @archive.setting(name)
+      end
+    end
+
+    def add_machine(machine, place)
+      at("machines/#{place}") do
+        known!("machine_kinds", machine["kind"], "kind")
+        known!("machine_uses", machine["used_for"], "used_for")
+        machine["circuits"].each_with_index do |circuit, index|
+          at("circuits/#{index}/sheet") { Sandbag::Circuit::Sheet.stored(document_of(circuit["sheet"])) }
+        end
+        @archive.add_machine(machine)
+        machine["circuits"].each do |circuit|
+          circuit["comparisons"].each { |comparison| @archive.add_comparison(circuit["id"], comparison) }
+        end
+      end
+    end
+
+    def add_job(job, place)
+      at("jobs/#{place}") do
+        check_times(job)
+        check_entries(job)
+        check_record(job) if job["closed_at"]
+        job["photos"].each_with_index { |photo, index| at("photos/#{index}") { check_photo(photo) } }
+        @archive.add_job(job)
+      end
+    end
+
+    def check_times(job)
+      [job["opened_at"], job["closed_at"], *job["entries"].map { |entry| entry["at"] }].compact
+        .each { |time| Time.iso8601(time) }
+    end
+
+    # What an open job is folded from; a signed one is not folded again.
+    def check_entries(job)
+      return if job["closed_at"]
+      job["entries"].each_with_index do |entry, index|
+        at("entries/#{index}") do
+          given = entry.slice("id", "stage", "kind", "at", "by", "corrects").transform_keys(&:to_sym)
+          Sandbag::Job::EntryShape.check(Sandbag::Job::Entry.new(corrects: nil, **given, data: document_of(entry["data"])))
+        end
+      end
+    end
+
+    # A signed job is read by its record from then on: it has to be one that every page can show.
+    def check_record(job)
+      record = document_of(job.fetch("record") { raise Sandbag::Refusal.at("record", "is missing", "what it was signed with") })
+      job.fetch("headline") { raise Sandbag::Refusal.at("headline", "is missing", "its line in the lists") }
+      faults = @contract.response_faults("getJob", 200, record["head"])
+      (record["stages"] || {}).each do |id, view|
+        faults += @contract.response_faults("getStage", 200, {"id" => id, id => view})
+      end
+      return if faults.empty?
+      raise Sandbag::Refusal.at("record", "is damaged: #{faults.first}", "a record as Sandbag writes it")
+    end
+
+    def check_photo(photo)
+      jpeg = Base64.strict_decode64(photo["jpeg"])
+      read = Photo.read(jpeg, "image/jpeg")
+      return if [read.width, read.height] == photo.values_at("width", "height")
+      raise Sandbag::Refusal.at("width", "the picture is #{read.width} × #{read.height}", "its own width and height")
+    end
+
+    def check_shelf
+      moves = @store.stock_moves.between(0, @store.stock_moves.position)
+      at("shelf") { Sandbag::Shelf::Stock.fold(moves.map { |row| Sandbag::Shelf::Move.new(**row) }) }
+    end
+
+    # What is not in an archive: lines of open jobs, how levers stand, what falls due.
+    def work_out(machines, jobs)
+      jobs.each { |place, job| at("jobs/#{place}") { work_out_job(job) } }
+      levers = LeverFile.new(@store)
+      @store.levers.unranked.each { |circuit| levers.rank(circuit) }
+      book = DueBook.new(@store, @memory.shop(@store), @today)
+      machines.each { |_, machine| book.write_machine(@store.machines.find(machine["id"])) }
+    end
+
+    # An open job has to tell something in every stage, and may not be signed without its record.
+    def work_out_job(job)
+      return if job["closed_at"]
+      circuit = @store.circuits.find(job["circuit_id"])
+      state = Memory.new.state(@store, job["id"], circuit, @memory.shop(@store))
+      raise Sandbag::Refusal.at("closed_at", "is missing: its journal is signed", "a time") if state.signed?
+      state.stages.each_value(&:view)
+      Headlines.new(@store, @memory).write(job["id"], state, circuit[:revision])
+    end
+
+    def document_of(plain)
+      Store::Document.load(JSON.generate(plain))
+    end
+
+    def known!(table, id, name)
+      return if Sandbag::Knowledge.find(table, id)
+      raise Sandbag::Refusal.at(name, "“#{id}” is not known",
+        Sandbag::Knowledge.table(table).map { |row| row["id"] }.join(", "))
+    end
+
+    # Whatever is wrong is said with its place; a damaged archive breaks nothing here.
+    def at(place, &)
+      Sandbag::Refusal.within(place, &)
+    rescue Sandbag::Refusal
+      raise
+    rescue Store::Document::TooNew => newer
+      raise Sandbag::Refusal.at(place, newer.message, "a document of this version or an older one")
+    rescue Sequel::DatabaseError, Sequel::Error, ArgumentError, KeyError, NoMethodError, TypeError, Store::Missing => fault
+      raise Sandbag::Refusal.at(place, "is damaged, or names what is not there: #{fault.class}",
+        "a thing as Sandbag writes it")
+    end
+  end
+end
