@@ -97,14 +97,17 @@ module App
       job["entries"].each_with_index do |entry, index|
         at("entries/#{index}") do
           given = entry.slice("id", "stage", "kind", "at", "by", "corrects").transform_keys(&:to_sym)
-          Sandbag::Job::EntryShape.check(Sandbag::Job::Entry.new(corrects: nil, **given, data: document_of(entry["data"])))
+          Sandbag::Job::EntryShape.check(Sandbag::Job::Entry.new(corrects: nil, **given,
+            data: document_of(entry["data"])))
         end
       end
     end
 
     # A signed job is read by its record from then on: it has to be one that every page can show.
     def check_record(job)
-      record = document_of(job.fetch("record") { raise Sandbag::Refusal.at("record", "is missing", "what it was signed with") })
+      record = document_of(job.fetch("record") {
+        raise Sandbag::Refusal.at("record", "is missing", "what it was signed with")
+      })
       job.fetch("headline") { raise Sandbag::Refusal.at("headline", "is missing", "its line in the lists") }
       faults = @contract.response_faults("getJob", 200, record["head"])
       (record["stages"] || {}).each do |id, view|
@@ -162,7 +165,8 @@ module App
       raise
     rescue Store::Document::TooNew => newer
       raise Sandbag::Refusal.at(place, newer.message, "a document of this version or an older one")
-    rescue Sequel::DatabaseError, Sequel::Error, ArgumentError, KeyError, NoMethodError, TypeError, Store::Missing => fault
+    rescue Sequel::DatabaseError, Sequel::Error, ArgumentError, KeyError, NoMethodError, TypeError,
+      Store::Missing => fault
       raise Sandbag::Refusal.at(place, "is damaged, or names what is not there: #{fault.class}",
         "a thing as Sandbag writes it")
     end

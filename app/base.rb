@@ -78,6 +78,26 @@ module App
         JSON.parse(Sandbag::Said.in(JSON.generate(object), shop.display))
       end
 
+      # A list as CSV, looked through, and taken in where that is asked for.
+      # @yieldparam bytes [String]; @yieldreturn [ListImport]
+      # @return [Hash]
+      def taken(asked)
+        halt_problem(415, "the body is #{request.media_type || "of no kind"}", "text/csv") unless
+          request.media_type == "text/csv"
+        bytes = text_of_body
+        store.transaction do
+          list = yield bytes
+          list.to_h(asked["take"] ? list.take : false)
+        end
+      end
+
+      # @param text [String] CSV
+      def csv(name, text)
+        content_type "text/csv; charset=utf-8"
+        headers "content-disposition" => "attachment; filename=\"#{name}.csv\""
+        text
+      end
+
       # @yieldreturn [Array(String, String)] what the list is sorted by, and the id
       # @return [String, nil] where the next page starts
       def next_of(rows, limit)

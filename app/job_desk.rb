@@ -82,6 +82,12 @@ module App
       state.bleed.verdicts(shelf: @shelf.stock.tools(state.choose.family), explain: explain, **supposed)
     end
 
+    # @return [Array<Hash>] head, and what Ask, Feel and Close show: for the owner
+    def owner_sheet(id)
+      shown = %w[ask feel close].map { |name| stage(id, name).values_at(name, name.to_sym).compact.first }
+      [head(id), *shown]
+    end
+
     # @return [Hash] everything a job card says
     def card(id)
       job = @store.jobs.find(id)

@@ -5,11 +5,23 @@ module App
   module JobHistory
     # Earlier jobs that are shown beside a new one.
     EARLIER = 3
+    # Signed jobs of a circuit that a file holds.
+    MOST = 1000
 
     # @return [Array<Hash>] id, closed_at, route, complaint, fluid, lever; newest first
     def self.of(store, job)
       earlier = store.jobs.signed_on(job[:circuit_id], limit: EARLIER + 1).reject { |each| each[:id] == job[:id] }
       earlier.first(EARLIER).map { |each| line(each, store.jobs.record(each[:id])) }
+    end
+
+    # @return [Array<Hash>] signed jobs of a machine with their circuit, oldest first
+    def self.of_machine(store, machine_id)
+      store.circuits.of_machine(machine_id).flat_map { |circuit|
+        store.jobs.signed_on(circuit[:id], limit: MOST).map do |job|
+          {job: job[:id], circuit: circuit[:name], opened_at: job[:opened_at],
+           **line(job, store.jobs.record(job[:id])).except(:id)}
+        end
+      }.sort_by { |each| each[:opened_at] }
     end
 
     def self.line(job, record)

@@ -79,13 +79,22 @@ module App
     end
 
     get "/:id/buy-list.csv" do |id|
-      content_type "text/csv; charset=utf-8"
-      headers "content-disposition" => "attachment; filename=\"buy-list.csv\""
-      BuyListCsv.of(plain(desk.supplies(id)).fetch("buy"))
+      csv "buy-list", BuyListCsv.of(plain(desk.supplies(id)).fetch("buy"))
     end
 
     get "/:id/card.pdf" do |id|
       pdf "job-card", JobCard.new(plain(desk.card(id))) { |photo| store.photos.jpeg(photo) }.render
+    end
+
+    get "/:id/owner-sheet.pdf" do |id|
+      pdf "owner-sheet", OwnerSheet.new(*plain(desk.owner_sheet(id)), shop.name).render
+    end
+
+    JobCsv::FILES.each_key do |name|
+      get "/:id/#{name}.csv" do |id|
+        store.jobs.find(id)
+        csv name, JobCsv.new(store.journals.of_job(id)).file(name)
+      end
     end
 
     helpers do

@@ -43,8 +43,18 @@ module App
       json(fresh ? 201 : 200, view(body["id"]))
     end
 
+    post "/lists" do
+      list = MachineList.new(store, due_book, shop)
+      json 200, taken(query_for("importMachines")) { |bytes| list.read(bytes) }
+    end
+
     get "/:id" do |id|
       json 200, view(id)
+    end
+
+    get "/:id/history.csv" do |id|
+      store.machines.find(id)
+      csv "history", HistoryCsv.of(plain(JobHistory.of_machine(store, id)))
     end
 
     patch "/:id" do |id|

@@ -7,6 +7,10 @@ module App
       json 200, {items: desk.stock.items.values.reject(&:discarded).map { |item| view(item) }}
     end
 
+    get "/shelf.csv" do
+      csv "shelf", ShelfCsv.of(plain(desk.stock.items.values.reject(&:discarded).map(&:to_h)))
+    end
+
     get "/:id/moves" do |id|
       asked = query_for("listMoves")
       limit = asked.fetch("limit", PAGE)
@@ -17,6 +21,11 @@ module App
           items: moves.map { |move| move.except(:position) },
           next: next_of(moves, limit) { |move| [move[:position], move[:id]] }
         }.compact
+    end
+
+    post "/lists" do
+      list = PartsList.new(desk, now, JobsApi::NOBODY)
+      json 200, taken(query_for("importParts")) { |bytes| list.read(bytes) }
     end
 
     post "/moves" do

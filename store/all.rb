@@ -5,7 +5,8 @@ require "monitor"
 module Store
   # Every repository over one database.
   class All
-    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons, :stock_moves, :photos, :levers, :dues, :archive
+    attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons, :stock_moves, :photos, :levers, :dues,
+      :archive
 
     # @param database [Sequel::Database]
     def initialize(database)

@@ -13,7 +13,8 @@ RSpec.describe "A plan of the day", :api do
     day = plan
     expect(day["slots"].map { |slot| slot["start"] }).to eq(day["slots"].map { |slot| slot["start"] }.sort)
     expect(day["slots"].each_cons(2).all? { |one, other| other["start"] >= one["finish"] }).to be true
-    expect(day["finished"] + day["unfinished"].size).to eq ask(:get, "/jobs?limit=100")["items"].size - day["elsewhere"].size
+    expect(day["finished"] + day["unfinished"].size).to eq ask(:get,
+      "/jobs?limit=100")["items"].size - day["elsewhere"].size
     expect(day["elsewhere"].map { |line| line["id"] }).to eq ["job-tourer-rear"]
     # parts are two days away
     expect(day["unfinished"].map { |line| line["id"] }).to include "job-clutch"

@@ -14,7 +14,8 @@ module Sandbag
             day = sheet.values(part)[field.name].value
             next if day.nil? || day == FluidAge::UNKNOWN || Date.iso8601(day) <= today
             raise Refusal.at("parts/#{part["id"]}/#{field.name}",
-              "#{Wording.inside(field.label)}, #{day}, has not come yet", "a day up to today, #{today.iso8601}, or unknown")
+              "#{Wording.inside(field.label)}, #{day}, has not come yet",
+              "a day up to today, #{today.iso8601}, or unknown")
           end
         end
       end

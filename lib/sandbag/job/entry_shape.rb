@@ -13,7 +13,7 @@ module Sandbag
       }.freeze
 
       # @param entry [Entry] as it was stored
-      # Refuses, at kind or data/<name>, a kind that there is not, unknown and missing names, and values of another sort.
+      # Refuses, at kind or data/<name>, a kind that there is not, unknown and missing names, values of another sort.
       def self.check(entry)
         return if entry.undo?
         row = Knowledge.find("entry_kinds", "#{entry.stage}.#{entry.kind}")

@@ -42,7 +42,9 @@ module Sandbag
       def bench_piece
         open = steps.reject { |step| closing?(step) || done?(step) }
         return if open.empty?
-        Work::Piece.new(label: open.map { |step| step["label"] }.join(", "), minutes: open.sum { |step| step[@minutes] },
+        Work::Piece.new(label: open.map { |step| step["label"] }.join(", "), minutes: open.sum { |step|
+          step[@minutes]
+        },
           wait: 0)
       end
 

@@ -29,7 +29,8 @@ RSpec.describe Sandbag::Planner::JobWork do
   end
 
   it "waits until what is waited for is over, and then has one piece of Close left" do
-    waiting = work(done: %w[ask choose strip bleed feel], current: "close", wait: {label: "w", until: "2026-03-14T09:07:30Z"})
+    waiting = work(done: %w[ask choose strip bleed feel], current: "close",
+      wait: {label: "w", until: "2026-03-14T09:07:30Z"})
     expect(waiting.ready).to eq 8
     expect(waiting.pieces.map(&:minutes)).to eq [15]
     expect(work(wait: {"label" => "w", "until" => "2026-03-14T08:00:00Z"}).ready).to eq 0

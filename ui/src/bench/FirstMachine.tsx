@@ -5,6 +5,7 @@ import { Choice } from "../kit/Choice";
 import { EntryField } from "../kit/EntryField";
 import { Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
+import { Archive } from "../pieces/Archive";
 import { useOpenJob } from "../pieces/useOpenJob";
 import type { MachineKind } from "../server/api";
 import { answer, client } from "../server/client";
@@ -43,7 +44,10 @@ export function FirstMachine() {
   const templates = knowledge?.machine_kinds.find((each) => each.id === kind)?.templates ?? [];
   return (
     <>
-      <Quiet>No machine yet. Four answers, and the first job is open.</Quiet>
+      <Quiet>
+        No machine yet. Four answers, and the first job is open. Or go on with another shop&apos;s record:
+      </Quiet>
+      <Archive />
       {add.isError ? <Notice tone="warn">{add.error.message}</Notice> : null}
       <Choice
         label="1. What is it?"

@@ -29,6 +29,12 @@ export function MachineHead({ machine }: { machine: Machine }) {
         <h1>{machine.name}</h1>
         {machine.retired_at ? <Mark kind="quiet">Retired</Mark> : null}
         <Button onPress={() => setEditing(!isEditing)}>{isEditing ? "Done" : "Edit machine"}</Button>
+        <a href={`/api/archive/machines/${machine.id}`} download>
+          Whole record, JSON
+        </a>
+        <a href={`/api/machines/${machine.id}/history.csv`} download>
+          History, CSV
+        </a>
       </Row>
       <Quiet>{said(machine, uses)}</Quiet>
       {isEditing ? <MachineEditor machine={machine} /> : null}

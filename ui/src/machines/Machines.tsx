@@ -9,6 +9,7 @@ import { Page, Panel, Quiet, Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { SearchField } from "../kit/SearchField";
 import { useTitle } from "../kit/useTitle";
+import { ListImport } from "../pieces/ListImport";
 import type { MachineKind, MachineLine } from "../server/api";
 import { pagesOf } from "../server/pagesOf";
 import { knowledgeQuery, machinesQuery } from "../server/queries";
@@ -109,6 +110,11 @@ export function Machines() {
               </Panel>
             )}
             <AddMachine kinds={kinds} />
+            <ListImport
+              of="machines"
+              title="A list of machines"
+              columns="Columns: name, kind; and if you like owner's mark, place, use, meter, note, circuits."
+            />
           </Page>
         );
       }}

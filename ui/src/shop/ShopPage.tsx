@@ -9,6 +9,7 @@ import { size } from "../kit/format";
 import { Loaded } from "../kit/Loaded";
 import { Page, Panel, Quiet, Row, Split } from "../kit/layout";
 import { Notice } from "../kit/Notice";
+import { Archive } from "../pieces/Archive";
 import { useTitle } from "../kit/useTitle";
 import { Schools } from "./Schools";
 import { Prices } from "./Prices";
@@ -147,6 +148,10 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
           ))}
         </Panel>
       </Split>
+      <Panel>
+        <h2>The record goes out and comes back</h2>
+        <Archive />
+      </Panel>
     </Page>
   );
 }

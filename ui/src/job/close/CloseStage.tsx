@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import { stageNames } from "../../words/stages";
-import { Column, Panel, Quiet, Split } from "../../kit/layout";
+import { Column, Panel, Quiet, Row, Split } from "../../kit/layout";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { KeyHelp } from "../KeyHelp";
 import { Photos } from "../Photos";
@@ -45,10 +45,23 @@ export function CloseStage({ job, view: close, isOpen: open }: StageProps<"close
         <Column>
           <Panel>
             <Signature job={job} close={close} onSign={(name) => add("signed", { name })} />
-            <Quiet>
+            <Row $gap={1}>
+              <a href={`/api/jobs/${job.id}/owner-sheet.pdf`} target="_blank" rel="noreferrer">
+                Owner&apos;s sheet, PDF
+              </a>
               <a href={`/api/jobs/${job.id}/card.pdf`} target="_blank" rel="noreferrer">
                 Job card, PDF
               </a>
+            </Row>
+            <Quiet>
+              CSV:{" "}
+              {FILES.map((name) => (
+                <span key={name}>
+                  <a href={`/api/jobs/${job.id}/${name}.csv`} download>
+                    {name}
+                  </a>{" "}
+                </span>
+              ))}
             </Quiet>
             {job.stages
               .filter((stage) => stage.unresolved && stage.id !== "close")
@@ -74,6 +87,8 @@ export function CloseStage({ job, view: close, isOpen: open }: StageProps<"close
     </>
   );
 }
+
+const FILES = ["readings", "strokes", "torque"];
 
 const KEYS: [string, string][] = [
   ["G", "To the next gate that is open"],

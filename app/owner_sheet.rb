@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+module App
+  # A page for the owner in plain words: what was done, what will feel different, what to watch, when to come back, and
+  # the first ride (docs/trade.md 9.2).
+  class OwnerSheet
+    FIRST_RIDE = [
+      "Slow, on clear dry ground, nobody behind you. Try the brake or clutch first while the machine is still pushed.",
+      "Stop at once, and do not ride on, if the lever or pedal comes closer than before, goes soft, drags, or anything " \
+        "is wet."
+    ].freeze
+
+    # @param head [Hash] of the job; ask, feel, close [Hash] what the stages show; all by string keys
+    def initialize(head, ask, feel, close, shop_name)
+      @head, @ask, @feel, @close, @shop_name = Glyphs.in([head, ask, feel, close, shop_name])
+    end
+
+    # @return [String] PDF bytes, one page
+    def render
+      said = sections
+      @pdf = Paper.open("For the owner, #{title}", Time.iso8601(@head["closed_at"] || @head["opened_at"]),
+        JSON.generate([@head, said, @shop_name]))
+      @pdf.text @shop_name, size: 10, color: Paper::PALE unless @shop_name.to_s.empty?
+      @pdf.text title, size: 22, style: :bold
+      @pdf.text standing, size: 11, color: Paper::PALE
+      said.each { |name, lines| section(name, lines) }
+      Paper.finish(@pdf)
+    end
+
+    private
+
+    def title
+      "#{@head["machine"]["name"]}: #{@head["circuit"]["name"]}"
+    end
+
+    def standing
+      return "This machine is not released. Do not use it." unless @head["signed"]
+      "Released by #{@close["signed_by"]} on #{Sandbag::Day.said(Date.iso8601(@head["closed_at"][0, 10]))}"
+    end
+
+    # @return [Array<Array(String, Array<String>)>]
+    def sections
+      [
+        ["What was done", done],
+        ["What will feel different", felt],
+        ["What to watch", watched],
+        ["When to come back", again],
+        ["The first ride", FIRST_RIDE]
+      ].reject { |_, lines| lines.empty? }
+    end
+
+    def done
+      route = Sandbag::Job::Route.find(@ask["route"])
+      [
+        @ask["complaint"] && "You said: “#{@ask["complaint"]}”",
+        route && "#{route.label}. #{route.does}",
+        verdict
+      ].compact
+    end
+
+    def verdict
+      found = @feel && (@feel["lift"] || @feel["verdict"])
+      found && found["why"]
+    end
+
+    def felt
+      return [] unless @feel
+      normal = (@feel["normal"] || []).map { |state| "#{state["label"]}: #{state["says"]}" }
+      changed = (@feel["changes"] || []).filter_map { |change| change["says"] && "#{change["label"]}: #{change["says"]}" }
+      (normal + changed).empty? ? ["Nothing that you should notice. If you do notice something, tell us."] : normal + changed
+    end
+
+    def watched
+      level = @close["level"]
+      [
+        level && "The fluid level: #{level["says"]} A level that falls means worn pads, or a leak.",
+        "Any wetness at the lever, along the hose, or at the wheel. Brake fluid takes paint off: rinse it with water."
+      ].compact
+    end
+
+    def again
+      @close["rechecks"].map do |row|
+        days = row["days"]&.map { |day| Sandbag::Day.said(Date.iso8601(day)) }
+        [row["when"], days && "(#{days.join(", ")})", "– #{Sandbag::Wording.inside(row["label"])}"].compact.join(" ")
+      end
+    end
+
+    def section(name, lines)
+      @pdf.move_down 16
+      @pdf.text name, size: 14, style: :bold
+      lines.each do |line|
+        @pdf.move_down 4
+        @pdf.text line, size: 12, leading: 2
+      end
+    end
+  end
+end

@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+require "securerandom"
+
+module App
+  # A list of things for the shelf: kind, name, how many, where, and the fields of their kind each in its own column.
+  class PartsList
+    OWN = {"kind" => %w[type], "name" => %w[part article item], "place" => %w[where shelf bin],
+           "count" => %w[amount quantity pieces], "price" => ["price each", "cost"]}.freeze
+    NEEDED = %w[kind name].freeze
+
+    # @param desk [ShelfDesk]; at [String] when; by [String] who
+    def initialize(desk, at, by)
+      @desk = desk
+      @at = at
+      @by = by
+    end
+
+    # @return [Hash{String => Array<String>}] every column a list may have
+    def self.columns
+      fields = Sandbag::Knowledge.table("shelf_fields").map { |row| row["field"] }.uniq - OWN.keys
+      OWN.merge(fields.to_h { |field| [field, [field.tr("_", " ")]] })
+    end
+
+    # @param bytes [String] CSV
+    # @return [ListImport]
+    def read(bytes)
+      known = @desk.stock.items.values.reject(&:discarded).to_h { |item| [same(item.kind, item.name, item.place), true] }
+      ListImport.new(ListFile.new(bytes, PartsList.columns, NEEDED).rows.map { |row| step(row, known) })
+    end
+
+    private
+
+    def step(row, known)
+      kind = kind_of(row.values["kind"])
+      key = same(kind["id"], row.values["name"], row.values["place"])
+      return say(row, "pass_over", "is here already") if known[key]
+      move = Sandbag::Shelf::Move.new(id: SecureRandom.uuid, item: SecureRandom.uuid, kind: "added",
+        data: data(kind, row.values), at: @at, by: @by)
+      @desk.stock.admit(move)
+      known[key] = true
+      says = [kind["label"], row.values["count"], row.values["place"]].compact.join(", ")
+      say(row, "add", says, -> { @desk.add(move.to_h) })
+    rescue Sandbag::Refusal => refusal
+      problem = refusal.problems.first
+      where = problem.pointer.split("/").last
+      say(row, "refuse", "#{where}: #{[problem.message, problem.accepted].compact.join("; accepted: ")}")
+    end
+
+    def say(row, does, says, take = nil)
+      ListImport::Step.new(line: row.line, name: row.values["name"].to_s, does: does, says: says, take: take)
+    end
+
+    def same(kind, name, place)
+      [kind, name.to_s.downcase, place.to_s.downcase]
+    end
+
+    def kind_of(typed)
+      rows = Sandbag::Knowledge.table("shelf_kinds")
+      rows.find { |row| [row["id"], row["label"].downcase, row["plural"].downcase].include?(typed.to_s.downcase) } ||
+        raise(Sandbag::Refusal.at("kind", "“#{typed.to_s[0, 40]}” is not known", rows.map { |row| row["label"] }.join(", ")))
+    end
+
+    def data(kind, values)
+      fields = Sandbag::Knowledge.table("shelf_fields").select { |row| row["kind"] == kind["id"] }
+        .map { |row| row["field"] }
+      plain = values.slice("name", "place").merge("kind" => kind["id"], "fields" => values.slice(*fields))
+      plain["count"] = values["count"] || "1" unless kind["id"] == "bottle" && values["count"].nil?
+      plain["price_minor"] = values["price"] if values["price"]
+      plain
+    end
+  end
+end

@@ -1,0 +1,58 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { FileTrigger } from "react-aria-components";
+import { Button } from "../kit/Button";
+import { Quiet, Row } from "../kit/layout";
+import { Notice } from "../kit/Notice";
+import type { Archive as ArchiveFile } from "../server/api";
+import { answer, client } from "../server/client";
+import { Refused, worded } from "../server/faults";
+
+/** An archive of another shop, or of this one, taken in: all of it or nothing. */
+export function Archive() {
+  const queryClient = useQueryClient();
+  const take = useMutation({
+    mutationFn: async (file: File) =>
+      answer(
+        client.POST("/archive", {
+          body: (await file.text()) as unknown as ArchiveFile,
+          bodySerializer: (text) => text as unknown as string,
+        }),
+      ),
+    onSuccess: () => queryClient.invalidateQueries(),
+  });
+  const refused = take.error instanceof Refused ? take.error.problem.errors[0] : undefined;
+  return (
+    <>
+      <Row $gap={1}>
+        <FileTrigger
+          acceptedFileTypes={[".json", "application/json"]}
+          onSelect={(files) => {
+            const file = files?.[0];
+            if (file) take.mutate(file);
+          }}
+        >
+          <Button isDisabled={take.isPending}>Take in an archive</Button>
+        </FileTrigger>
+        <a href="/api/archive" download>
+          Everything as one JSON file
+        </a>
+      </Row>
+      {take.isError ? (
+        <Notice tone="warn" live>
+          {refused ? `${refused.pointer}: ${worded(refused)}` : take.error.message} Nothing of it was taken
+          in.
+        </Notice>
+      ) : null}
+      {take.data ? (
+        <Notice tone="good" live>
+          {`${take.data.added.machines} machines, ${take.data.added.jobs} jobs and ${take.data.added.moves} moves of the shelf taken in; `}
+          {`${take.data.passed_over.machines + take.data.passed_over.jobs + take.data.passed_over.moves} were here already.`}
+        </Notice>
+      ) : null}
+      <Quiet>
+        Machines, circuits, jobs with their journals and photos, the shelf and the shop&apos;s settings. What
+        is here already and says the same is passed over; anything else refuses the whole file.
+      </Quiet>
+    </>
+  );
+}
