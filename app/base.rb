@@ -91,6 +91,13 @@ module App
         end
       end
 
+      # @param text [String] a drawing
+      def svg(name, text)
+        content_type "image/svg+xml"
+        headers "content-disposition" => "inline; filename=\"#{name}.svg\""
+        text
+      end
+
       # @param text [String] CSV
       def csv(name, text)
         content_type "text/csv; charset=utf-8"

@@ -12,6 +12,14 @@ module App
       json 200, LeverFile.new(store).history(id).to_h
     end
 
+    get "/:id/lever.svg" do |id|
+      sheet = Sandbag::Circuit::Sheet.stored(store.circuits.find(id)[:sheet])
+      points = Sandbag::Circuit::Summary.new(sheet, today: today).to_h[:curve]
+      raise Store::Missing.new("lever curve of circuit", id) unless points&.any?
+      curve = {"expected" => points.map { |point| point.values_at(:force_n, :travel_mm) }}
+      svg "lever", CurvePlot.new(curve, sheet.kind.control["noun"], plain(shop.display["length"])).svg
+    end
+
     patch "/:id" do |id|
       changes = body_for("changeCircuit")["changes"]
       view = store.transaction do

@@ -19,6 +19,7 @@ module App
       @pdf = Paper.open("Job card, #{@content["title"]}", Time.iso8601(@content["opened_at"]), JSON.generate(@content))
       heading
       @content["sections"].each { |title, rows| section(title, rows) }
+      curve
       pictures
       closing
       Paper.finish(@pdf)
@@ -43,6 +44,13 @@ module App
       @pdf.table(rows, width: @pdf.bounds.width, column_widths: {0 => 170}, cell_style: Paper::ROW) do |table|
         table.column(0).text_color = Paper::PALE
       end
+    end
+
+    def curve
+      plain = @content["curve"]
+      return unless plain
+      @pdf.move_down 10
+      CurvePlot.new(plain, plain["noun"], plain["length"]).draw(@pdf)
     end
 
     def pictures

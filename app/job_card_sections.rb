@@ -80,8 +80,24 @@ module App
         (["Static hold", hold_said(feel[:hold])] if feel[:hold]),
         (["Pump test", feel[:pump][:why]] if feel[:pump]),
         (["Gauge", feel[:gauge][:instrument]] if feel.dig(:gauge, :instrument)),
-        *feel[:tests].filter_map { |test| [test[:label], test[:answers].fetch(test[:answer])] if test[:answer] }
+        *readings(feel[:readings]),
+        *feel[:tests].filter_map { |test| [test[:label], test_said(test)] if test[:answer] }
       ].compact
+    end
+
+    # Every reading as it was taken, those set aside too.
+    def self.readings(taken)
+      return [] if taken.empty?
+      said = taken.map do |reading|
+        "#{Sandbag::Said.n(reading[:force_n], 1)} #{Sandbag::Said.mm(reading[:travel_mm], 2)}" \
+          "#{" (set aside)" if reading[:set_aside]}"
+      end
+      [["Readings", said.join("; ")]]
+    end
+
+    def self.test_said(test)
+      amount = test[:amount] && format("%g %s", test[:amount], test.dig(:measures, :unit))
+      [test[:answers].fetch(test[:answer]), amount].compact.join(", ")
     end
 
     def self.verdict_rows(verdict)
@@ -97,6 +113,6 @@ module App
     def self.hold_said(hold)
       "#{Sandbag::Said.mm(hold[:creep_mm])} in 60 s, limit #{Sandbag::Said.mm(hold[:limit_mm], bare: true)}"
     end
-    private_class_method :ask, :choose, :cylinder_said, :pulled, :feel, :verdict_rows, :hold_said
+    private_class_method :ask, :choose, :cylinder_said, :pulled, :feel, :readings, :test_said, :verdict_rows, :hold_said
   end
 end

@@ -153,7 +153,7 @@ module App
     end
 
     def card_of(job, circuit, state)
-      JobCardContent.new(job, circuit, @store.machines.find(circuit[:machine_id]), state, @shelf.stock, shop.name).to_h
+      JobCardContent.new(job, circuit, @store.machines.find(circuit[:machine_id]), state, @shelf.stock, shop).to_h
     end
 
     def stage_of_record(id, stage)

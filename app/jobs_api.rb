@@ -86,6 +86,11 @@ module App
       pdf "job-card", JobCard.new(plain(desk.card(id))) { |photo| store.photos.jpeg(photo) }.render
     end
 
+    get "/:id/lever.svg" do |id|
+      curve = plain(desk.card(id))["curve"] || raise(Store::Missing.new("lever curve of job", id))
+      svg "lever", CurvePlot.new(curve, curve["noun"], curve["length"]).svg
+    end
+
     get "/:id/owner-sheet.pdf" do |id|
       pdf "owner-sheet", OwnerSheet.new(*plain(desk.owner_sheet(id)), shop.name).render
     end

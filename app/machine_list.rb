@@ -34,7 +34,8 @@ module App
       key = same(name, mark)
       return say(row, "pass_over", "is here already") if known[key]
       kind = pick("machine_kinds", row.values["kind"])
-      use = row.values["use"] ? pick("machine_uses", row.values["use"]) : Sandbag::Knowledge.find("machine_uses", "daily")
+      use = row.values["use"] ? pick("machine_uses",
+        row.values["use"]) : Sandbag::Knowledge.find("machine_uses", "daily")
       templates = templates(kind, row.values["circuits"])
       known[key] = true
       say(row, "add", templates.map { |template| template["label"] }.join(", "), -> { add(row, kind, use, templates) })
@@ -53,7 +54,10 @@ module App
 
     # @return [Hash] row of a table by its id or its label
     def pick(table, typed)
-      raise Sandbag::Refusal.at("", "no #{table.split("_").last.delete_suffix("s")} is said", labels(table)) unless typed
+      unless typed
+        raise Sandbag::Refusal.at("", "no #{table.split("_").last.delete_suffix("s")} is said",
+          labels(table))
+      end
       found = Sandbag::Knowledge.table(table).find { |row| [row["id"], row["label"].downcase].include?(typed.downcase) }
       found || raise(Sandbag::Refusal.at("", "“#{typed[0, 40]}” is not known", labels(table)))
     end

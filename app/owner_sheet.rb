@@ -66,7 +66,9 @@ module App
     def felt
       return [] unless @feel
       normal = (@feel["normal"] || []).map { |state| "#{state["label"]}: #{state["says"]}" }
-      changed = (@feel["changes"] || []).filter_map { |change| change["says"] && "#{change["label"]}: #{change["says"]}" }
+      changed = (@feel["changes"] || []).filter_map { |change|
+        change["says"] && "#{change["label"]}: #{change["says"]}"
+      }
       (normal + changed).empty? ? ["Nothing that you should notice. If you do notice something, tell us."] : normal + changed
     end
 

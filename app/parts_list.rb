@@ -25,7 +25,9 @@ module App
     # @param bytes [String] CSV
     # @return [ListImport]
     def read(bytes)
-      known = @desk.stock.items.values.reject(&:discarded).to_h { |item| [same(item.kind, item.name, item.place), true] }
+      known = @desk.stock.items.values.reject(&:discarded).to_h { |item|
+        [same(item.kind, item.name, item.place), true]
+      }
       ListImport.new(ListFile.new(bytes, PartsList.columns, NEEDED).rows.map { |row| step(row, known) })
     end
 
@@ -58,7 +60,9 @@ module App
     def kind_of(typed)
       rows = Sandbag::Knowledge.table("shelf_kinds")
       rows.find { |row| [row["id"], row["label"].downcase, row["plural"].downcase].include?(typed.to_s.downcase) } ||
-        raise(Sandbag::Refusal.at("kind", "“#{typed.to_s[0, 40]}” is not known", rows.map { |row| row["label"] }.join(", ")))
+        raise(Sandbag::Refusal.at("kind", "“#{typed.to_s[0, 40]}” is not known", rows.map { |row|
+          row["label"]
+        }.join(", ")))
     end
 
     def data(kind, values)

@@ -30,6 +30,7 @@ module App
         use SameSite
         map("/api/machines") { run MachinesApi.new(**parts) }
         map("/api/circuits") { run CircuitsApi.new(**parts) }
+        map("/api/practice") { run PracticeApi.new(**parts) }
         map("/api/archive") { run ArchiveApi.new(**parts) }
         map("/api/plans") { run PlansApi.new(**parts) }
         map("/api/due") { run DueApi.new(**parts) }

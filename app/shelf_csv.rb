@@ -13,7 +13,11 @@ module App
       fields = items.flat_map { |item| item["fields"].keys }.uniq.sort
       CSV.generate do |csv|
         csv << COLUMNS + fields
-        items.each { |item| csv << CsvCell.safe(item.values_at(*COLUMNS) + fields.map { |name| cell(item["fields"][name]) }) }
+        items.each { |item|
+          csv << CsvCell.safe(item.values_at(*COLUMNS) + fields.map { |name|
+            cell(item["fields"][name])
+          })
+        }
       end
     end
 

@@ -65,6 +65,8 @@ class BigShop
         )
       end
     @database[:entries].multi_insert(rows)
+    levers = @database[:levers].where(job_id: job[:id]).all
+    @database[:levers].multi_insert(levers.map { |lever| lever.merge(job_id: id, circuit_id: circuit, at: opened_at) })
   end
 
   # A box of washers, counted over and over.

@@ -96,9 +96,17 @@ def lists(watch)
     "what Ask shows" => "/api/jobs/job-clutch/stages/ask",
     "what Build shows" => "/api/jobs/job-cargo-rear/stages/build",
     "what Close shows" => "/api/jobs/job-kart/stages/close",
+    "what falls due" => "/api/due",
+    "the calendar" => "/api/due/calendar.ics",
+    "levers, the worst first" => "/api/levers",
+    "a lever over the months" => "/api/circuits/big-1-lofty-brake/levers",
     "the shelf against a job" => "/api/jobs/job-scooter/supplies",
     "the page" => "/"
   }.each { |name, path| puts watch.measure(name, aim: LISTS, rounds: 60, &get(path)) }
+end
+
+def day(watch)
+  puts watch.measure("the day, planned for two benches", rounds: 20, &post("/plans", {benches: 2, minutes: 480}))
 end
 
 def entries(watch)
@@ -134,6 +142,7 @@ Net::HTTP.start("127.0.0.1", served.port) do |http|
   watch = Stopwatch.new(http)
   sums(watch)
   lists(watch)
+  day(watch)
   entries(watch)
   first_load(http)
 end

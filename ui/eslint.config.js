@@ -10,7 +10,7 @@ const STOREYS = [
   ["drawings"],
   ["pieces"],
   ["sizer"],
-  ["job", "bench", "machines", "shelf", "shop"],
+  ["job", "bench", "machines", "shelf", "practice", "shop"],
   ["shell"],
 ];
 

@@ -82,6 +82,10 @@ module Sandbag
         }) ||
           KnowledgeReferences.ids("machine_kinds", row["short_for"] || [])
       end,
+      "lessons" => ->(row) do
+        KnowledgeReferences.ids("circuit_templates",
+          [row["template"]]) || KnowledgeReferences.ids("fluids", [row["fluid"]])
+      end,
       "rechecks" => ->(row) { KnowledgeReferences.ids("circuit_kinds", row["kinds"] || []) },
       "gates" => ->(row) { KnowledgeReferences.gate(row) },
       "feel_tests" => ->(row) { KnowledgeReferences.feel_test(row) },

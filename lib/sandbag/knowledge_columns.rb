@@ -226,6 +226,21 @@ module Sandbag
         "short_for?" => Array,
         "months_short?" => Integer
       },
+      "lessons" => {
+        "label" => String,
+        "goal" => String,
+        "template" => String,
+        "fluid" => String,
+        "set?" => Hash,
+        "celsius?" => Numeric,
+        "reservoir?" => Numeric,
+        "air" => Array,
+        "air_left" => Numeric
+      },
+      "practice_slips" => {
+        "label" => String,
+        "says" => String
+      },
       "rechecks" => {
         "label" => String,
         "when" => String,

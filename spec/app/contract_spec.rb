@@ -17,6 +17,7 @@ RSpec.describe App::Contract, :api do
       "/levers" => App::LeversApi,
       "/due" => App::DueApi,
       "/plans" => App::PlansApi,
+      "/practice" => App::PracticeApi,
       "/archive" => App::ArchiveApi,
       "/compute" => App::ComputeApi,
       "/shop" => App::ShopApi,

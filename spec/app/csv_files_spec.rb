@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "csv"
+require "nokogiri"
 require "pdf-reader"
 require_relative "../support/fell_gate_copy"
 
@@ -22,7 +23,8 @@ RSpec.describe "Files of a job", :api do
     entry("job-kart", "feel", "reading", {"force" => "5 kgf", "travel" => "1 in"}, id: "slip")
     ask(:post, "/jobs/job-kart/entries", {id: "undo", stage: "feel", kind: "undo", data: {}, corrects: "slip"})
     rows = table("/jobs/job-kart/readings.csv")
-    expect(rows.last).to include("kind" => "reading", "force_n" => "49.03325", "travel_mm" => "25.4", "taken_back" => "yes")
+    expect(rows.last).to include("kind" => "reading", "force_n" => "49.03325", "travel_mm" => "25.4",
+      "taken_back" => "yes")
     expect(rows.first).to include("taken_back" => nil)
     expect(rows.size).to eq 9
   end
@@ -47,11 +49,25 @@ RSpec.describe "Files of a job", :api do
 
   it "start no formula in a spreadsheet, whatever somebody typed" do
     ["=HYPERLINK(1)", "+1", "-1", "@SUM(A1)", "\t=1"].each_with_index do |evil, index|
-      entry("job-kart", "feel", "reading", {"force" => 10 + index, "travel" => 20, "instrument" => "x#{evil}".delete_prefix("x")})
+      entry("job-kart", "feel", "reading",
+        {"force" => 10 + index, "travel" => 20, "instrument" => "x#{evil}".delete_prefix("x")})
     end
     cells = CSV.parse(fetch("/jobs/job-kart/readings.csv")).drop(1).flatten.compact
     expect(cells.grep(/\A[=+@\t]/)).to eq []
     expect(cells.grep(/\A'[=+\-@]/).size).to be >= 4
+  end
+
+  it "draw the lever's curves for paper, with every reading, and on the card" do
+    svg = Nokogiri::XML(fetch("/jobs/job-bicycle/lever.svg"), &:strict)
+    expect(svg.css("circle").size).to eq 8
+    expect(svg.css("text").map(&:text)).to include("as it came in", "when it was last good", "fitted to the readings",
+      "force, N", "lever travel, mm")
+    expect(Nokogiri::XML(fetch("/circuits/ridgeline-front/lever.svg"), &:strict).css("path").size).to be >= 2
+    text = PDF::Reader.new(StringIO.new(fetch("/jobs/job-bicycle/card.pdf").b)).pages.map(&:text).join("\n")
+    expect(text).to include("as it came in", "lever travel, mm", "Readings")
+    header "Host", "127.0.0.1"
+    get "/api/circuits/scree-clutch/lever.svg"
+    expect(last_response.status).to eq 404
   end
 
   it "tell the owner in plain words what was done, what to watch and when to come back, on one page" do

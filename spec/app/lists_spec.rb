@@ -33,7 +33,8 @@ RSpec.describe "Lists", :api do
     it "come in with their circuits, and the same list again adds nothing" do
       expect(send_list("/machines", list, take: true)).to include("taken" => true)
       sledge, tourer = ask(:get, "/machines")["items"]
-      expect(sledge).to include("name" => "Sledge 7", "mark" => "R7", "place" => "hut", "use" => "hire", "meter" => "412")
+      expect(sledge).to include("name" => "Sledge 7", "mark" => "R7", "place" => "hut", "use" => "hire",
+        "meter" => "412")
       expect(tourer["circuits"].map { |circuit| circuit["kind"] }).to eq %w[brake_hand brake_foot]
       expect(ask(:get, "/due?days=3650")["items"].size).to be >= 3
       expect(send_list("/machines", list, take: true)).to include("taken" => false)

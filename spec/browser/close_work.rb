@@ -42,7 +42,8 @@ module CloseWorkByHand
   def confirm_place(label)
     place = session.find("section[aria-label='#{label}']")
     many = place.all("[aria-label^='#{label}: all']", wait: 0.2).first
-    many ? many.click : place.all("[aria-label$='I have checked']", wait: 0.2).each(&:click)
-    expect(place).to have_no_css("[aria-label$='I have checked']")
+    open = "[aria-label$=': I have checked'], [aria-label$=': Done']"
+    many ? many.click : place.all(open, wait: 0.2).each(&:click)
+    expect(place).to have_no_css(open)
   end
 end

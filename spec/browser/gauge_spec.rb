@@ -47,7 +47,7 @@ RSpec.describe "Gauges at the lever", :browser do
     end
     session.click_button "Take the series"
     expect(session).to have_content("The pedal sinks")
-    expect(session).to have_content("plug its outlet to be sure")
+    expect(session).to have_content("Leak watch next")
     session.visit("#{served.url}/jobs/job-kart/bleed")
     expect(session).to have_css("[role=alert]", text: "Feel says the lever does not hold.")
     session.click_button "It sinks: back to Ask"

@@ -26,14 +26,16 @@ module Sandbag
         to_a.flat_map { |row| (row[:days] || []).map { |day| {id: row[:id], label: row[:label], on: day} } }
       end
 
-      # @return [Date, nil] proposed for the first; nil before anything was written down
+      # @return [Date, nil] proposed for the first; nil before anything was written down, and where none follows
       def proposed
-        ended_on && ended_on + rows.first["days"]
+        ended_on && rows.first && ended_on + rows.first["days"]
       end
 
       private
 
+      # A job that looks again is not followed by another.
       def rows
+        return [] if @job.route&.again?
         Knowledge.table("rechecks").select do |row|
           (row["kinds"].nil? || row["kinds"].include?(@job.sheet.kind.id)) &&
             (row["if"] != "estimated" || estimated?)

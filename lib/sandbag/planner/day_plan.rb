@@ -6,9 +6,9 @@ module Sandbag
     # jobs finished as can be, then as much work done as can be, then finished as early as can be, then as few changes
     # of fluid family at a bench. Exact by branch and bound for a day's worth: pieces are laid down in the order of
     # their starts, each as early as a bench and its own wait allow, and a branch that cannot better the best found is
-    # left. Past MOST_NODES the best found stands, and says so.
+    # left, and so is one that comes to a state that was seen. Past MOST_NODES the best found stands, and says so.
     class DayPlan
-      MOST_NODES = 40_000
+      MOST_NODES = 2_000
       MOST_BENCHES = 8
 
       # @attr work [Work]; piece [Integer] which of its pieces, from 0; bench [Integer] from 0; start, finish [Integer]
@@ -35,6 +35,8 @@ module Sandbag
         @minutes = minutes
         @total = works.sum(&:minutes)
         @nodes = 0
+        # the fewest changes of fluid with which a state was come to
+        @seen = {}
         @slots = []
         @score = score_of([], works.map { 0 })
         search
@@ -119,8 +121,17 @@ module Sandbag
         take(state)
         candidates(state).each do |candidate|
           following = laid(state, candidate)
-          descend(following) if following && best_possible(following) < @score
+          descend(following) if following && !seen?(following) && best_possible(following) < @score
         end
+      end
+
+      # The same pieces done by the same times, in another order and with no fewer changes: nothing new comes of it.
+      def seen?(state)
+        key = state.values_at(:next, :ready, :free, :family, :last)
+        fewest = @seen[key]
+        return true if fewest && fewest <= state[:changes]
+        @seen[key] = state[:changes]
+        false
       end
 
       # What is laid down so far is a plan too.
@@ -162,7 +173,7 @@ module Sandbag
         return if finish > @minutes || start < state[:last] || (piece.at && start > piece.at)
         bench = bench_for(state, start, work.family)
         change = state[:family][bench] && work.family && state[:family][bench] != work.family
-        {
+        following = {
           next: replaced(state[:next], index, place + 1),
           ready: replaced(state[:ready], index, finish + piece.wait),
           free: replaced(state[:free], bench, finish),
@@ -172,6 +183,21 @@ module Sandbag
             Slot.new(work: work, piece: place, bench: bench, start: start, finish: finish).freeze],
           changes: state[:changes] + (change ? 1 : 0)
         }
+        following if room_for_moved?(following)
+      end
+
+      # Every piece that was put by hand can still start when it was told to.
+      def room_for_moved?(state)
+        @works.each_with_index.all? do |work, index|
+          place = state[:next][index]
+          at = work.pieces.drop(place).find(&:at)&.at
+          at.nil? || (state[:last] <= at && state[:free].min <= at && state[:ready][index] + before(work, place) <= at)
+        end
+      end
+
+      # Minutes, waits included, from a piece of a job to its next one that was put by hand.
+      def before(work, place)
+        work.pieces.drop(place).take_while { |piece| piece.at.nil? }.sum { |piece| piece.minutes + piece.wait }
       end
 
       # Of the benches that are free by then: one that has this fluid on it, else one that has none, else the last to

@@ -57,6 +57,15 @@ RSpec.describe Sandbag::Planner::DayPlan do
     expect(found).to be_exact
   end
 
+  it "finds room for a piece put by hand among many, on one bench and on two" do
+    random = Random.new(504)
+    works = Array.new(10) { |index| work("j#{index}", [random.rand(30..150), 0], [8, 10], [7]) }
+    moved = work("moved", [60, 0, 125], [8, 10], [7])
+    [1, 2].each do |benches|
+      expect(told(plan([*works, moved], benches: benches, minutes: 900))).to include(["moved", 0, anything, 125, 185])
+    end
+  end
+
   it "refuses no bench, no time, and work of no minutes" do
     expect(refusal_at { plan([], benches: 0) }).to eq ["benches"]
     expect(refusal_at { plan([], minutes: 0) }).to eq ["minutes"]

@@ -82,7 +82,7 @@ export function ListImport({ of, title, columns }: Props) {
                 <th>Line</th>
                 <th className="words">Name</th>
                 <th className="words">Does</th>
-                <th className="words" />
+                <td />
               </tr>
             </thead>
             <tbody>

@@ -89,6 +89,18 @@ export const dueQuery = queryOptions({
   queryFn: () => answer(client.GET("/due", { params: { query: { limit: 100 } } })),
 });
 
+export const lessonsQuery = queryOptions({
+  queryKey: ["lessons"],
+  queryFn: () => answer(client.GET("/practice/lessons")),
+});
+
+/** What came of a practice run; asked when it is over. */
+export const practiceResultQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["practice", id],
+    queryFn: () => answer(client.GET("/practice/runs/{id}/result", { params: { path: { id } } })),
+  });
+
 /** The day, planned for the jobs that are open. */
 export const planQuery = (asked: PlanRequest) =>
   queryOptions({

@@ -25,6 +25,7 @@ const router = createBrowserRouter([
       { path: "/jobs/:id/:stage?", lazy: entered(rooms.job, "JobPage") },
       { path: "/shelf", lazy: entered(rooms.shelf, "ShelfPage") },
       { path: "/sizer", lazy: entered(rooms.sizer, "SizerPage") },
+      { path: "/practice", lazy: entered(rooms.practice, "PracticePage") },
       { path: "/shop", lazy: entered(rooms.shop, "ShopPage") },
       { path: "*", element: <Lost /> },
     ],

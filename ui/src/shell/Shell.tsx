@@ -77,6 +77,7 @@ export function Shell() {
           <NavLink to="/machines">Machines</NavLink>
           <NavLink to="/shelf">Shelf</NavLink>
           <NavLink to="/sizer">Sizer</NavLink>
+          <NavLink to="/practice">Practice</NavLink>
           <NavLink to="/shop">Shop</NavLink>
         </nav>
         <OutboxStatus />

@@ -8,6 +8,7 @@ export const rooms = {
   machine: () => import("../machines/MachinePage"),
   shelf: () => import("../shelf/ShelfPage"),
   sizer: () => import("../sizer/SizerPage"),
+  practice: () => import("../practice/PracticePage"),
   shop: () => import("../shop/ShopPage"),
 };
 

@@ -14,7 +14,8 @@ import { WalkRound } from "./WalkRound";
 
 /** To the next thing that can be tapped or typed, and on from there by Enter or Space. */
 function toNextGate() {
-  const open = "li [aria-label$='I have checked'], li [aria-label$=': dry'], li input[name='batch']";
+  const open =
+    "li [aria-label$='I have checked'], li [aria-label$=': Done'], li [aria-label$=': dry'], li input[name='batch']";
   document.querySelector<HTMLElement>(open)?.focus();
 }
 

@@ -121,13 +121,14 @@ function Settling({ gate, close, isOpen, onConfirm, onLeak, onBatch, onRecheck }
     return <EntryField label={gate.by_name} value="" onFinish={(name) => onConfirm(gate.id, true, name)} />;
   }
   if (isOpen && gate.settled === "confirmed" && !gate.waived) {
+    const word = gate.met ? "Confirmed" : gate.step ? "Done" : "I have checked";
     return (
       <Confirm
-        aria-label={`${gate.label}: ${gate.met ? "Confirmed" : "I have checked"}`}
+        aria-label={`${gate.label}: ${word}`}
         isSelected={gate.met}
         onChange={(met) => onConfirm(gate.id, met)}
       >
-        {gate.met ? "Confirmed" : gate.step ? "Done" : "I have checked"}
+        {word}
       </Confirm>
     );
   }

@@ -19,7 +19,7 @@ export function ChangesTable({ feel }: { feel: Feel }) {
       <Table aria-label="Then and now">
         <thead>
           <tr>
-            <th />
+            <td />
             {hasGood ? (
               <th>
                 Last good

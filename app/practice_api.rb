@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module App
+  # /api/practice: lessons on simulated circuits. The page sends what hands do and draws what comes back.
+  class PracticeApi < Base
+    RUNS = PracticeRuns.new
+
+    get "/lessons" do
+      json 200, {items: Sandbag::Rig::Lesson.all.map(&:to_h)}
+    end
+
+    post "/runs" do
+      body = body_for("startPractice")
+      lesson = Sandbag::Rig::Lesson.find(body["lesson"]) || raise(Store::Missing.new("lesson", body["lesson"]))
+      run = RUNS.start(body["id"], lesson)
+      json 201, {id: body["id"], lesson: lesson.to_h, **PracticeView.new(run.rig).to_h}
+    end
+
+    post "/runs/:id/actions" do |id|
+      actions = body_for("practise")["actions"]
+      frames = RUNS.work(id) do |run|
+        worked = run.rig.snapshot
+        done = actions.each_with_index.map do |action, place|
+          Sandbag::Refusal.within("actions/#{place}") { worked.act(action).frame }
+        end
+        run.rig = worked
+        done
+      end
+      json 200, {frames: frames}
+    end
+
+    get "/runs/:id/result" do |id|
+      json 200, RUNS.work(id) { |run| run.lesson.result(run.rig) }
+    end
+  end
+end

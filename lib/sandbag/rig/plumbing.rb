@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Rig
+    # Where fluid and air may go in a simulated circuit: from the master's outlet to each far end, leg by leg, with bore,
+    # rise and the drift of a slug in each (docs/physics.md 6).
+    class Plumbing
+      # A stretch that only climbs or only falls. from_mm, to_mm: along the way from the master; rise: 1 outward up, −1
+      # outward down, 0 level; drift_mm_s: at which a slug rises by itself.
+      Leg = Struct.new(:line, :from_mm, :to_mm, :from_height_mm, :to_height_mm, :area_mm2, :bore_mm, :rise, :drift_mm_s,
+        keyword_init: true)
+
+      # One way out, to a far end.
+      # @attr id [String]; label [String]; legs [Array<Leg>] outwards; length_mm [Float]; head_mm [Float] from the master
+      #   down to the nipple; pocket_ml [Float] air that its cavity keeps
+      Path = Struct.new(:id, :label, :legs, :length_mm, :head_mm, :pocket_ml, keyword_init: true) do
+        # @return [Leg] that a place lies in; the place itself is the upper end of the leg before
+        def leg_at(at_mm)
+          legs.find { |leg| at_mm < leg.to_mm } || legs.last
+        end
+
+        # @return [Float] mm, of a place along the way
+        def height_at(at_mm)
+          leg = leg_at(at_mm)
+          share = (at_mm - leg.from_mm) / (leg.to_mm - leg.from_mm)
+          leg.from_height_mm + share * (leg.to_height_mm - leg.from_height_mm)
+        end
+      end
+
+      attr_reader :paths, :fluid
+
+      # @param sheet [Sandbag::Circuit::Sheet]; celsius [Float] of the fluid
+      # @param raised_mm [Float] the bar turned: the master higher by so much; tilted_mm [Float] the whole machine
+      def initialize(sheet, celsius: Bleed::Way::WARM_C, raised_mm: 0.0, tilted_mm: 0.0)
+        ways = Bleed::Way.all(sheet, celsius: celsius, raised_mm: raised_mm, tilted_mm: tilted_mm)
+        @fluid = ways.first.fluid
+        @paths = ways.map { |way| path(way) }.freeze
+        freeze
+      end
+
+      # @return [Path]
+      # Refuses an end that the circuit has not.
+      def find(id)
+        paths.find { |path| path.id == id } ||
+          raise(Refusal.at("end", "there is no far end “#{id}”", paths.map(&:id).join(", ")))
+      end
+
+      # @param turns [Float] of the nipple, 0 shut
+      # @return [Float] MPa for each mL/s, through the way and its nipple; infinite where it is shut
+      def resistance(path, turns)
+        return Float::INFINITY unless turns.positive?
+        lines = path.legs.map { |leg| Hydraulics::Flow::Segment.new(leg.to_mm - leg.from_mm, leg.bore_mm) }
+        nipple = Hydraulics::Flow::Segment.new(Bleed::Drive::NIPPLE_MM, nipple_mm(turns))
+        Hydraulics::Flow.resistance_mpa_s_ml([*lines, nipple], fluid)
+      end
+
+      # Bore of the nipple at half a turn and more, mm; the seat opens in proportion before. [default]
+      WIDE_MM = 2.0
+      WIDE_TURNS = 0.5
+
+      private
+
+      def nipple_mm(turns)
+        WIDE_MM * Math.sqrt([turns / WIDE_TURNS, 1.0].min)
+      end
+
+      def path(way)
+        outward = way.profile.legs.reject(&:feed)
+        start = outward.first.from.at_mm
+        legs = outward.map { |leg| leg_of(leg, start, way.fluid) }
+        Path.new(id: way.far_end["id"], label: way.end_label, legs: legs.freeze, length_mm: legs.last.to_mm,
+          head_mm: way.profile.head_mm, pocket_ml: way.profile.pocket_ml).freeze
+      end
+
+      def leg_of(leg, start, fluid)
+        rise = leg.level? ? 0 : (leg.rise_mm <=> 0)
+        Leg.new(line: leg.line, from_mm: leg.from.at_mm - start, to_mm: leg.to.at_mm - start,
+          from_height_mm: leg.from.height_mm, to_height_mm: leg.to.height_mm,
+          area_mm2: Hydraulics::Geometry.area_mm2(leg.bore_mm), bore_mm: leg.bore_mm, rise: rise,
+          drift_mm_s: rise.zero? ? 0.0 : Hydraulics::Bubble.new(leg.bore_mm, fluid).drift_mm_s).freeze
+      end
+    end
+  end
+end

@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+RSpec.describe "Practice", :api do
+  def start(lesson = "one_caliper", id: "run")
+    ask(:post, "/practice/runs", {id: id, lesson: lesson})
+  end
+
+  def practise(*actions, id: "run")
+    ask(:post, "/practice/runs/#{id}/actions", {actions: actions})
+  end
+
+  # One stroke of the cycle at an end.
+  def stroke(end_id, travel)
+    practise({do: "lever", to: travel / 2, s: 0.5}, {do: "nipple", end: end_id, turns: 0.25},
+      {do: "lever", to: travel, s: 1.5}, {do: "nipple", end: end_id, turns: 0}, {do: "lever", to: 0, s: 0.5},
+      {do: "wait", s: 1})
+  end
+
+  it "offers at least ten lessons, each of which a good hand does" do
+    lessons = ask(:get, "/practice/lessons")["items"]
+    expect(lessons.size).to be >= 10
+    lessons.each_with_index do |lesson, index|
+      start(lesson["id"], id: "r#{index}")
+      result = ask(:get, "/practice/runs/r#{index}/result")
+      expect(result["good_hand"]["air_left_ml"]).to be <= result["goal_ml"]
+      expect(result["done"]).to be false
+    end
+  end
+
+  it "answers each action with a frame, and says afterwards what came of it beside a good hand" do
+    run = start
+    8.times do
+      frame = stroke(run["ends"][0]["id"], run["travel_mm"])["frames"].last
+      practise({do: "pour", ml: run["reservoir_full_ml"] - frame["reservoir_ml"]})
+    end
+    result = ask(:get, "/practice/runs/run/result")
+    expect(result["done"]).to be true
+    expect(result["used_ml"]).to be > result["good_hand"]["used_ml"]
+    expect(practise({do: "wait", s: 1}, {do: "tap"})["frames"].size).to eq 2
+  end
+
+  it "notices a nipple that was open when the lever came back, and a reservoir run dry" do
+    run = start
+    practise({do: "nipple", end: run["ends"][0]["id"], turns: 0.5}, {do: "lever", to: run["travel_mm"], s: 1},
+      {do: "lever", to: 0, s: 0.3}, {do: "nipple", end: run["ends"][0]["id"], turns: 0})
+    20.times { stroke(run["ends"][0]["id"], run["travel_mm"]) }
+    slips = ask(:get, "/practice/runs/run/result")["slips"].map { |slip| slip["label"] }
+    expect(slips).to contain_exactly("Let go with the nipple open", "Reservoir run dry")
+  end
+
+  it "takes all of what hands did, or nothing" do
+    run = start
+    before = practise({do: "wait", s: 0})["frames"].last
+    answer = practise({do: "lever", to: run["travel_mm"], s: 1}, {do: "nipple", end: "elbow", turns: 1})
+    expect([last_response.status, pointers(answer)]).to eq [422, ["actions/1/end"]]
+    expect(practise({do: "wait", s: 0})["frames"].last).to eq before
+  end
+
+  it "refuses lessons and runs that are not there, and strange hands" do
+    expect(start("nothing")["status"]).to eq 404
+    expect(practise({do: "wait", s: 1}, id: "nobody")["status"]).to eq 404
+    start
+    expect(practise({do: "whistle"})["status"]).to eq 422
+    expect(practise({do: "lever", to: 1e12, s: 1})["status"]).to eq 422
+    expect(practise({do: "wait", s: 61})["status"]).to eq 422
+  end
+
+  it "touches no record" do
+    database = store.instance_variable_get(:@database)
+    run = start
+    before = database.tables.to_h { |table| [table, database[table].count] }
+    stroke(run["ends"][0]["id"], run["travel_mm"])
+    expect(database.tables.to_h { |table| [table, database[table].count] }).to eq before
+  end
+end

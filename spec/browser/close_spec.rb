@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "cylinder_work"
+require_relative "close_work"
+
+RSpec.describe "Close", :browser do
+  include CylinderWorkByHand
+  include CloseWorkByHand
+
+  before { open_page "/jobs/job-kart/close" }
+
+  def gate(label)
+    session.find("li[aria-label='#{label}']")
+  end
+
+  it "keeps the leak watch's ten minutes through a closed page, and on the Bench" do
+    session.click_button "First watch: dry"
+    expect(session).to have_css("[role=timer]", text: /\A(10:00|9:\d\d)/)
+    session.visit "about:blank"
+    open_page "/"
+    expect(session).to have_css("li", text: /Hollin Drift.*Second leak watch until/m)
+    open_page "/jobs/job-kart/close"
+    expect(session).to have_css("[role=timer]", text: /\A9:\d\d/)
+    expect(session).to have_no_button("Second watch: dry")
+    # eleven minutes later, by the first watch of another hour
+    press_wet_and_start_over
+  end
+
+  def press_wet_and_start_over
+    session.click_button "Leak watch: wet"
+    expect(gate("No leak")).to have_content("wet at a joint")
+    first_leak_watch
+    session.click_button "Second watch: dry"
+    expect(session).to have_content("Dry twice")
+  end
+
+  it "answers a place by one tap, each nipple by its own name, and takes one back" do
+    session.click_button "At the far end: all 4 good"
+    expect(session).to have_button("Axle caliper: nipple shut and capped: Confirmed")
+    session.click_button "Lets go: Confirmed"
+    expect(session).to have_button("Lets go: I have checked")
+  end
+
+  it "walks to the next open gate by key" do
+    press "g"
+    expect(session.active_element["name"]).to eq "batch"
+    press "L 77", :enter
+    expect(session).to have_css("li[aria-label='Batch of the fluid']", text: "yes")
+    press :escape, "g"
+    expect(session.active_element["aria-label"]).to end_with "I have checked"
+    label = session.active_element["aria-label"].delete_suffix(": I have checked")
+    press :space
+    expect(session).to have_button("#{label}: Confirmed")
+  end
+
+  it "waives nothing on the only brake" do
+    expect(session).to have_content("A second person has checked")
+    expect(session).to have_no_button("Free play in range: waive")
+  end
+
+  it "waives by the lead's name and reason what may be waived, and says so" do
+    open_page "/jobs/job-tourer-front/close"
+    session.click_button "Free play in range: waive"
+    expect(session).to have_button("Waive it", disabled: true)
+    session.fill_in "The lead's name", with: "M. Beck\n"
+    session.fill_in "Why it goes without", with: "cable side\n"
+    session.click_button "Waive it"
+    expect(gate("Free play in range")).to have_content("M. Beck: cable side").and have_content("waived")
+    expect(session).to have_no_button("No leak: waive")
+  end
+
+  it "says how high to fill for worn pads, and judges what is read" do
+    session.fill_in "worn-caliper", with: "1\n"
+    expect(session).to have_content("New pads would push back")
+    session.fill_in "level", with: "0\n"
+    expect(session).to have_content("Too full for these pads")
+    expect(gate("Level set")).to have_content("too full")
+  end
+end
+
+RSpec.describe "What falls due", :browser do
+  include CloseWorkByHand
+
+  it "starts a re-check from the Bench, short, and signs it off the list" do
+    open_page "/"
+    session.find("button", text: /\AShow all/).click
+    button = session.all("[aria-label^='Start the re-check: Hoar Lofty 600']").first
+    button.click
+    expect(session).to have_css("h1", text: "Close")
+    expect(session).to have_no_content("Bleeding finished")
+    shown(close_job, "close")["places"].each { |place| confirm_place(place["label"]) }
+    session.fill_in "Name", with: "R. Tarn\n"
+    session.click_button "Sign and release"
+    expect(session).to have_content("Signed off")
+    expect(api("/due?days=60&limit=100")["items"].select { |line|
+      line["recheck"] && line["circuit"]["id"] == "lofty-brake"
+    })
+      .to eq []
+  end
+end

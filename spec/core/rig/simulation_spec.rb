@@ -1,0 +1,147 @@
+# frozen_string_literal: true
+
+RSpec.describe Sandbag::Rig::Simulation do
+  let(:found) { sheet(twin_disc_plain) }
+  let(:circuit) { Sandbag::Circuit::Assembly.build(found) }
+
+  def slug(ml, at_mm = 0.0, path = 0)
+    Sandbag::Rig::Slug.new(ml: ml, path: path, at_mm: at_mm)
+  end
+
+  def rig(**given)
+    described_class.new(found, **given)
+  end
+
+  # One stroke of the cycle: hold, open, close, let go.
+  def stroke(rig, id, turns: 0.25)
+    rig.act("do" => "lever", "to" => rig.travel_mm * 0.6, "s" => 0.4)
+    rig.act("do" => "nipple", "end" => id, "turns" => turns)
+    rig.act("do" => "lever", "to" => rig.travel_mm, "s" => 1.5)
+    rig.act("do" => "nipple", "end" => id, "turns" => 0)
+    rig.act("do" => "lever", "to" => 0, "s" => 0.5)
+    rig.act("do" => "wait", "s" => 0.5)
+  end
+
+  it "has hydraulics' own lever curve at rest, with air and without" do
+    [0.0, 0.3, 1.0].each do |air|
+      [0.2, 1.0, 3.0].each do |pressure|
+        travel = circuit.travel_mm(pressure, air_ml: air)
+        now = rig(air: air.zero? ? [] : [slug(air, 700.0)]).act("do" => "lever", "to" => travel, "s" => 1)
+        expect(now.pressure_mpa).to be_within(1e-6).of(pressure)
+        expect(now.force_n).to be_within(1e-4).of(circuit.finger_force_n(pressure))
+      end
+    end
+  end
+
+  it "is never firmer with more air" do
+    travel = circuit.travel_mm(2.0)
+    pressures = [0, 0.1, 0.3, 1, 3].map do |air|
+      rig(air: [slug(air, 500.0)]).act("do" => "lever", "to" => travel, "s" => 1).pressure_mpa
+    end
+    expect(pressures).to eq pressures.sort.reverse
+    expect(pressures.uniq.size).to eq 5
+  end
+
+  it "passes nothing through a shut nipple, and takes from the reservoir what ran out of an open one" do
+    shut = rig
+    3.times { stroke(shut, "left_caliper", turns: 0) }
+    expect(shut.jar_ml).to eq 0
+    open = rig
+    3.times { stroke(open, "left_caliper") }
+    expect(open.jar_ml).to be > 5
+    expect(found.value("reservoir", "usable") - open.reservoir_ml).to be_within(1e-6).of(open.jar_ml)
+  end
+
+  it "draws air in by a nipple that is open when the lever is let go, and notices it" do
+    now = rig
+    now.act("do" => "nipple", "end" => "left_caliper", "turns" => 0.5)
+    now.act("do" => "lever", "to" => now.travel_mm, "s" => 2)
+    now.act("do" => "lever", "to" => 0, "s" => 0.5)
+    expect(now.air_ml).to be > 0.5
+    expect(now.events.map { |event| event[:what] }).to include "released_open"
+    expect(now.slugs.first.at_mm).to be > now.plumbing.paths.first.length_mm / 2
+  end
+
+  it "draws air in at the master when the reservoir runs dry, and notices it" do
+    now = rig
+    20.times { stroke(now, "left_caliper") }
+    expect(now.air_ml).to be > 0
+    expect(now.events.map { |event| event[:what] }).to include "port_uncovered"
+  end
+
+  it "sinks with a cup that lets past and with a joint that leaks, and holds without" do
+    held = lambda do |faults|
+      now = rig(faults: Sandbag::Rig::Faults.new(**faults))
+      now.act("do" => "lever", "to" => circuit.travel_mm(3.0), "s" => 1)
+      before = now.pressure_mpa
+      now.act("do" => "wait", "s" => 20)
+      [now.pressure_mpa / before, now]
+    end
+    expect(held.call({}).first).to be_within(1e-9).of(1)
+    share, bypass = held.call(bypass_ml_s_mpa: 0.01)
+    expect(share).to be < 0.9
+    expect(bypass.leaked_ml).to eq 0
+    share, leak = held.call(leak_ml_s_mpa: 0.01)
+    expect(share).to be < 0.9
+    expect(leak.leaked_ml).to be > 0.1
+  end
+
+  it "lets a bubble under the open port up into the reservoir" do
+    now = rig(air: [slug(0.3)]).act("do" => "wait", "s" => 2)
+    expect(now.air_ml).to eq 0
+    expect(now.air_out_ml).to be_within(1e-12).of(0.3)
+  end
+
+  it "keeps pressure where the port stays shut" do
+    blocked = rig(faults: Sandbag::Rig::Faults.new(port_blocked: true))
+    stroke(blocked, "left_caliper")
+    expect(blocked).not_to be_port_open
+    expect(rig).to be_port_open
+  end
+
+  it "keeps every millilitre of fluid and of air over a thousand made-up runs" do
+    random = Random.new(1127)
+    1000.times do
+      now = rig(air: Array.new(random.rand(0..3)) { slug(random.rand * 0.8, random.rand * 700, random.rand(0..1)) },
+        faults: Sandbag::Rig::Faults.new(bypass_ml_s_mpa: [0, 0, 0.01].sample(random: random),
+          leak_ml_s_mpa: [0, 0, 0.01].sample(random: random), port_blocked: random.rand < 0.1))
+      fluid, air = now.fluid_ml, now.air_ml
+      random.rand(3..8).times { now.act(made_up(now, random)) }
+      expect(now.fluid_ml).to be_within(1e-6).of(fluid)
+      expect(now.air_ml + now.air_out_ml - now.air_in_ml).to be_within(1e-6).of(air)
+      expect(now.slugs.map(&:ml)).to all(be >= 0)
+      expect(now.reservoir_ml).to be >= -1e-9
+    end
+  end
+
+  def made_up(now, random)
+    ends = now.plumbing.paths.map(&:id)
+    [
+      {"do" => "lever", "to" => random.rand * now.travel_mm, "s" => 0.1 + random.rand},
+      {"do" => "lever", "to" => 0, "s" => 0.3},
+      {"do" => "nipple", "end" => ends.sample(random: random), "turns" => [0, 0, 0.25, 0.5].sample(random: random)},
+      {"do" => "pour", "ml" => random.rand * 5},
+      {"do" => "wait", "s" => random.rand},
+      {"do" => "tap"}
+    ].sample(random: random)
+  end
+
+  it "gives the same for the same actions, and goes on apart from a snapshot" do
+    one = rig(air: [slug(0.5, 300.0)])
+    2.times { stroke(one, "left_caliper") }
+    other = one.snapshot
+    2.times { stroke(one, "left_caliper") }
+    2.times { stroke(other, "left_caliper") }
+    expect(other.frame).to eq one.frame
+    expect(one.snapshot.act("do" => "wait", "s" => 1).seconds).not_to eq one.seconds
+  end
+
+  it "refuses what cannot be done" do
+    now = rig
+    {{"do" => "whistle"} => "do", {"do" => "lever", "to" => 1e9, "s" => 1} => "to",
+     {"do" => "lever", "to" => Float::NAN, "s" => 1} => "to", {"do" => "wait", "s" => -1} => "s",
+     {"do" => "nipple", "end" => "elbow", "turns" => 1} => "end"}.each do |action, pointer|
+      expect(refusal_at { now.act(action) }).to eq [pointer]
+    end
+  end
+end

@@ -1,0 +1,136 @@
+import { scaleLinear } from "d3-scale";
+import styled, { useTheme } from "styled-components";
+import type { PracticeFrame, PracticeStart } from "../server/api";
+
+interface Props {
+  run: PracticeStart;
+  frame: PracticeFrame;
+  /** The nipple that is worked, and whether it is open. */
+  end: string;
+  isOpen: boolean;
+}
+
+const WIDTH = 640;
+const HEIGHT = 420;
+const TOP = 96;
+const FLOOR = 380;
+
+const Drawing = styled.svg`
+  width: 100%;
+  g[data-moves] {
+    transition: transform 0.1s linear;
+  }
+  rect[data-moves] {
+    transition:
+      y 0.1s linear,
+      height 0.1s linear;
+  }
+  @media (prefers-reduced-motion: reduce) {
+    g[data-moves],
+    rect[data-moves] {
+      transition: none;
+    }
+  }
+`;
+
+/** The way of the fluid as height over length, the line as glass: bubbles crawl, stall and come back in it. */
+export function PracticeLine({ run, frame, end, isOpen }: Props) {
+  const theme = useTheme();
+  const points = run.ends.flatMap((each) => each.points);
+  const heights = points.map((point) => point.height_mm);
+  const longest = Math.max(...points.map((point) => point.at_mm));
+  const low = Math.min(...heights);
+  const high = Math.max(...heights);
+  const y = scaleLinear([low, Math.max(high, low + 50)], [FLOOR, TOP]);
+  const x = scaleLinear([0, longest], [140, WIDTH - 60]);
+  const share = frame.reservoir_ml / run.reservoir_full_ml;
+  const level = 12 + (1 - Math.min(Math.max(share, 0), 1)) * 52;
+  const top = (run.ends[0]?.points[0]?.height_mm ?? high) as number;
+  const lever = (frame.lever_mm / run.travel_mm) * 38;
+  const place = (path: number, at: number) => {
+    const line = run.ends[path]?.points ?? [];
+    const after = line.findIndex((point) => point.at_mm >= at);
+    const to = line[Math.max(after, 1)] ?? line[line.length - 1];
+    const from = line[Math.max(after, 1) - 1] ?? to;
+    if (!to || !from) return { left: x(0), up: y(top) };
+    const along = (at - from.at_mm) / (to.at_mm - from.at_mm || 1);
+    return { left: x(at), up: y(from.height_mm + along * (to.height_mm - from.height_mm)) };
+  };
+  // two ends side by side: each label to its own side
+  const anchors =
+    run.ends.length === 1
+      ? [{ x: 0, anchor: "middle" as const }]
+      : [
+          { x: 10, anchor: "end" as const },
+          { x: -10, anchor: "start" as const },
+        ];
+  const air = frame.slugs.reduce((sum, slug) => sum + slug.ml, 0);
+  return (
+    <Drawing
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={`${frame.slugs.length} bubbles in the line, ${air.toFixed(2)} mL of air; reservoir ${Math.round(share * 100)} % full; lever ${Math.round((frame.lever_mm / run.travel_mm) * 100)} % in`}
+    >
+      <path d="M40 8v60h70V8" fill={theme.panel} stroke={theme.tube} strokeWidth="5" />
+      <rect data-moves x="43" y={level} width="64" height={66 - level} fill={theme.fresh} />
+      <path d={`M75 68L75 ${y(top)}L${x(0)} ${y(top)}`} fill="none" stroke={theme.tube} strokeWidth="14" />
+      <path d={`M75 68L75 ${y(top)}L${x(0)} ${y(top)}`} fill="none" stroke={theme.fresh} strokeWidth="8" />
+      <g
+        data-moves
+        style={{ transform: `translate(0px, ${y(top)}px) rotate(${-lever}deg)`, transformOrigin: "75px 0px" }}
+      >
+        <path d="M75 0H10" stroke={theme.ink} strokeWidth="9" strokeLinecap="round" />
+      </g>
+      {run.ends.map((each, index) => {
+        const way = each.points.map((point) => `${x(point.at_mm)} ${y(point.height_mm)}`).join("L");
+        const last = each.points[each.points.length - 1];
+        const open = isOpen && each.id === end;
+        return (
+          <g key={each.id}>
+            <path d={`M${way}`} fill="none" stroke={theme.tube} strokeWidth="16" strokeLinejoin="round" />
+            <path d={`M${way}`} fill="none" stroke={theme.fresh} strokeWidth="10" strokeLinejoin="round" />
+            {last ? (
+              <g transform={`translate(${x(last.at_mm)} ${y(last.height_mm)})`}>
+                <circle
+                  r="13"
+                  fill={open ? theme.focus : theme.panel}
+                  stroke={each.id === end ? theme.focus : theme.tube}
+                  strokeWidth="5"
+                />
+                <text
+                  x={anchors[index]?.x}
+                  y="36"
+                  textAnchor={anchors[index]?.anchor}
+                  fontSize="15"
+                  fill={theme.ink}
+                >
+                  {open ? `${each.label}, open` : each.label}
+                </text>
+              </g>
+            ) : null}
+          </g>
+        );
+      })}
+      {frame.slugs.map((slug, index) => {
+        const { left, up } = place(slug.path, slug.at_mm);
+        const size = 5 + 9 * Math.cbrt(slug.ml);
+        return (
+          <g
+            key={index}
+            data-moves
+            data-slug
+            style={{ transform: `translate(${left.toFixed(1)}px, ${up.toFixed(1)}px)` }}
+          >
+            <ellipse
+              rx={size * 1.3}
+              ry={Math.min(size, 8)}
+              fill={theme.panel}
+              stroke={theme.ink}
+              strokeWidth="2.500"
+            />
+          </g>
+        );
+      })}
+    </Drawing>
+  );
+}
