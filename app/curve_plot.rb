@@ -40,7 +40,8 @@ module App
       },
         *@readings.map { |reading| dot_svg(reading) }]
       %(<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 #{WIDTH.round} #{HEIGHT.round}" width="#{WIDTH.round}" ) +
-        %(height="#{HEIGHT.round}" font-family="sans-serif" font-size="11"><rect width="100%" height="100%" fill="#fff"/>) +
+        %(height="#{HEIGHT.round}" font-family="sans-serif" font-size="11">) +
+        %(<rect width="100%" height="100%" fill="#fff"/>) +
         parts.join + "</svg>\n"
     end
 
@@ -119,7 +120,7 @@ module App
 
     def dot_svg(reading)
       left, up = at(reading)
-      %(<circle cx="#{left.round(1)}" cy="#{(HEIGHT - up).round(1)}" r="3" fill="#fff" stroke="#000" stroke-width="1.4"/>)
+      %(<circle cx="#{left.round(1)}" cy="#{(HEIGHT - up).round(1)}" r="3" fill="#fff" stroke="#000"/>)
     end
 
     def axes(pdf)

@@ -48,7 +48,8 @@ module App
     private
 
     def of?(file, entry)
-      entry[:stage] == file[:stage] && entry[:corrects].nil? && (file[:kinds].nil? || file[:kinds].include?(entry[:kind]))
+      return false unless entry[:stage] == file[:stage] && entry[:corrects].nil?
+      file[:kinds].nil? || file[:kinds].include?(entry[:kind])
     end
 
     def series?(file)

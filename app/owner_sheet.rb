@@ -6,8 +6,8 @@ module App
   class OwnerSheet
     FIRST_RIDE = [
       "Slow, on clear dry ground, nobody behind you. Try the brake or clutch first while the machine is still pushed.",
-      "Stop at once, and do not ride on, if the lever or pedal comes closer than before, goes soft, drags, or anything " \
-        "is wet."
+      "Stop at once, and do not ride on, if the lever or pedal comes closer than before, goes soft, drags, or " \
+        "anything is wet."
     ].freeze
 
     # @param head [Hash] of the job; ask, feel, close [Hash] what the stages show; all by string keys
@@ -69,7 +69,8 @@ module App
       changed = (@feel["changes"] || []).filter_map { |change|
         change["says"] && "#{change["label"]}: #{change["says"]}"
       }
-      (normal + changed).empty? ? ["Nothing that you should notice. If you do notice something, tell us."] : normal + changed
+      return ["Nothing that you should notice. If you do notice something, tell us."] if (normal + changed).empty?
+      normal + changed
     end
 
     def watched

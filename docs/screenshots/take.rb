@@ -9,13 +9,16 @@ require "fileutils"
 
 VIEWS = {
   "bench" => "/", "machines" => "/machines", "machine" => "/machines/ridgeline", "fit" => "/jobs/job-scree-front/fit",
-  "machine-kart" => "/machines/drift", "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask",
+  "practice" => "/practice", "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask",
   "choose" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip",
   "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build",
   "bleed" => "/jobs/job-tourer-front/bleed", "bleed-dark" => "/jobs/job-tourer-front/bleed",
   "sizer" => "/sizer?circuit=ridgeline-front", "shop" => "/shop", "feel" => "/jobs/job-kart/feel",
   "close" => "/jobs/job-kart/close", "signed" => "/jobs/job-bicycle/close"
 }.freeze
+
+# What is pressed before the picture is taken.
+PRESSED = {"practice" => "Start: A high loop"}.freeze
 
 def theme_of(name)
   name.end_with?("-dark") ? "dark" : ENV.fetch("THEME", "light")
@@ -35,6 +38,7 @@ wanted.each do |name|
   session.visit(served.url + VIEWS.fetch(name))
   session.has_css?("h1") || warn("#{name}: no heading")
   session.has_no_content?("Fetching…")
+  session.click_button(PRESSED[name]) if PRESSED.key?(name)
   sleep 0.7
   session.execute_script("scrollTo(0, Number(arguments[0]))", ENV.fetch("SCROLL", "0"))
   session.save_screenshot("#{folder}/#{name}.png")

@@ -47,7 +47,7 @@ module Sandbag
         return if done?
         return "wet at a joint: remake it and bleed again" if wet?
         return "not watched yet" if dry.empty?
-        "dry once; look again from #{second_from.utc.strftime("%H:%M")} UTC on"
+        "dry once; look again #{APART_S / 60} minutes after the first"
       end
 
       # @return [Hash] watches (at, dry) since the last wet one, done, second_from

@@ -2,7 +2,8 @@
 
 module Sandbag
   module Rig
-    # A lesson on a simulated circuit: where it starts, and what came of it beside a good hand's work from the same start.
+    # A lesson on a simulated circuit: where it starts, and what came of it beside a good hand's work from the same
+    # start.
     class Lesson
       # @return [Array<Lesson>]
       def self.all

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Rig
-    # Where fluid and air may go in a simulated circuit: from the master's outlet to each far end, leg by leg, with bore,
-    # rise and the drift of a slug in each (docs/physics.md 6).
+    # Where fluid and air may go in a simulated circuit: from the master's outlet to each far end, leg by leg, with
+    # bore, rise and the drift of a slug in each (docs/physics.md 6).
     class Plumbing
       # A stretch that only climbs or only falls. from_mm, to_mm: along the way from the master; rise: 1 outward up, −1
       # outward down, 0 level; drift_mm_s: at which a slug rises by itself.
@@ -11,28 +11,20 @@ module Sandbag
         keyword_init: true)
 
       # One way out, to a far end.
-      # @attr id [String]; label [String]; legs [Array<Leg>] outwards; length_mm [Float]; head_mm [Float] from the master
-      #   down to the nipple; pocket_ml [Float] air that its cavity keeps
-      Path = Struct.new(:id, :label, :legs, :length_mm, :head_mm, :pocket_ml, keyword_init: true) do
+      # @attr id [String]; label [String]; legs [Array<Leg>] outwards; length_mm [Float]; head_mm [Float] from the
+      #   master down to the nipple
+      Path = Struct.new(:id, :label, :legs, :length_mm, :head_mm, keyword_init: true) do
         # @return [Leg] that a place lies in; the place itself is the upper end of the leg before
         def leg_at(at_mm)
           legs.find { |leg| at_mm < leg.to_mm } || legs.last
-        end
-
-        # @return [Float] mm, of a place along the way
-        def height_at(at_mm)
-          leg = leg_at(at_mm)
-          share = (at_mm - leg.from_mm) / (leg.to_mm - leg.from_mm)
-          leg.from_height_mm + share * (leg.to_height_mm - leg.from_height_mm)
         end
       end
 
       attr_reader :paths, :fluid
 
       # @param sheet [Sandbag::Circuit::Sheet]; celsius [Float] of the fluid
-      # @param raised_mm [Float] the bar turned: the master higher by so much; tilted_mm [Float] the whole machine
-      def initialize(sheet, celsius: Bleed::Way::WARM_C, raised_mm: 0.0, tilted_mm: 0.0)
-        ways = Bleed::Way.all(sheet, celsius: celsius, raised_mm: raised_mm, tilted_mm: tilted_mm)
+      def initialize(sheet, celsius: Bleed::Way::WARM_C)
+        ways = Bleed::Way.all(sheet, celsius: celsius)
         @fluid = ways.first.fluid
         @paths = ways.map { |way| path(way) }.freeze
         freeze
@@ -69,7 +61,7 @@ module Sandbag
         start = outward.first.from.at_mm
         legs = outward.map { |leg| leg_of(leg, start, way.fluid) }
         Path.new(id: way.far_end["id"], label: way.end_label, legs: legs.freeze, length_mm: legs.last.to_mm,
-          head_mm: way.profile.head_mm, pocket_ml: way.profile.pocket_ml).freeze
+          head_mm: way.profile.head_mm).freeze
       end
 
       def leg_of(leg, start, fluid)

@@ -3,8 +3,8 @@
 module Sandbag
   module Rig
     # A simulated circuit that runs: lever, nipples and reservoir are worked, fluid and air move by the formulas of
-    # hydraulics and of the bleed (docs/physics.md 3, 6), in steps of a fiftieth of a second. Nothing here is chance: the
-    # same actions give the same circuit. No fluid and no air comes from nowhere or goes nowhere.
+    # hydraulics and of the bleed (docs/physics.md 3, 6), in steps of a fiftieth of a second. Nothing here is chance:
+    # the same actions give the same circuit. No fluid and no air comes from nowhere or goes nowhere.
     class Simulation
       STEP_S = 0.02
       # Fluid in the reservoir below which its port is uncovered, mL.
@@ -289,7 +289,7 @@ module Sandbag
         @reservoir_ml += over
       end
 
-      # @return [Array<Float>] mL/s outward on each way: what left by its nipple, and its share of what the far ends took
+      # @return [Array<Float>] mL/s outward on each way: what left by its nipple, and its share of what far ends took
       def flows(before)
         taken = (excess_ml - before) / plumbing.paths.size
         @moved_ml.map { |ml| (ml + taken) / STEP_S }

@@ -4,8 +4,8 @@ module Sandbag
   module Rig
     # Air that fills a piece of a line.
     #
-    # @attr ml [Float] at the pressure of the air outside; path [Integer] which way out it is on; at_mm [Float] along it,
-    #   0 at the master's outlet
+    # @attr ml [Float] at the pressure of the air outside; path [Integer] which way out it is on; at_mm [Float] along
+    #   it, 0 at the master's outlet
     Slug = Struct.new(:ml, :path, :at_mm, keyword_init: true)
   end
 end
