@@ -26,11 +26,16 @@ module App
       open = Headlines.new(store, memory).of(store.jobs.page(limit: MOST, state: :open))
       content_type "text/calendar", charset: "utf-8"
       headers "content-disposition" => 'inline; filename="sandbag.ics"'
-      dues = rows.map { |row| DueLine.of(row, today) } + shelf_dues
-      CalendarFile.new(shop.name, plain(dues), plain(open).select { |job| job["wait"] }, @clock.call).text
+      made_of = [shop.name, rows, shelf_dues, open.select { |job| job[:wait] }]
+      memory.calendar(made_of) { calendar(*made_of) }
     end
 
     helpers do
+      def calendar(name, rows, shelf, waits)
+        dues = rows.map { |row| DueLine.of(row, today) } + shelf
+        CalendarFile.new(name, plain(dues), plain(waits), @clock.call).text
+      end
+
       # Bottles that are past their day, or will be.
       def shelf_dues
         _, stock = memory.stock(store)

@@ -15,6 +15,7 @@ module App
       @jobs = {}
       @stock = [0, Sandbag::Shelf::Stock.new].freeze
       @shop = [nil, nil]
+      @calendar = [nil, nil]
       @lock = Monitor.new
     end
 
@@ -24,6 +25,17 @@ module App
       kept_text, kept = @shop
       return kept if kept && kept_text == text
       ShopSettings.read(store).tap { |shop| @shop = [text, shop] }
+    end
+
+    # @param of [Object] all that the calendar is made of
+    # @yieldreturn [String] the calendar
+    # @return [String] as it was made last, where it is made of the same
+    def calendar(of)
+      @lock.synchronize do
+        made_of, text = @calendar
+        return text if text && made_of == of
+        yield.tap { |fresh| @calendar = [of, fresh] }
+      end
     end
 
     # @return [Array(Integer, Sandbag::Shelf::Stock)] the shelf, and the place in its journal that it is folded up to

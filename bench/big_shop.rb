@@ -19,6 +19,8 @@ class BigShop
       signed_jobs(circuits)
       open_jobs(circuits)
       moves
+      # what falls due is worked out anew for all of them when the server starts
+      @database[:settings].where(name: "dues").delete
     end
   end
 

@@ -99,7 +99,7 @@ def lists(watch)
     "what falls due" => "/api/due",
     "the calendar" => "/api/due/calendar.ics",
     "levers, the worst first" => "/api/levers",
-    "a lever over the months" => "/api/circuits/big-1-lofty-brake/levers",
+    "a lever over the months" => "/api/circuits/big-0-ridgeline-front/levers",
     "the shelf against a job" => "/api/jobs/job-scooter/supplies",
     "the page" => "/"
   }.each { |name, path| puts watch.measure(name, aim: LISTS, rounds: 60, &get(path)) }

@@ -9,6 +9,8 @@ module Sandbag
     # left, and so is one that comes to a state that was seen. Past MOST_NODES the best found stands, and says so.
     class DayPlan
       MOST_NODES = 2_000
+      # Nodes are dearer with more jobs: this many nodes times jobs at most.
+      MOST_WORK = 20_000
       MOST_BENCHES = 8
 
       # @attr work [Work]; piece [Integer] which of its pieces, from 0; bench [Integer] from 0; start, finish [Integer]
@@ -35,12 +37,13 @@ module Sandbag
         @minutes = minutes
         @total = works.sum(&:minutes)
         @nodes = 0
+        @most_nodes = [MOST_NODES, MOST_WORK / [works.size, 1].max].min
         # the fewest changes of fluid with which a state was come to
         @seen = {}
         @slots = []
         @score = score_of([], works.map { 0 })
         search
-        @exact = @nodes <= MOST_NODES
+        @exact = @nodes <= @most_nodes
         freeze
       end
 
@@ -117,7 +120,7 @@ module Sandbag
 
       def descend(state)
         @nodes += 1
-        return if @nodes > MOST_NODES
+        return if @nodes > @most_nodes
         take(state)
         candidates(state).each do |candidate|
           following = laid(state, candidate)
