@@ -92,7 +92,7 @@ module App
     end
 
     get "/:id/owner-sheet.pdf" do |id|
-      pdf "owner-sheet", OwnerSheet.new(*plain(desk.owner_sheet(id)), shop.name).render
+      pdf "owner-sheet", OwnerSheet.new(*plain(desk.owner_sheet(id)), shop.name, plain(shop.display["length"])).render
     end
 
     JobCsv::FILES.each_key do |name|

@@ -10,8 +10,10 @@ module App
         "anything is wet."
     ].freeze
 
-    # @param head [Hash] of the job; ask, feel, close [Hash] what the stages show; all by string keys
-    def initialize(head, ask, feel, close, shop_name)
+    # @param head [Hash] of the job; ask, feel, close [Hash] what the stages show; length [Hash] unit and factor of
+    #   the shop; all by string keys
+    def initialize(head, ask, feel, close, shop_name, length)
+      @length = length
       @head, @ask, @feel, @close, @shop_name = Glyphs.in([head, ask, feel, close, shop_name])
     end
 
@@ -66,11 +68,22 @@ module App
     def felt
       return [] unless @feel
       normal = (@feel["normal"] || []).map { |state| "#{state["label"]}: #{state["says"]}" }
-      changed = (@feel["changes"] || []).filter_map { |change|
-        change["says"] && "#{change["label"]}: #{change["says"]}"
-      }
-      return ["Nothing that you should notice. If you do notice something, tell us."] if (normal + changed).empty?
-      normal + changed
+      changed = [sooner, *normal].compact
+      changed.empty? ? ["Nothing that you should notice. If you do notice something, tell us."] : changed
+    end
+
+    # Travel that air cost before and does not any more is worth a word from here on, mm.
+    WORTH_MM = 1.0
+
+    def sooner
+      before, now = [@feel["before"], @feel["verdict"]].map { |verdict| verdict && verdict["cost_mm"] }
+      return unless before && now && before - now > WORTH_MM
+      "At a hard pull it stops about #{length(before - now)} sooner than when you brought it."
+    end
+
+    def length(mm)
+      inches = @length["unit"] == "in"
+      "#{format(inches ? "%.2f" : "%.0f", mm * @length["factor"])} #{@length["unit"]}"
     end
 
     def watched

@@ -75,7 +75,7 @@ RSpec.describe "Files of a job", :api do
     text = pdf.pages.map(&:text).join("\n").gsub(/\s+/, " ")
     expect(pdf.page_count).to eq 1
     expect(text).to include("Released by R. Tarn", "You said: “Lever to the bar on the long hill.”", "What to watch",
-      "After 24 h standing", "After the first ride", "Stop at once")
+      "After 24 h standing", "After the first ride", "Stop at once", "it stops about 9 mm sooner")
   end
 
   it "tell the owner of a machine that is not released not to use it" do

@@ -42,7 +42,7 @@ export function PracticeLine({ run, frame, end, isOpen }: Props) {
   const low = Math.min(...heights);
   const high = Math.max(...heights);
   const y = scaleLinear([low, Math.max(high, low + 50)], [FLOOR, TOP]);
-  const x = scaleLinear([0, longest], [140, WIDTH - 60]);
+  const x = scaleLinear([0, longest], [140, WIDTH - 110]);
   const share = frame.reservoir_ml / run.reservoir_full_ml;
   const level = 12 + (1 - Math.min(Math.max(share, 0), 1)) * 52;
   const top = (run.ends[0]?.points[0]?.height_mm ?? high) as number;

@@ -18,6 +18,9 @@ const Line = styled.li`
   align-items: center;
   padding: 0.5rem 0;
   border-top: 1px solid ${(p) => p.theme.line};
+  a {
+    display: block;
+  }
   small {
     display: block;
     color: ${(p) => p.theme.quiet};
@@ -33,7 +36,7 @@ export function DueList({ label, dues }: Props) {
       {dues.map((due) => (
         <Line key={due.id}>
           <div>
-            <Mark kind={due.overdue ? "stop" : "quiet"}>{daySaid(due.on)}</Mark>{" "}
+            <Mark kind={due.overdue ? "stop" : "quiet"}>{daySaid(due.on)}</Mark>
             {due.machine && due.circuit ? (
               <Link to={`/machines/${due.machine.id}?circuit=${due.circuit.id}`}>
                 {`${due.machine.name}: ${due.circuit.name}`}
