@@ -373,7 +373,8 @@ module Sandbag
         "limit" => String,
         "road" => Hash,
         "after_all?" => [TrueClass, FalseClass],
-        "amount?" => Hash
+        "amount?" => Hash,
+        "proof?" => String
       },
       "expected_feel" => {
         "when" => String,

@@ -29,7 +29,7 @@ RSpec.describe "Practice", :api do
 
   it "answers each action with a frame, and says afterwards what came of it beside a good hand" do
     run = start
-    8.times do
+    12.times do
       frame = stroke(run["ends"][0]["id"], run["travel_mm"])["frames"].last
       practise({do: "pour", ml: run["reservoir_full_ml"] - frame["reservoir_ml"]})
     end

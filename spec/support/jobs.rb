@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "time"
 require_relative "cylinder_work"
 require_relative "fit_work"
 

@@ -127,7 +127,7 @@ module Sandbag
 
       # @return [Tests] what was tried besides
       def tests
-        @tests ||= Tests.new(@fresh, job.sheet.kind, proven: -> { passed? && held? })
+        @tests ||= Tests.new(@fresh, job.sheet.kind, proven: -> { passed? && held? }, fitted: method(:fitted?))
       end
 
       def done?
@@ -183,6 +183,10 @@ module Sandbag
       end
 
       private
+
+      def fitted?(proof)
+        job.stages["fit"]&.covers?(proof) || false
+      end
 
       def hold_entry
         @fresh.last("hold", "hold_series")

@@ -7,9 +7,12 @@ module Sandbag
     class Tests
       # @param taken [Job::Entries] since fluid last moved; kind [Circuit::Kind]
       # @param proven [#call] whether the lever is passed and held: before, nothing is ridden
-      def initialize(taken, kind, proven: -> { true })
+      # @param fitted [#call] given a proof, whether Fit of this job has to do with it: it is not tried here again
+      def initialize(taken, kind, proven: -> { true }, fitted: ->(_) { false })
         @proven = proven
-        rows = Knowledge.table("feel_tests").select { |row| row["kinds"].nil? || row["kinds"].include?(kind.id) }
+        rows = Knowledge.table("feel_tests").select do |row|
+          (row["kinds"].nil? || row["kinds"].include?(kind.id)) && !(row["proof"] && fitted.call(row["proof"]))
+        end
         @amounts = rows.to_h { |row| [row["id"], row["amount"]] }.compact
         @tried = taken.by("test", "test")
         @tests = Job::Asked.all(rows, @tried.transform_values { |data| {"value" => read_answer(data)} }).freeze

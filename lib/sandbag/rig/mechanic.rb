@@ -15,8 +15,10 @@ module Sandbag
       HELD = 0.5
       # Topped up when less than this share is left above the port.
       LOW = 0.4
-      # A whole line through, and then this many cycles without a bubble. [default]
-      CLEAN_CYCLES = 4
+      # What the line holds and a fifth more, since a bubble climbs back between strokes, and this many cycles without
+      # one. [default]
+      LINES = 1.2
+      CLEAN_CYCLES = 3
       MOST_CYCLES = 60
 
       # @param rig [Simulation] to work on
@@ -35,7 +37,7 @@ module Sandbag
       def bleed_end(id)
         clean = 0
         path = @rig.plumbing.find(id)
-        wanted = path.legs.sum { |leg| leg.area_mm2 * (leg.to_mm - leg.from_mm) / 1000 }
+        wanted = LINES * path.legs.sum { |leg| leg.area_mm2 * (leg.to_mm - leg.from_mm) / 1000 }
         start = @rig.jar_ml
         MOST_CYCLES.times do
           out = @rig.air_out_ml

@@ -39,6 +39,7 @@ module Sandbag
         @sealed_ml = @rest_ml - air_ml
         @moved_ml = [0.0] * plumbing.paths.size
         @events = []
+        @excess_before_ml = excess_ml
       end
 
       # @return [Float] mL of air in the circuit, as it would be outside
@@ -193,13 +194,12 @@ module Sandbag
 
       def advance
         @seconds += STEP_S
-        before = excess_ml
-        pressure = pressure_of(before)
+        pressure = pressure_of(excess_ml)
         flow_out(pressure)
         leak(pressure)
         draw_in
         equalise if port_open?
-        move_air(flows(before))
+        move_air(flows)
         let_air_up if port_open?
       end
 
@@ -290,8 +290,9 @@ module Sandbag
       end
 
       # @return [Array<Float>] mL/s outward on each way: what left by its nipple, and its share of what far ends took
-      def flows(before)
-        taken = (excess_ml - before) / plumbing.paths.size
+      def flows
+        taken = (excess_ml - @excess_before_ml) / plumbing.paths.size
+        @excess_before_ml = excess_ml
         @moved_ml.map { |ml| (ml + taken) / STEP_S }
       end
 

@@ -7,9 +7,9 @@ RSpec.describe Sandbag::Feel::Tests do
   end
 
   it "are those of the circuit, in their order" do
-    every = %w[firm_squeeze return_time residual_drag leak_watch]
-    expect(tried("brake_hand")).to eq every + %w[full_lock modulation walking_pace low_speed]
-    expect(tried("brake_bike").first).to eq "block_squeeze"
+    every = %w[free_play firm_squeeze return_time residual_drag leak_watch]
+    expect(tried("brake_hand")).to eq every + %w[full_lock modulation brake_lamp walking_pace low_speed]
+    expect(tried("brake_bike").first(2)).to eq %w[free_play block_squeeze]
     expect(tried("clutch_hand")).to include("in_gear", "bite_point").and include(*every)
     expect(tried("clutch_hand")).not_to include "modulation"
     expect(tried("brake_foot")).to include "pedal_tip"
@@ -38,7 +38,7 @@ RSpec.describe Sandbag::Feel::Tests do
     it "let nobody ride before every other is good" do
       expect(refusal_at { try("walking_pace", "bites") }).to eq ["data/test"]
       {"firm_squeeze" => "firm", "return_time" => "quick", "residual_drag" => "free", "leak_watch" => "dry",
-       "full_lock" => "clear", "modulation" => "even"}.each { |test, value| try(test, value) }
+       "full_lock" => "clear", "modulation" => "even", "free_play" => "in_range", "brake_lamp" => "before_bite"}.each { |test, value| try(test, value) }
       try("walking_pace", "bites")
       expect(job.view("feel")[:tests].map { |test| test[:locked] }.uniq).to eq [false]
     end
@@ -48,6 +48,15 @@ RSpec.describe Sandbag::Feel::Tests do
       expect(job.state.bleed).to be_lever_failed
       job.add("bleed", "round", {"lever" => "springy"})
       expect(job.state.bleed).not_to be_lever_failed
+    end
+
+    it "do not ask for what Fit proves" do
+      adjusted = JobInMemory.new(sheet(twin_disc_plain))
+      adjusted.add("ask", "route", {"route" => "adjust_free_play"})
+      expect(adjusted.state.feel.tests.all.map(&:id)).not_to include "free_play"
+      expect(job.state.feel.tests.all.map(&:id)).to include "free_play"
+      try("free_play", "in_range")
+      expect(job.state.close.gates.find { |gate| gate.id == "free_play" }).to have_attributes(state: :met, known: true)
     end
 
     it "take a reading where there is one, and judge it by its limit" do

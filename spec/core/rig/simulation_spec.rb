@@ -52,6 +52,46 @@ RSpec.describe Sandbag::Rig::Simulation do
     expect(found.value("reservoir", "usable") - open.reservoir_ml).to be_within(1e-6).of(open.jar_ml)
   end
 
+  it "takes a slug along by 1.2 of what flows through its line, and back by no more than it came where it is arrested" do
+    rear = Sandbag::Circuit::Template.sheet("road_rear").set("fluid", "stamped", "dot4", "part_marking")
+    now = described_class.new(rear, air: [slug(0.05, 50.0)])
+    leg = now.plumbing.paths.first.legs.first
+    expect(leg.drift_mm_s).to eq 0
+    now.act("do" => "nipple", "end" => "caliper", "turns" => 0.5)
+    now.act("do" => "lever", "to" => now.travel_mm * 0.6, "s" => 2)
+    now.act("do" => "wait", "s" => 3)
+    expect(now.pressure_mpa).to eq 0
+    gone = 1.2 * 1000 * (now.jar_ml + now.send(:excess_ml)) / leg.area_mm2
+    expect(now.slugs.first.at_mm).to be_within(1.0).of(50.0 + gone)
+    expect(gone).to be > 100
+  end
+
+  it "climbs back in a wide line between two strokes, and not in a narrow one" do
+    climbed = [3.2, 6.0].map do |bore|
+      wide = Sandbag::Circuit::Template.sheet("road_rear").set("fluid", "stamped", "dot4", "part_marking")
+        .change("hose", "bore", bore, "measured")
+      described_class.new(wide, air: [slug(0.3, 400.0)]).act("do" => "wait", "s" => 2).slugs.first.at_mm
+    end
+    expect(climbed.first).to eq 400
+    # docs/physics.md 6: 31.9 mm/s at 6.0 mm
+    expect(climbed.last).to be_within(1.0).of(400 - 2 * 31.9)
+  end
+
+  it "agrees with the verdict over hold, open, close, release on every usual line" do
+    method = Sandbag::Knowledge.find("bleed_methods", "hold_cycle")
+    Sandbag::Knowledge.table("circuit_templates").each do |template|
+      plain = Sandbag::Circuit::Template.sheet(template["id"])
+      usual = plain.set("fluid", "stamped", (plain.kind.safety == "bicycle") ? "mineral" : "dot4", "part_marking")
+      Sandbag::Bleed::Way.all(usual).each_with_index do |way, index|
+        expect(Sandbag::Bleed::MethodVerdict.new(way, method).stuck).to be_nil
+        length = way.profile.length_mm
+        now = described_class.new(usual, air: [slug(0.3, length / 2, index)])
+        Sandbag::Rig::Mechanic.new(now).bleed_end(way.far_end["id"])
+        expect([template["id"], now.air_ml]).to eq [template["id"], 0]
+      end
+    end
+  end
+
   it "draws air in by a nipple that is open when the lever is let go, and notices it" do
     now = rig
     now.act("do" => "nipple", "end" => "left_caliper", "turns" => 0.5)
