@@ -37,8 +37,11 @@ RSpec.describe Sandbag::Feel::Tests do
 
     it "let nobody ride before every other is good" do
       expect(refusal_at { try("walking_pace", "bites") }).to eq ["data/test"]
-      {"firm_squeeze" => "firm", "return_time" => "quick", "residual_drag" => "free", "leak_watch" => "dry",
-       "full_lock" => "clear", "modulation" => "even", "free_play" => "in_range", "brake_lamp" => "before_bite"}.each { |test, value| try(test, value) }
+      good = {
+        "firm_squeeze" => "firm", "return_time" => "quick", "residual_drag" => "free", "leak_watch" => "dry",
+        "full_lock" => "clear", "modulation" => "even", "free_play" => "in_range", "brake_lamp" => "before_bite"
+      }
+      good.each { |test, value| try(test, value) }
       try("walking_pace", "bites")
       expect(job.view("feel")[:tests].map { |test| test[:locked] }.uniq).to eq [false]
     end
