@@ -5,6 +5,8 @@ module App
   class PracticeApi < Base
     RUNS = PracticeRuns.new
 
+    MYSTERIES = Mysteries.new
+
     get "/lessons" do
       json 200, {items: Sandbag::Rig::Lesson.all.map(&:to_h)}
     end
@@ -31,6 +33,22 @@ module App
 
     get "/runs/:id/result" do |id|
       json 200, RUNS.work(id) { |run| run.lesson.result(run.rig) }
+    end
+
+    post "/mysteries" do
+      id = body_for("startMystery")["id"]
+      json 201, MysteryView.new(id, MYSTERIES.start(id)).to_h
+    end
+
+    post "/mysteries/:id/tests" do |id|
+      json 200, MysteryView.new(id, MYSTERIES.try(id, body_for("tryMystery")["finding"])).to_h
+    end
+
+    post "/mysteries/:id/answers" do |id|
+      named = body_for("nameMystery")["cause"]
+      hidden = Sandbag::Knowledge.find("causes", MYSTERIES.find(id).mystery.cause)
+      json 200, {right: named == hidden["id"], cause: hidden.slice("id", "label"), route:
+        Sandbag::Job::Route.find(hidden["routes"].first).label}
     end
   end
 end

@@ -82,6 +82,7 @@ module Sandbag
         }) ||
           KnowledgeReferences.ids("machine_kinds", row["short_for"] || [])
       end,
+      "mystery_faults" => ->(row) { KnowledgeReferences.ids("causes", [row["cause"]]) },
       "lessons" => ->(row) do
         KnowledgeReferences.ids("circuit_templates",
           [row["template"]]) || KnowledgeReferences.ids("fluids", [row["fluid"]])

@@ -237,6 +237,11 @@ module Sandbag
         "air" => Array,
         "air_left" => Numeric
       },
+      "mystery_faults" => {
+        "cause" => String,
+        "faults?" => Hash,
+        "air?" => Hash
+      },
       "practice_slips" => {
         "label" => String,
         "says" => String

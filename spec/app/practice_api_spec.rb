@@ -65,6 +65,35 @@ RSpec.describe "Practice", :api do
     expect(practise({do: "wait", s: 61})["status"]).to eq 422
   end
 
+  describe "a mystery lever" do
+    def try(finding, id: "m1")
+      ask(:post, "/practice/mysteries/#{id}/tests", {finding: finding})
+    end
+
+    it "hides one thing, counts the minutes of what is tried, and tells the truth once a cause is named" do
+      start = ask(:post, "/practice/mysteries", {id: "m1"})
+      expect(start["tests"].count { |test| test["best"] }).to eq 1
+      best = start["tests"].find { |test| test["best"] }
+      after = try(best["id"])
+      expect(after["tests"].find { |test| test["id"] == best["id"] }).to include("said", "best" => false)
+      expect(after["minutes"]).to eq best["minutes"]
+      expect(try(best["id"])).to eq after
+      after["tests"].each { |test| try(test["id"]) }
+      found = try(best["id"])["ranks"].first["id"]
+      truth = ask(:post, "/practice/mysteries/m1/answers", {cause: found})
+      expect(truth).to include("right" => true, "cause" => include("id" => found))
+      wrong = (start["causes"].map { |cause| cause["id"] } - [found]).first
+      expect(ask(:post, "/practice/mysteries/m1/answers", {cause: wrong})).to include("right" => false)
+    end
+
+    it "refuses a test that is not tried on it, and a lever that is not there" do
+      ask(:post, "/practice/mysteries", {id: "m1"})
+      expect(pointers(try("fluid_colour"))).to eq ["finding"]
+      expect(pointers(try("nothing"))).to eq ["finding"]
+      expect(try("lever_feel", id: "gone")["status"]).to eq 404
+    end
+  end
+
   it "touches no record" do
     database = store.instance_variable_get(:@database)
     run = start

@@ -40,6 +40,20 @@ RSpec.describe "Practice", :browser do
     expect(axe_violations).to be_empty
   end
 
+  it "finds what is wrong with a mystery lever" do
+    session.click_button "Mystery lever"
+    expect(session).to have_content("tells most")
+    session.all("[aria-label^='Try: ']").map { |button| button["aria-label"] }.each do |name|
+      session.click_button name
+      expect(session).to have_no_button(name)
+    end
+    likeliest = session.first("ol[aria-label='Causes'] li").text.sub(/\A\d+ % +/, "")
+    session.click_button likeliest
+    expect(session).to have_css("h2", text: "Right")
+    expect(session).to have_content("Put right by:")
+    expect(axe_violations).to be_empty
+  end
+
   it "does one badly, and is told afterwards and not before" do
     session.click_button "Start: A bubble half way"
     expect(session).to have_css("g[data-slug]")

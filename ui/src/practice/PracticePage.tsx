@@ -1,12 +1,15 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import styled from "styled-components";
 import { Button } from "../kit/Button";
 import { Loaded } from "../kit/Loaded";
-import { Page, Panel, Quiet } from "../kit/layout";
+import { Page, Panel, Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { useTitle } from "../kit/useTitle";
 import { answer, client } from "../server/client";
+import type { Mystery } from "../server/api";
 import { lessonsQuery } from "../server/queries";
+import { MysteryLever } from "./MysteryLever";
 import { PracticeRun } from "./PracticeRun";
 
 const Lessons = styled.ul`
@@ -31,6 +34,11 @@ export function PracticePage() {
     mutationFn: (lesson: string) =>
       answer(client.POST("/practice/runs", { body: { id: crypto.randomUUID(), lesson } })),
   });
+  const [search, setSearch] = useState<Mystery>();
+  const mystery = useMutation({
+    mutationFn: () => answer(client.POST("/practice/mysteries", { body: { id: crypto.randomUUID() } })),
+    onSuccess: setSearch,
+  });
   return (
     <Page>
       <h1>Practice</h1>
@@ -43,11 +51,24 @@ export function PracticePage() {
           onAgain={() => start.mutate(start.data.lesson.id)}
           onLeave={() => start.reset()}
         />
+      ) : search ? (
+        <MysteryLever
+          key={search.id}
+          mystery={search}
+          onTried={setSearch}
+          onAgain={() => mystery.mutate()}
+          onLeave={() => setSearch(undefined)}
+        />
       ) : (
         <Loaded query={lessons}>
           {({ items }) => (
             <Panel>
-              <h2>Lessons</h2>
+              <Row>
+                <h2>Lessons</h2>
+                <Button tone="act" isDisabled={mystery.isPending} onPress={() => mystery.mutate()}>
+                  Mystery lever
+                </Button>
+              </Row>
               <Lessons aria-label="Lessons">
                 {items.map((lesson) => (
                   <li key={lesson.id}>

@@ -36,6 +36,7 @@ export type Choose = Schemas["Choose"];
 export type Bleed = Schemas["Bleed"];
 export type Feel = Schemas["Feel"];
 export type Close = Schemas["Close"];
+export type Mystery = Schemas["Mystery"];
 export type PracticeStart = Schemas["PracticeRun"];
 export type PracticeFrame = Schemas["PracticeFrame"];
 export type PracticeAction = Schemas["PracticeActions"]["actions"][number];
