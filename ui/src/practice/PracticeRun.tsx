@@ -45,7 +45,7 @@ export function PracticeRun({ run, onAgain, onLeave }: Props) {
   const [turns, setTurns] = useState(0);
   const [isPulled, setPulled] = useState(false);
   const [isOver, setOver] = useState(false);
-  const { frame, fault, pull, act } = usePractice(run.id, run.travel_mm, run.frame);
+  const { frame, fault, pull, act } = usePractice(run.id, run.travel_mm, run.frame, !isOver);
   const result = useQuery({ ...practiceResultQuery(run.id), enabled: isOver }).data;
   const hold = (pulls: boolean) => {
     setPulled(pulls);

@@ -10,13 +10,14 @@ const RETURN_S = 0.4;
 const MOST_S = 0.5;
 
 /** Hands at a simulated circuit: what they do is sent as it is done, and what comes back is drawn. */
-export function usePractice(id: string, travelMm: number, first: PracticeFrame) {
+export function usePractice(id: string, travelMm: number, first: PracticeFrame, isOn: boolean) {
   const [frame, setFrame] = useState(first);
   const [fault, setFault] = useState<string>();
   const isPulling = useRef(false);
   const lever = useRef(first.lever_mm);
   const waiting = useRef<PracticeAction[]>([]);
   useEffect(() => {
+    if (!isOn) return undefined;
     let isSending = false;
     let last = performance.now();
     let isGone = false;
@@ -46,7 +47,7 @@ export function usePractice(id: string, travelMm: number, first: PracticeFrame) 
       isGone = true;
       clearInterval(timer);
     };
-  }, [id, travelMm]);
+  }, [id, travelMm, isOn]);
   return {
     frame,
     fault,
