@@ -8,8 +8,8 @@ module App
     def initialize(lines, asked, now)
       @lines = lines.to_h { |line| [line[:id], line] }
       @now = now
-      works = works_of(asked["moved"] || [])
-      @plan = Sandbag::Planner::DayPlan.new(works, benches: asked["benches"], minutes: asked["minutes"])
+      @works = works_of(asked["moved"] || [])
+      @plan = Sandbag::Planner::DayPlan.new(@works, benches: asked["benches"], minutes: asked["minutes"])
     end
 
     # @return [Hash]
@@ -67,8 +67,7 @@ module App
 
     # Open, and nothing to be done about it at this bench.
     def elsewhere
-      @lines.values.reject { |line| Sandbag::Planner::JobWork.new(line, @now).plannable? }
-        .map { |line| line.slice(:id, :machine, :circuit, :current) }
+      @lines.except(*@works.map(&:id)).values.map { |line| line.slice(:id, :machine, :circuit, :current) }
     end
   end
 end

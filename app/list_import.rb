@@ -8,6 +8,31 @@ module App
     #   take [Proc, nil] adds it
     Step = Struct.new(:line, :name, :does, :says, :take, keyword_init: true)
 
+    # @param list [#key, #prepare] given a row: what makes a thing the same; and what it says and how it is added
+    # @param rows [Array<ListFile::Row>]; here [Array] keys of what is here already
+    # @return [ListImport]
+    def self.through(list, rows, here)
+      known = here.to_h { |key| [key, true] }
+      new(rows.map { |row| step(list, row, known) })
+    end
+
+    def self.step(list, row, known)
+      key = list.key(row.values)
+      return say(row, "pass_over", "is here already") if known[key]
+      says, take = list.prepare(row.values)
+      known[key] = true
+      say(row, "add", says, take)
+    rescue Sandbag::Refusal => refusal
+      problem = refusal.problems.first
+      reason = [problem.message, problem.accepted].compact.join("; accepted: ")
+      say(row, "refuse", [problem.pointer.split("/").last, reason].compact.join(": "))
+    end
+
+    def self.say(row, does, says, take = nil)
+      Step.new(line: row.line, name: row.values["name"].to_s, does: does, says: says, take: take)
+    end
+    private_class_method :step, :say
+
     # @param steps [Array<Step>]
     def initialize(steps)
       @steps = steps

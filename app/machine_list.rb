@@ -12,6 +12,8 @@ module App
       "circuits" => %w[circuit templates]
     }.freeze
     NEEDED = %w[name kind].freeze
+    # How a machine is used of which nothing is said.
+    DAILY = "daily"
 
     # @param store [Store::All]; due_book [DueBook]; shop [Sandbag::Shop]
     def initialize(store, due_book, shop)
@@ -23,30 +25,24 @@ module App
     # @param bytes [String] CSV
     # @return [ListImport]
     def read(bytes)
-      known = @store.machines.all.to_h { |machine| [same(machine[:name], machine[:mark]), true] }
-      ListImport.new(ListFile.new(bytes, COLUMNS, NEEDED).rows.map { |row| step(row, known) })
+      here = @store.machines.all.map { |machine| same(machine[:name], machine[:mark]) }
+      ListImport.through(self, ListFile.new(bytes, COLUMNS, NEEDED).rows, here)
+    end
+
+    # @param values [Hash] of a row
+    def key(values)
+      same(*values.values_at("name", "mark"))
+    end
+
+    # @return [Array(String, Proc)] the circuits it gets, and what adds it
+    def prepare(values)
+      kind = pick("machine_kinds", values["kind"])
+      use = pick("machine_uses", values.fetch("use", DAILY))
+      templates = templates(kind, values["circuits"])
+      [templates.map { |template| template["label"] }.join(", "), -> { add(values, kind, use, templates) }]
     end
 
     private
-
-    def step(row, known)
-      name, mark = row.values.values_at("name", "mark")
-      key = same(name, mark)
-      return say(row, "pass_over", "is here already") if known[key]
-      kind = pick("machine_kinds", row.values["kind"])
-      use = row.values["use"] ? pick("machine_uses",
-        row.values["use"]) : Sandbag::Knowledge.find("machine_uses", "daily")
-      templates = templates(kind, row.values["circuits"])
-      known[key] = true
-      say(row, "add", templates.map { |template| template["label"] }.join(", "), -> { add(row, kind, use, templates) })
-    rescue Sandbag::Refusal => refusal
-      problem = refusal.problems.first
-      say(row, "refuse", [problem.message, problem.accepted].compact.join("; accepted: "))
-    end
-
-    def say(row, does, says, take = nil)
-      ListImport::Step.new(line: row.line, name: row.values["name"].to_s, does: does, says: says, take: take)
-    end
 
     def same(name, mark)
       [name.to_s.downcase, mark.to_s.downcase]
@@ -71,10 +67,10 @@ module App
       typed.split(/[|;+]/).map(&:strip).map { |each| pick("circuit_templates", each) }
     end
 
-    def add(row, kind, use, templates)
+    def add(values, kind, use, templates)
       id = SecureRandom.uuid
-      texts = %w[mark place meter note].to_h { |name| [name.to_sym, row.values[name].to_s[0, 120]] }
-      @store.machines.add(id: id, name: row.values["name"][0, 120], kind: kind["id"], used_for: use["id"], **texts)
+      texts = %w[mark place meter note].to_h { |name| [name.to_sym, values[name].to_s[0, 120]] }
+      @store.machines.add(id: id, name: values["name"][0, 120], kind: kind["id"], used_for: use["id"], **texts)
       templates.each do |template|
         sheet = @shop.limit(Sandbag::Circuit::Template.sheet(template["id"]))
         @store.circuits.add(id: SecureRandom.uuid, machine_id: id, name: template["label"], sheet: sheet.to_h)

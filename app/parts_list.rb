@@ -25,33 +25,25 @@ module App
     # @param bytes [String] CSV
     # @return [ListImport]
     def read(bytes)
-      known = @desk.stock.items.values.reject(&:discarded).to_h { |item|
-        [same(item.kind, item.name, item.place), true]
-      }
-      ListImport.new(ListFile.new(bytes, PartsList.columns, NEEDED).rows.map { |row| step(row, known) })
+      here = @desk.stock.items.values.reject(&:discarded).map { |item| same(item.kind, item.name, item.place) }
+      ListImport.through(self, ListFile.new(bytes, PartsList.columns, NEEDED).rows, here)
+    end
+
+    # @param values [Hash] of a row
+    def key(values)
+      same(kind_of(values["kind"])["id"], *values.values_at("name", "place"))
+    end
+
+    # @return [Array(String, Proc)] what it is, and what adds it
+    def prepare(values)
+      kind = kind_of(values["kind"])
+      move = Sandbag::Shelf::Move.new(id: SecureRandom.uuid, item: SecureRandom.uuid, kind: "added",
+        data: data(kind, values), at: @at, by: @by)
+      @desk.stock.admit(move)
+      [[kind["label"], *values.values_at("count", "place")].compact.join(", "), -> { @desk.add(move.to_h) }]
     end
 
     private
-
-    def step(row, known)
-      kind = kind_of(row.values["kind"])
-      key = same(kind["id"], row.values["name"], row.values["place"])
-      return say(row, "pass_over", "is here already") if known[key]
-      move = Sandbag::Shelf::Move.new(id: SecureRandom.uuid, item: SecureRandom.uuid, kind: "added",
-        data: data(kind, row.values), at: @at, by: @by)
-      @desk.stock.admit(move)
-      known[key] = true
-      says = [kind["label"], row.values["count"], row.values["place"]].compact.join(", ")
-      say(row, "add", says, -> { @desk.add(move.to_h) })
-    rescue Sandbag::Refusal => refusal
-      problem = refusal.problems.first
-      where = problem.pointer.split("/").last
-      say(row, "refuse", "#{where}: #{[problem.message, problem.accepted].compact.join("; accepted: ")}")
-    end
-
-    def say(row, does, says, take = nil)
-      ListImport::Step.new(line: row.line, name: row.values["name"].to_s, does: does, says: says, take: take)
-    end
 
     def same(kind, name, place)
       [kind, name.to_s.downcase, place.to_s.downcase]

@@ -63,7 +63,7 @@ module Sandbag
 
       # @return [Level]
       def level
-        @level ||= Level.new(job.sheet, Circuit::Assembly.build(job.sheet),
+        @level ||= Level.new(job.sheet, job.feel.circuit,
           worn: entries.by("worn", "part").transform_values { |data| data["depth"] },
           below_mm: fresh.said("level")&.fetch("below"))
       end
@@ -131,7 +131,7 @@ module Sandbag
         state, why, known = judged(row, id)
         waived = waivers[id] if state == :open && !row["never_waived"] && !sole?
         Gate.new(row: row, id: id, label: label, state: waived ? :met : state, why: why, known: known || false,
-          waived: waived, name: fresh.by("gate", "gate").dig(id, "name")).freeze
+          waived: waived, name: confirmations.dig(id, "name")).freeze
       end
 
       # @return [Array(Symbol, String, Boolean)] state, why it is open, whether another stage said so
@@ -152,7 +152,11 @@ module Sandbag
 
       # A confirmation made before the last stroke no longer holds.
       def confirmed?(id)
-        fresh.by("gate", "gate").dig(id, "met") || false
+        confirmations.dig(id, "met") || false
+      end
+
+      def confirmations
+        @confirmations ||= fresh.by("gate", "gate")
       end
 
       def waivers

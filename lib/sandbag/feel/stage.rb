@@ -8,6 +8,9 @@ module Sandbag
       MEASURED = %w[reading curve lift hold hold_series pump].freeze
       WORDS = {"bleed_again" => "bleed again", "cant_tell" => "can't tell"}.freeze
 
+      # @return [Hydraulics::Circuit] with what the job chose
+      attr_reader :circuit
+
       def initialize(job)
         super
         @circuit = Circuit::Assembly.build(job.sheet)

@@ -220,7 +220,7 @@ module Sandbag
       def score_of(slots, done, changes = 0)
         late = @works.each_with_index.count do |work, index|
           next false unless work.promised
-          finish = slots.reverse_each.find { |slot| slot.work.equal?(work) }&.finish if done[index] == work.pieces.size
+          finish = last_finish(slots, work) if done[index] == work.pieces.size
           late?(work, finish)
         end
         left = @works.each_with_index.sum { |work, index| work.tails[done[index]] || 0 }
@@ -235,7 +235,7 @@ module Sandbag
           [index, [state[:ready][index], state[:last]].max + @works[index].heads[state[:next][index]]]
         }
         late = @works.each_with_index.count do |work, index|
-          work.promised && late?(work, finishes.fetch(index) { last_finish(state, work) })
+          work.promised && late?(work, finishes.fetch(index) { last_finish(state[:slots], work) })
         end
         left = state[:free].sum { |free| [@minutes - [free, state[:last]].max, 0].max }
         tails = open.map { |index| @works[index].tails[state[:next][index]] }
@@ -248,8 +248,8 @@ module Sandbag
           state[:changes])
       end
 
-      def last_finish(state, work)
-        state[:slots].reverse_each.find { |slot| slot.work.equal?(work) }&.finish
+      def last_finish(slots, work)
+        slots.reverse_each.find { |slot| slot.work.equal?(work) }&.finish
       end
     end
   end
