@@ -6,7 +6,7 @@ module App
     # How many causes stand in the ranking.
     RANKED = 5
 
-    # @param id [String]; search [Mysteries::Search]
+    # @param id [String]; search [MysterySearch]
     def initialize(id, search)
       @id = id
       @diagnosis = search.diagnosis

@@ -3,9 +3,12 @@
 module App
   # /api/practice: lessons on simulated circuits. The page sends what hands do and draws what comes back.
   class PracticeApi < Base
-    RUNS = PracticeRuns.new
+    # @attr lesson [Sandbag::Rig::Lesson]; rig [Sandbag::Rig::Simulation]
+    Run = Struct.new(:lesson, :rig)
 
-    MYSTERIES = Mysteries.new
+    RUNS = InMemory.new(30, "practice run")
+
+    MYSTERIES = InMemory.new(100, "mystery lever")
 
     get "/lessons" do
       json 200, {items: Sandbag::Rig::Lesson.all.map(&:to_h)}
@@ -14,7 +17,7 @@ module App
     post "/runs" do
       body = body_for("startPractice")
       lesson = Sandbag::Rig::Lesson.find(body["lesson"]) || raise(Store::Missing.new("lesson", body["lesson"]))
-      run = RUNS.start(body["id"], lesson)
+      run = RUNS.keep(body["id"], Run.new(lesson, lesson.start))
       json 201, {id: body["id"], lesson: lesson.to_h, **PracticeView.new(run.rig).to_h}
     end
 
@@ -37,16 +40,17 @@ module App
 
     post "/mysteries" do
       id = body_for("startMystery")["id"]
-      json 201, MysteryView.new(id, MYSTERIES.start(id)).to_h
+      json 201, MysteryView.new(id, MYSTERIES.keep(id, MysterySearch.new(id))).to_h
     end
 
     post "/mysteries/:id/tests" do |id|
-      json 200, MysteryView.new(id, MYSTERIES.try(id, body_for("tryMystery")["finding"])).to_h
+      finding = body_for("tryMystery")["finding"]
+      json 200, MYSTERIES.work(id) { |search| MysteryView.new(id, search.try(finding)).to_h }
     end
 
     post "/mysteries/:id/answers" do |id|
       named = body_for("nameMystery")["cause"]
-      hidden = Sandbag::Knowledge.find("causes", MYSTERIES.find(id).mystery.cause)
+      hidden = Sandbag::Knowledge.find("causes", MYSTERIES.work(id) { |search| search.mystery.cause })
       json 200, {right: named == hidden["id"], cause: hidden.slice("id", "label"), route:
         Sandbag::Job::Route.find(hidden["routes"].first).label}
     end

@@ -3,7 +3,10 @@
 require_relative "helper"
 
 RSpec.describe "The day", :browser do
+  # At any hour of the server's, it is between nine and ten in the morning where the page is.
   before do
+    ahead = (9 - Time.now.utc.hour + 12) % 24 - 12
+    session.driver.browser.execute_cdp("Emulation.setTimezoneOverride", timezoneId: format("Etc/GMT%+d", -ahead))
     open_page "/"
     session.find("label", text: "Plan for today").click
     session.fill_in "The day ends at", with: "23:59\n"
@@ -37,7 +40,6 @@ RSpec.describe "The day", :browser do
     field = row.find("input", match: :first)
     hours, minutes = field.value.split(":").map(&:to_i)
     later = Time.utc(2026, 1, 1, hours, minutes) + 2 * 3600
-    next skip("too late in the day to move anything") if later.day > 1
     field.set("#{later.strftime("%H:%M")}\n")
     expect(session).to have_button("#{name}: let go of #{later.strftime("%H:%M")}")
     session.click_button "#{name}: let go of #{later.strftime("%H:%M")}"

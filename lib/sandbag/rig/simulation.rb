@@ -66,17 +66,12 @@ module Sandbag
       # @return [Float] N at the finger that hold the lever where it is
       def force_n
         return 0.0 unless lever_mm.positive?
-        @circuit.finger_force_n(pressure_mpa) + faults.friction_n
+        @circuit.finger_force_n(pressure_mpa)
       end
 
       # The port is open to the reservoir.
       def port_open?
         faults.port_opens? && piston_mm < @circuit.master.dead_stroke_mm
-      end
-
-      # @return [Float] turns that a nipple is open
-      def turns(id)
-        @turns[plumbing.paths.index(plumbing.find(id))]
       end
 
       # Does one thing, and lets time pass as it takes.
@@ -178,18 +173,11 @@ module Sandbag
       end
 
       def gap_ml
-        free = moving_share
-        @circuit.budget.gap_ml * faults.gap * free
+        @circuit.budget.gap_ml * faults.gap
       end
 
       def stiffness_ml_mpa
         @circuit.budget.stiffness_ml_mpa * faults.softer
-      end
-
-      # Far ends whose pistons move, as a share.
-      def moving_share
-        return 1.0 if faults.stuck.empty?
-        1.0 - faults.stuck.size.to_f / plumbing.paths.size
       end
 
       def advance
