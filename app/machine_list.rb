@@ -12,6 +12,8 @@ module App
       "circuits" => %w[circuit templates]
     }.freeze
     NEEDED = %w[name kind].freeze
+    # Texts, and how many characters they hold.
+    TEXTS = {"name" => 120, "mark" => 120, "place" => 120, "meter" => 120, "note" => 2000}.freeze
     # How a machine is used of which nothing is said.
     DAILY = "daily"
 
@@ -35,7 +37,11 @@ module App
     end
 
     # @return [Array(String, Proc)] the circuits it gets, and what adds it
+    # Refuses a machine without a name, and texts longer than a machine's may be.
     def prepare(values)
+      raise Sandbag::Refusal.at("name", "no name is said", "1 to #{TEXTS["name"]} characters") unless values["name"]
+      long, most = TEXTS.find { |column, characters| values[column].to_s.length > characters }
+      raise Sandbag::Refusal.at(long, "it is too long", "up to #{most} characters") if long
       kind = pick("machine_kinds", values["kind"])
       use = pick("machine_uses", values.fetch("use", DAILY))
       templates = templates(kind, values["circuits"])
@@ -69,8 +75,8 @@ module App
 
     def add(values, kind, use, templates)
       id = SecureRandom.uuid
-      texts = %w[mark place meter note].to_h { |name| [name.to_sym, values[name].to_s[0, 120]] }
-      @store.machines.add(id: id, name: values["name"][0, 120], kind: kind["id"], used_for: use["id"], **texts)
+      texts = TEXTS.to_h { |column, _| [column.to_sym, values[column].to_s] }
+      @store.machines.add(id: id, kind: kind["id"], used_for: use["id"], **texts)
       templates.each do |template|
         sheet = @shop.limit(Sandbag::Circuit::Template.sheet(template["id"]))
         @store.circuits.add(id: SecureRandom.uuid, machine_id: id, name: template["label"], sheet: sheet.to_h)

@@ -49,6 +49,16 @@ RSpec.describe "Lists", :api do
       expect(ask(:get, "/machines")["items"]).to eq []
     end
 
+    it "refuse a line without a name, and one with more than a name holds, and lose nothing of either" do
+      answer = send_list("/machines", "name,kind,place\n,kart,shed\n#{"x" * 121},kart,\nGood,kart,#{"y" * 121}\n",
+        take: true)
+      expect(last_response.status).to eq 200
+      expect(told(answer)).to eq [[2, "refuse"], [3, "refuse"], [4, "refuse"]]
+      expect(answer["rows"].map { |row| row["says"][/\A\w+: [^;]+/] })
+        .to eq ["name: no name is said", "name: it is too long", "place: it is too long"]
+      expect(ask(:get, "/machines")["items"]).to eq []
+    end
+
     ["", "\n\n", "model\nx\n", "name,name,kind\na,b,kart\n", "name,kind\n\"open,kart\n", "\x00\x01",
       "name,kind\n#{"x,kart\n" * 2001}"].each do |wrong|
       it "refuse #{wrong[0, 20].inspect} with its line" do
