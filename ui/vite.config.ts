@@ -21,8 +21,20 @@ const compressed: Plugin = {
   },
 };
 
+/** The worker knows every file that was built, so that it can keep them all; a new build is a new worker. */
+const filesForWorker: Plugin = {
+  name: "files-for-worker",
+  apply: "build",
+  generateBundle(_, bundle) {
+    const worker = bundle["sw.js"];
+    if (worker?.type !== "chunk") return;
+    const files = Object.keys(bundle).filter((file) => file.startsWith("assets/"));
+    worker.code = worker.code.replace("__BUILT_FILES__", JSON.stringify(files.map((file) => `/${file}`)));
+  },
+};
+
 export default defineConfig({
-  plugins: [react(), compressed],
+  plugins: [react(), filesForWorker, compressed],
   build: {
     assetsInlineLimit: 0,
     chunkSizeWarningLimit: 900,

@@ -4,13 +4,19 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { askAgain } from "./server/server";
 import { App } from "./shell/App";
-import { fetchRooms } from "./shell/rooms";
+import { whenIdle } from "./shell/whenIdle";
+import { KEEP_ROOMS } from "./worker/keepRooms";
 
 if ("serviceWorker" in navigator && import.meta.env.PROD) {
+  const keepRooms = () =>
+    whenIdle(async () => (await navigator.serviceWorker.ready).active?.postMessage(KEEP_ROOMS));
   // answers fetched before the worker took over are fetched again, so that it has them when the server is away
-  navigator.serviceWorker.addEventListener("controllerchange", () => void askAgain());
+  navigator.serviceWorker.addEventListener("controllerchange", () => {
+    void askAgain();
+    keepRooms();
+  });
   void navigator.serviceWorker.register("/sw.js", { type: "module" });
-  void navigator.serviceWorker.ready.then(fetchRooms);
+  keepRooms();
 }
 
 const root = document.getElementById("root");

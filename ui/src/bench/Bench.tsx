@@ -1,4 +1,4 @@
-import { useInfiniteQuery } from "@tanstack/react-query";
+import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { Choice } from "../kit/Choice";
 import { Loaded } from "../kit/Loaded";
@@ -6,7 +6,7 @@ import { Column, Page, Panel, Quiet, Row, Split } from "../kit/layout";
 import { useTitle } from "../kit/useTitle";
 import { JobList } from "../pieces/JobList";
 import { pagesOf } from "../server/pagesOf";
-import { jobsQuery } from "../server/queries";
+import { dueQuery, jobsQuery } from "../server/queries";
 import { DayPlanner } from "./DayPlanner";
 import { DuePanel } from "./DuePanel";
 import { StartJob } from "./StartJob";
@@ -21,11 +21,14 @@ export function Bench() {
   useTitle("Bench");
   const [view, setView] = useState<View>("jobs");
   const query = useInfiniteQuery(jobsQuery("open"));
+  // shown together: what falls due would push aside what stands below it
+  const due = useQuery(dueQuery);
   const { items, more } = pagesOf(query);
   // what is open is all of it on the bench, however many pages it takes
   useEffect(() => {
     if (more && !query.isFetching) more();
   });
+  if (due.isPending) return <Loaded query={due}>{() => null}</Loaded>;
   return (
     <Loaded query={query}>
       {() => (

@@ -1,5 +1,3 @@
-import { stageRooms } from "../job/stageRooms";
-
 /** Rooms, each fetched when it is entered. */
 export const rooms = {
   bench: () => import("../bench/Bench"),
@@ -11,9 +9,3 @@ export const rooms = {
   practice: () => import("../practice/PracticePage"),
   shop: () => import("../shop/ShopPage"),
 };
-
-/** All of them, so that they are at hand when the server is away. */
-export function fetchRooms(): void {
-  for (const room of [...Object.values(rooms), ...Object.values(stageRooms)])
-    void room().catch(() => undefined);
-}

@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import styled from "styled-components";
 import type { Candidate, Sizing, SizingRow } from "../server/api";
 import { curvesQuery } from "../server/queries";
 import { CurveOverlay } from "../drawings/CurveOverlay";
@@ -10,6 +11,11 @@ import { candidateOf, farEndSizes } from "./candidates";
 import type { FarEndSize } from "./candidates";
 import { PickedCylinder } from "./PickedCylinder";
 import type { SizingState } from "./useSizing";
+
+/** As tall as what comes, so that the table below stays where it is. */
+const OnItsWay = styled(Quiet)`
+  min-height: 37rem;
+`;
 
 interface Props {
   sizing: SizingState;
@@ -36,6 +42,7 @@ export function PickedCylinders({ sizing, data, onTake, onTakeSizes, taken }: Pr
       <Quiet>Pick one to three cylinders to see what they would change.</Quiet>
     );
   }
+  if (curves.isPending) return <OnItsWay>Working it out…</OnItsWay>;
   const taking = (row: SizingRow, candidate: Candidate | undefined) => {
     if (!row.label && onTake)
       return (agreed: string | undefined) => onTake(row.bore_mm, row.push_offset_mm, agreed);

@@ -32,8 +32,8 @@ export function SizerPage() {
     <Page>
       <Row>
         <h1>Sizer</h1>
-        {circuit.data ? <CircuitName machineId={circuit.data.machine_id} name={circuit.data.name} /> : null}
         <Button onPress={() => setPicks(!picks)}>{picks ? "Keep this circuit" : "Another circuit"}</Button>
+        {circuit.data ? <CircuitName machineId={circuit.data.machine_id} name={circuit.data.name} /> : null}
       </Row>
       {fault ? <Notice tone="stop">{fault.message}</Notice> : null}
       {picks || (first.data && !circuitId) ? (

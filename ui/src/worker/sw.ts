@@ -5,10 +5,13 @@ import { registerRoute } from "workbox-routing";
 import { CacheFirst, NetworkFirst } from "workbox-strategies";
 import type { WorkboxPlugin } from "workbox-core/types";
 import { ANSWERS } from "../server/answersKept";
+import { KEEP_ROOMS } from "./keepRooms";
 
 // Keeps the page and the last answers at hand, so that a reload while the server is away still shows the job.
 // The network always comes first: nothing old is shown while the server answers.
 declare const self: ServiceWorkerGlobalScope;
+/** Every script, style and font of this build; the build puts them in. */
+declare const __BUILT_FILES__: string[];
 
 const PAGE = "sandbag-page";
 const ASSETS = "sandbag-assets";
@@ -28,7 +31,7 @@ registerRoute(
 );
 registerRoute(
   ({ request, url }) => isRead(request) && url.pathname.startsWith("/assets/"),
-  new CacheFirst({ cacheName: ASSETS, plugins: [whole, pruned(120)] }),
+  new CacheFirst({ cacheName: ASSETS, plugins: [whole, pruned(240)] }),
 );
 registerRoute(
   ({ request, url }) =>
@@ -52,6 +55,17 @@ self.addEventListener("install", (event) => {
 self.addEventListener("activate", (event) =>
   event.waitUntil(Promise.all([self.clients.claim(), ...KEPT_BEFORE.map((name) => caches.delete(name))])),
 );
+
+// the page asks once it has nothing else to do
+self.addEventListener("message", (event) => {
+  if (event.data === KEEP_ROOMS) event.waitUntil(keepRooms());
+});
+
+/** Every room, so that it can be entered while the server is away. */
+async function keepRooms(): Promise<void> {
+  const assets = await caches.open(ASSETS);
+  for (const file of __BUILT_FILES__) if (!(await assets.match(file))) await assets.add(file);
+}
 
 /** The page that registers this worker was fetched without it: fetch it again, with its scripts and styles. */
 async function keepPage(): Promise<void> {
