@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+# What Lighthouse makes of the main rooms on this machine's Chromium, for a desktop and for a slow telephone:
+# bench/lighthouse.rb. Lighthouse is fetched by npx when it is first asked for; it is no part of Sandbag. OVER marks a
+# missed aim. Run nothing beside it.
+require_relative "../app/boot"
+require_relative "../spec/support/served"
+require "json"
+require "open3"
+
+LIGHTHOUSE = "lighthouse@12.8.2"
+FLAGS = "--headless=new --no-sandbox --disable-gpu"
+ROOMS = {
+  "bench" => "/",
+  "bleed" => "/jobs/job-tourer-front/bleed",
+  "choose" => "/jobs/job-scooter/choose",
+  "sizer" => "/sizer",
+  "machine" => "/machines/ridgeline"
+}.freeze
+DEVICES = {"desktop" => {given: ["--preset=desktop"], aim: 95}, "mobile" => {given: [], aim: 75}}.freeze
+# Aim of the other categories.
+WHOLE = 100
+TIMES = %w[first-contentful-paint largest-contentful-paint total-blocking-time cumulative-layout-shift].freeze
+
+def report(address, given)
+  text, fault, status =
+    Open3.capture3({"CHROME_PATH" => "/usr/bin/chromium"}, "npx", "--yes", LIGHTHOUSE, address, *given, "--quiet",
+      "--chrome-flags=#{FLAGS}", "--only-categories=performance,accessibility,best-practices", "--output=json")
+  raise "Lighthouse: #{fault}" unless status.success?
+  JSON.parse(text)
+end
+
+def line(device, room, found, aim)
+  scores = found["categories"].transform_values { |category| (category["score"] * 100).round }
+  times = TIMES.map { |id| found["audits"][id]["displayValue"] }
+  met = scores["performance"] >= aim && scores.except("performance").values.all?(WHOLE)
+  format("%-8s %-8s %s   paint %s, largest %s, blocked %s, shift %s   %s", device, room,
+    scores.map { |name, score| "#{name} #{score}" }.join("  "), *times, met ? "within #{aim}" : "OVER #{aim}")
+end
+
+served = Served.new
+DEVICES.each do |device, plan|
+  ROOMS.each do |room, path|
+    puts line(device, room, report("http://127.0.0.1:#{served.port}#{path}", plan[:given]), plan[:aim])
+  end
+end
+served.remove
