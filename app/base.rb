@@ -70,12 +70,17 @@ module App
       def json(status, object)
         content_type "application/json"
         self.status(status)
-        Sandbag::Said.in(JSON.generate(object), shop.display)
+        said(JSON.generate(object))
+      end
+
+      # The shop is asked only where there is a figure to be written.
+      def said(text)
+        text.include?(Sandbag::Said::OPEN) ? Sandbag::Said.in(text, shop.display) : text
       end
 
       # @return what JSON would make of it, in the shop's units: for documents
       def plain(object)
-        JSON.parse(Sandbag::Said.in(JSON.generate(object), shop.display))
+        JSON.parse(said(JSON.generate(object)))
       end
 
       # A list as CSV, looked through, and taken in where that is asked for.
@@ -127,7 +132,7 @@ module App
       def problem(status, problems)
         content_type Problem::TYPE
         self.status(status)
-        Sandbag::Said.in(Problem.body(status, problems), shop.display)
+        said(Problem.body(status, problems))
       end
 
       # What the error that ended a request says of itself, and what would be accepted.

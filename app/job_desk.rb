@@ -37,14 +37,14 @@ module App
     end
 
     # @param given [Hash] an entry, and received_at and said_at
-    # @return [Boolean] false when the entry was there already
+    # @return [Draft, nil] what was written; nil when the entry was there already
     def write(job_id, given)
       ATTEMPTS.times do
         draft = draft(@store.jobs.find(job_id), given)
-        return false unless draft
+        return unless draft
         next unless @store.transaction { still?(draft) && keep(draft) }
         @memory.learn(job_id, draft.after, draft.circuit)
-        return true
+        return draft
       end
       raise Busy, "job #{job_id} is being written to by somebody else"
     end
@@ -64,6 +64,18 @@ module App
       return stage_of_record(id, stage) if job[:closed_at]
       circuit = @store.circuits.find(job[:circuit_id])
       {:id => stage, stage => stage_view(job, circuit, state_of(job, circuit), stage)}
+    end
+
+    # @param draft [Draft, nil] what was just written: nothing is read again for it
+    # @return [Hash] job and stage, as an entry left them; no stage where the route has taken it away
+    # A signed job's head is as it was stored.
+    def left_by(draft, id, stage)
+      return left_on_record(id, stage) if draft.nil? || draft.after.signed?
+      job, circuit, state = draft.job, draft.circuit, draft.after
+      {
+        job: head_of(job, circuit, state),
+        stage: ({:id => stage, stage => stage_view(job, circuit, state, stage)} if state.stages.key?(stage))
+      }.compact
     end
 
     # @return [Hash] what the shelf has for a job, or had when it was signed
@@ -117,6 +129,12 @@ module App
     end
 
     private
+
+    def left_on_record(id, stage)
+      head = head(id)
+      here = (head[:stages] || head["stages"]).any? { |each| (each[:id] || each["id"]) == stage }
+      {job: head, stage: (stage(id, stage) if here)}.compact
+    end
 
     def shop
       @shop ||= @memory.shop(@store)

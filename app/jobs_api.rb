@@ -50,8 +50,8 @@ module App
     post "/:id/entries" do |id|
       entry = body_for("addEntry").transform_keys(&:to_sym)
       clock = DeviceClock.new(@clock.call, entry.delete(:sent))
-      fresh = desk.write(id, {by: NOBODY, corrects: nil, **entry, **clock.stamp(entry[:at])})
-      acknowledge(fresh ? 201 : 200, id, entry[:stage], clock.says)
+      draft = desk.write(id, {by: NOBODY, corrects: nil, **entry, **clock.stamp(entry[:at])})
+      acknowledge(draft, id, entry[:stage], clock.says)
     end
 
     post "/:id/photos" do |id|
@@ -108,17 +108,12 @@ module App
       end
 
       # The entry is stored. Should what it led to fail to be shown, it is acknowledged all the same.
-      def acknowledge(status, id, stage, clock)
-        head = desk.head(id)
-        json status, {job: head, stage: (desk.stage(id, stage) if has?(head, stage)), clock: clock}.compact
+      def acknowledge(draft, id, stage, clock)
+        status = draft ? 201 : 200
+        json status, {**desk.left_by(draft, id, stage), clock: clock}.compact
       rescue => fault
         log_fault(fault)
         json status, {}
-      end
-
-      # A route may just have taken the stage away. A signed job's head is as it was stored.
-      def has?(head, stage)
-        (head[:stages] || head["stages"]).any? { |each| (each[:id] || each["id"]) == stage }
       end
 
       def pdf(name, bytes)

@@ -5,6 +5,7 @@ module Store
   class Settings
     def initialize(database)
       @settings = database[:settings]
+      @texts = Hash.new { |texts, name| texts[name] = @settings.where(name: name).select(:value).limit(1) }
     end
 
     # @return [Hash, nil]
@@ -15,7 +16,7 @@ module Store
 
     # @return [String, nil] as it is kept: the same text is the same setting
     def text(name)
-      @settings.where(name: name).get(:value)
+      @texts[name].single_value!
     end
 
     def write(name, value)

@@ -12,7 +12,7 @@ module Sandbag
       def initialize(circuit, bore_mm:, push_offset_mm:)
         @bore_mm = bore_mm.to_f
         @push_offset_mm = push_offset_mm.to_f
-        @circuit = circuit.with(master: circuit.master.with(bore_mm: bore_mm),
+        @circuit = circuit.worked_by(master: circuit.master.with(bore_mm: bore_mm),
           lever: circuit.lever.with(push_offset_mm: push_offset_mm))
       end
 

@@ -16,6 +16,9 @@ module Sandbag
         @of[[part, circuit_kind]]
       end
 
+      # @return [Hash] what a page needs to show such a value
+      attr_reader :view
+
       attr_reader :part, :name, :label, :note
 
       def initialize(row)
@@ -26,6 +29,10 @@ module Sandbag
         @note = row["note"]
         @reader = QuantityReader.new(row, label)
         @by, @defaults = read_defaults(row["default"])
+        @view =
+          {field: name, label: label, type: type, dimension: dimension, unit: unit, choices: choices, note: note}
+            .compact
+            .freeze
         freeze
       end
 
@@ -54,9 +61,9 @@ module Sandbag
         @reader.read(typed)
       end
 
-      # The trade default, or nil where there is none.
       # @param keys [Hash{String => String}] what a default may depend on: circuit_kind, build and the part's own
       #   choices
+      # @return [Sheet::Value] of the trade default; of nil where there is none
       def default(keys)
         @defaults.fetch(@by ? keys[@by].to_s : OTHER) { @defaults[OTHER] }
       end
@@ -74,8 +81,13 @@ module Sandbag
 
       # @return [Array] what the default depends on, or nil; and the defaults by it
       def read_defaults(rule)
-        return [nil, {OTHER => rule && read(rule)}.freeze] unless rule.is_a?(Hash)
-        [rule["by"], rule.except("by").to_h { |key, value| [key.to_s, value && read(value)] }.freeze]
+        return [nil, {OTHER => standing(rule)}.freeze] unless rule.is_a?(Hash)
+        by = rule.except("by").to_h { |key, value| [key.to_s, standing(value)] }
+        [rule["by"], {OTHER => standing(nil), **by}.freeze]
+      end
+
+      def standing(value)
+        Sheet::Value.new(self, value && read(value), Source::DEFAULT).freeze
       end
     end
   end

@@ -135,13 +135,18 @@ module Sandbag
 
       def resolve(part)
         entered = part["values"]
+        known = part["defaults"]
         keys = {"circuit_kind" => kind.id, "safety" => kind.safety}
         Field.of(part["part"], kind.id).to_h do |field|
-          given = entered[field.name]
-          value = given ? given["value"] : part["defaults"].fetch(field.name) { field.default(keys) }
-          keys[field.name] = value
+          name = field.name
+          value =
+            if (given = entered[name]) then Value.new(field, given["value"], given["source"])
+            elsif known.key?(name) then Value.new(field, known[name], Source::DEFAULT)
+            else field.default(keys)
+            end
+          keys[name] = value.value
           keys["build"] = caliper_build(keys) if keys.key?("pistons")
-          [field.name, Value.new(field, value, given ? given["source"] : Source::DEFAULT)]
+          [name, value]
         end
       end
 

@@ -115,18 +115,9 @@ module Sandbag
             .values(part)
             .values
             .map do |value|
-              field = value.field
-              {
-                field: field.name,
-                label: field.label,
-                type: field.type,
-                dimension: field.dimension,
-                unit: field.unit,
-                choices: field.choices,
-                source: value.source,
-                note: field.note,
-                beyond: beyond(value)
-              }.compact.merge(value: value.value)
+              shown = {**value.field.view, source: value.source, value: value.value}
+              past = beyond(value)
+              past ? shown.merge(beyond: past) : shown
             end
         {id: part["id"], part: part["part"], label: part["label"], from: part["from"], values: values}.compact
       end

@@ -39,10 +39,13 @@ module Sandbag
       # @return [Matrix, nil] nil when its columns cannot be told apart
       def self.inverse(normal)
         scale = (0...normal.row_count).map { |index| 1 / Math.sqrt(normal[index, index]) }
-        diagonal = Matrix.diagonal(*scale)
-        scaled = diagonal * normal * diagonal
+        scaled = scaled(normal, scale)
         return if scaled.any? { |each| !each.finite? } || scaled.determinant.abs < SINGULAR
-        diagonal * scaled.inverse * diagonal
+        scaled(scaled.inverse, scale)
+      end
+
+      def self.scaled(matrix, scale)
+        Matrix.build(scale.size) { |row, column| scale[row] * matrix[row, column] * scale[column] }
       end
 
       def self.candidate(rows, values, active)
@@ -61,7 +64,7 @@ module Sandbag
         design = Matrix.rows(rows)
         design.transpose * design
       end
-      private_class_method :candidate, :normal_matrix
+      private_class_method :candidate, :normal_matrix, :scaled
     end
   end
 end

@@ -151,7 +151,7 @@ module Sandbag
       def step
         rows = readings.map { |reading| free_row(reading.force_n) }
         left = residuals
-        @normal = Matrix.diagonal(*@held) + weighted(rows, rows) + remembered
+        @normal = Matrix.diagonal(*@held) + weighted(rows) + remembered
         @inverse = LeastSquares.inverse(@normal)
         return unless @inverse
         pull = Vector.elements(right(rows, left)) - Vector.elements(@held.zip(@free).map { |weight, at| weight * at }) +
@@ -192,8 +192,10 @@ module Sandbag
         readings.zip(volumes_ml).map { |reading, volume| volume - curve.volume_ml(free_pressure(reading.force_n)) }
       end
 
-      def weighted(rows, others)
-        Matrix.rows(rows).transpose * Matrix.diagonal(*@weights) * Matrix.rows(others)
+      # Each reading's share of the normal matrix.
+      def weighted(rows)
+        heavy = rows.zip(@weights).map { |row, weight| row.map { |each| weight * each } }
+        Matrix.rows(heavy).transpose * Matrix.rows(rows)
       end
 
       def right(rows, left)

@@ -40,6 +40,19 @@ module Sandbag
         freeze
       end
 
+      # The same circuit worked by another cylinder and lever: what lies behind it is not summed anew.
+      def worked_by(master:, lever:)
+        dup.take(master, lever)
+      end
+
+      protected def take(master, lever)
+        @fluid_ml += master.fluid_ml - @master.fluid_ml unless held_ml
+        @budget = budget.with(fluid_ml: fluid_ml)
+        @master = master
+        @lever = lever
+        freeze
+      end
+
       def clutch?
         !slave.nil?
       end
