@@ -34,10 +34,15 @@ module App
     def works_of(moved)
       refuse_unknown(moved)
       @lines.values.filter_map do |line|
-        put = moved.select { |each| each["job"] == line[:id] }.to_h { |each| each.values_at("piece", "at") }
+        put = moved.select { |each| each["job"] == line[:id] }.to_h { |each| [each["piece"], minute(each["at"])] }
         job = Sandbag::Planner::JobWork.new(line, @now, moved: put)
         job.work if job.plannable?
       end
+    end
+
+    # A time of the day stays that time however late it is planned; what is past is put at once.
+    def minute(at)
+      [((Time.iso8601(at) - @now) / 60).ceil, 0].max
     end
 
     def refuse_unknown(moved)

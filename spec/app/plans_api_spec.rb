@@ -36,13 +36,16 @@ RSpec.describe "A plan of the day", :api do
   end
 
   it "plans round a piece that was put by hand" do
-    day = plan(moved: [{job: "job-kart", piece: 0, at: 200}])
+    at = (Time.iso8601(plan["from"]) + 200 * 60).iso8601
+    day = plan(moved: [{job: "job-kart", piece: 0, at: at}])
     expect(day["slots"].find { |slot| slot["id"] == "job-kart" }).to include("start" => 200, "moved" => true)
+    past = plan(moved: [{job: "job-kart", piece: 0, at: "2020-01-01T00:00:00Z"}])
+    expect(past["slots"].find { |slot| slot["id"] == "job-kart" }).to include("start" => 0, "moved" => true)
   end
 
   it "refuses no bench, no time, and a job that is not open" do
     {{benches: 0, minutes: 10} => "benches", {benches: 1, minutes: 0} => "minutes",
-     {benches: 1, minutes: 10, moved: [{job: "job-bicycle", piece: 0, at: 1}]} => "moved/0/job"}.each do |body, pointer|
+     {benches: 1, minutes: 10, moved: [{job: "job-bicycle", piece: 0, at: "2026-03-14T10:00:00Z"}]} => "moved/0/job"}.each do |body, pointer|
       expect(pointers(ask(:post, "/plans", body))).to eq [pointer]
     end
   end

@@ -37,9 +37,9 @@ export function DayPlanner() {
     placeholderData: keepPreviousData,
   });
   const plan = query.data;
-  const move = (job: string, piece: number, at: number | undefined) => {
+  const move = (job: string, piece: number, at: Date | undefined) => {
     const others = moved.filter((each) => each.job !== job || each.piece !== piece);
-    setMoved(at === undefined ? others : [...others, { job, piece, at }]);
+    setMoved(at === undefined ? others : [...others, { job, piece, at: at.toISOString() }]);
   };
   return (
     <>

@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
-import { clockAt, minutesTo } from "../kit/format";
+import { clockAt, minutesTo, timeOn } from "../kit/format";
 import { Mark } from "../kit/Mark";
 import type { DayPlan } from "../server/api";
 import { useOutbox } from "../server/useOutbox";
@@ -12,7 +12,8 @@ interface Props {
   /** Minute 0, ms. */
   from: number;
   isLate: boolean;
-  onMove: (at: number | undefined) => void;
+  /** To a time of the day; nothing lets go of it. */
+  onMove: (at: Date | undefined) => void;
 }
 
 export const PlanHead = styled.div`
@@ -55,14 +56,13 @@ export function PlanRow({ slot, from, isLate, onMove }: Props) {
   const start = clockAt(from, slot.start);
   const name = `${slot.machine.name}: ${slot.circuit.name}`;
   const put = (typed: string) => {
-    const at = minutesTo(typed, new Date(from));
-    if (at >= 0) onMove(at);
+    const at = timeOn(new Date(from), typed);
+    if (at && minutesTo(typed, new Date(from)) >= 0) onMove(at);
   };
   const promise = (typed: string) => {
-    const at = minutesTo(typed, new Date(from));
-    if (at <= 0) return;
-    const moment = new Date(from + at * 60_000).toISOString();
-    outbox.add(slot.id, { stage: "ask", kind: "promise", data: { at: moment } });
+    const at = timeOn(new Date(from), typed);
+    if (!at || at.getTime() <= from) return;
+    outbox.add(slot.id, { stage: "ask", kind: "promise", data: { at: at.toISOString() } });
   };
   const isLast = slot.piece === slot.pieces - 1;
   return (
@@ -82,7 +82,6 @@ export function PlanRow({ slot, from, isLate, onMove }: Props) {
         </Button>
       ) : (
         <EntryField
-          key={start}
           label={`${name}, piece ${slot.piece + 1}: start at`}
           isLabelHidden
           value={start}

@@ -36,11 +36,17 @@ export function clockAt(from: number, minutes: number): string {
   });
 }
 
-/** Whole minutes from a moment to a time of the same day, typed as 16:30, 16.30, 1630 or 16; NaN for what is none. */
-export function minutesTo(typed: string, from: Date): number {
+/** A time of the same day as another, typed as 16:30, 16.30, 1630 or 16; nothing for what is none. */
+export function timeOn(day: Date, typed: string): Date | undefined {
   const [, hours = "", minutes = "0"] = /^\s*(\d{1,2})(?:[:.]?(\d{2}))?\s*$/.exec(typed) ?? [];
-  if (hours === "" || Number(hours) > 23 || Number(minutes) > 59) return NaN;
-  const at = new Date(from);
+  if (hours === "" || Number(hours) > 23 || Number(minutes) > 59) return undefined;
+  const at = new Date(day);
   at.setHours(Number(hours), Number(minutes), 0, 0);
-  return Math.ceil((at.getTime() - from.getTime()) / 60_000);
+  return at;
+}
+
+/** Whole minutes from a moment to such a time; NaN for what is none. */
+export function minutesTo(typed: string, from: Date): number {
+  const at = timeOn(from, typed);
+  return at ? Math.ceil((at.getTime() - from.getTime()) / 60_000) : NaN;
 }
