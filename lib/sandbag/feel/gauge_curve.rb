@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "matrix"
+
 module Sandbag
   module Feel
     # What a gauge's file says of the lever: its firmest pull, loading and letting go told apart, thinned by force to as
@@ -7,6 +9,14 @@ module Sandbag
     class GaugeCurve
       # Readings that are kept of a pull; each is the mean of those in its share of the force.
       KEPT = 12
+      # Rows from which a bend can be told.
+      BENT_ROWS = 6
+      # Share of its way in which a lever that only pushes its return spring shows that, and times the scatter of the
+      # force there that is no scatter any more. [default]
+      SLACK_SHARE = 0.1
+      SLACK_SCATTER = 4.0
+      # Rows that tell scatter from a rise.
+      SLACK_ROWS = 16
       # A pull is steady when its force stays within this share, for as long as a hold has to be.
       STEADY_SHARE = 0.1
       KEPT_TIMES = 24
@@ -35,8 +45,12 @@ module Sandbag
       end
 
       # @return [Array<Hash>] force_n, travel_mm of the loading branch, lightest first
+      # Refuses a pull that never meets anything but the return spring.
       def readings
-        thinned(loading)
+        met = past_slack(loading)
+        return thinned(met) if met.any?
+        raise GaugeFile.refusal(2, "the lever only pushes its spring: no pressure is built",
+          "a pull that meets the pads")
       end
 
       # Half of what the force differs by at the same travel, going in and coming back: what seals and lever rub.
@@ -74,14 +88,58 @@ module Sandbag
         @file.force_n[range].zip(@file.travel_mm[range])
       end
 
-      # Means over shares of the force; the shares are finer at the light end, where air shows.
+      # Until the port is shut and the pads meet, the lever pushes its return spring alone: travel grows and the force
+      # does not. Those rows say nothing of pressure.
+      def past_slack(branch)
+        slack_n = slack_n(branch)
+        return branch unless slack_n
+        last = smoothed(branch.map(&:first)).rindex { |force| force <= slack_n }
+        last ? branch.drop(last + 1) : branch
+      end
+
+      # @return [Float, nil] N up to which a force is the return spring's; nil where the force rises from the start
+      def slack_n(branch)
+        far = branch.first.last + SLACK_SHARE * (branch.last.last - branch.first.last)
+        forces = branch.take_while { |_, travel| travel <= far }.map(&:first)
+        return if forces.size < SLACK_ROWS
+        early, late = forces.each_slice((forces.size / 2.0).ceil).map { |half| mean(half) }
+        scatter = Math.sqrt(mean(forces.map { |force| (force - mean(forces))**2 }))
+        # two halves of one scatter differ by less than this 997 times in a thousand
+        return if late - early > 6 * scatter / Math.sqrt(forces.size)
+        mean(forces) + SLACK_SCATTER * scatter
+      end
+
+      # One reading out of each share of the force over the lightest; the shares are finer there, where air shows. Rows
+      # are told apart by what their neighbours say of the force, not by each one's own scatter, which would draw rows
+      # of a flat piece up into a steep one.
       def thinned(branch)
-        top = branch.map(&:first).max
-        branch
-          .select { |force, _| force.positive? }
-          .group_by { |force, _| (KEPT * Math.sqrt(force / top)).floor.clamp(0, KEPT - 1) }
+        pressed = branch.select { |force, _| force.positive? }
+        smooth = smoothed(pressed.map(&:first))
+        low, top = smooth.minmax
+        span = [top - low, Float::EPSILON].max
+        pressed
+          .zip(smooth)
+          .group_by { |_, force| (KEPT * Math.sqrt((force - low) / span)).floor.clamp(0, KEPT - 1) }
           .sort
-          .map { |_, group| {force_n: mean(group.map(&:first)), travel_mm: mean(group.map(&:last))} }
+          .map { |_, group| reading(group.map(&:first)) }
+      end
+
+      # @return [Array<Float>] each the mean of its neighbourhood
+      def smoothed(forces)
+        around = forces.size / (4 * KEPT)
+        forces.each_index.map { |index| mean(forces[[index - around, 0].max..index + around]) }
+      end
+
+      # At the middle of its travel, off a parabola through its rows: a mean of both would lie beside a curve that
+      # bends.
+      def reading(rows)
+        travel = mean(rows.map(&:last))
+        return {force_n: mean(rows.map(&:first)), travel_mm: travel} if rows.size < BENT_ROWS
+        design = rows.map { |_, at| [1.0, at - travel, (at - travel)**2] }
+        covariance = LeastSquares.covariance(design)
+        forces = Vector.elements(rows.map(&:first))
+        force = covariance ? (covariance * Matrix.rows(design).transpose * forces)[0] : mean(rows.map(&:first))
+        {force_n: force, travel_mm: travel}
       end
 
       def mean(values)

@@ -119,6 +119,12 @@ RSpec.describe Sandbag::Feel::GaugeCurve do
     expect(curve(pull(friction: 0.0)).friction_n).to be_within(0.6).of(0.0)
   end
 
+  it "refuses a pull that never meets anything but the return spring" do
+    flat = (1..200).map { |row| "#{4 + 0.2 * Math.sin(row) + 0.001 * row},#{row * 0.2}" }
+    curve = described_class.new(["force_n,travel_mm", *flat].join("\n"))
+    expect(refusal_at { curve.readings }).to eq ["file"]
+  end
+
   it "has no friction to tell where the lever is not let go" do
     text = pull.lines.first(300).join
     expect(curve(text).friction_n).to be_nil
