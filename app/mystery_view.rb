@@ -9,37 +9,53 @@ module App
     # @param id [String]; search [MysterySearch]
     def initialize(id, search)
       @id = id
-      @diagnosis = search.diagnosis
-      @minutes = search.minutes
+      @search = search
     end
 
     # @return [Hash]
     def to_h
       {
         id: @id,
-        minutes: @minutes,
+        says: @search.mystery.says,
+        minutes: @search.minutes,
+        tried: @search.tests_done,
         tests: Sandbag::Rig::LeverTests.rows.map { |row| test(row) },
-        ranks: @diagnosis.ranks.first(RANKED).map { |rank|
+        ranks: @search.diagnosis.ranks.first(RANKED).map { |rank|
           {id: rank.cause["id"], label: rank.cause["label"], share: rank.share}
         },
         causes: Sandbag::Rig::Mystery.causes.map { |code| Sandbag::Knowledge.find("causes", code).slice("id", "label") }
       }
     end
 
+    # @param named [String] code of a cause
+    # @return [Hash] whether it is hidden there; and all that is
+    def truth(named)
+      hidden = @search.mystery.causes
+      {right: hidden.include?(named), causes: hidden.map { |code| cause(Sandbag::Knowledge.find("causes", code)) }}
+    end
+
     private
 
+    def cause(row)
+      {**row.slice("id", "label"), route: Sandbag::Job::Route.find(row["routes"].first).label}
+    end
+
     def test(row)
-      value = @diagnosis.findings.values(row["id"]).first
       {
-        id: row["id"], label: row["label"], how: row["how"], minutes: row["minutes"], best: row == best,
-        said: value && row["values"].fetch(value)
+        id: row["id"], label: row["label"], how: row["how"], minutes: row["minutes"],
+        walk: Sandbag::Knowledge.find("walks", row["walk"])["label"], best: best.include?(row["id"]), said: said(row)
       }.compact
     end
 
-    # The test that would tell most for its minutes.
+    def said(row)
+      return unless @search.tried?(row["id"])
+      value = @search.value(row["id"])
+      value ? row["values"].fetch(value) : NOTHING
+    end
+    NOTHING = "Nothing to tell"
+
     def best
-      offer = Sandbag::Ask::NextTest.new(@diagnosis, Sandbag::Rig::LeverTests.rows).best(1).first
-      offer&.finding
+      @best ||= @search.best
     end
   end
 end

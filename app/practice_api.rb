@@ -11,27 +11,28 @@ module App
     MYSTERIES = InMemory.new(100, "mystery lever")
 
     get "/lessons" do
-      json 200, {items: Sandbag::Rig::Lesson.all.map(&:to_h)}
+      json 200,
+        {
+          items: Sandbag::Rig::Lesson.all.map(&:to_h),
+          circuits: Sandbag::Knowledge.table("circuit_templates").map { |row| row.slice("id", "label") }
+        }
     end
 
     post "/runs" do
       body = body_for("startPractice")
-      lesson = Sandbag::Rig::Lesson.find(body["lesson"]) || raise(Store::Missing.new("lesson", body["lesson"]))
+      lesson = lesson_of(body)
       run = RUNS.keep(body["id"], Run.new(lesson, lesson.start))
       json 201, {id: body["id"], lesson: lesson.to_h, **PracticeView.new(run.rig).to_h}
     end
 
     post "/runs/:id/actions" do |id|
       actions = body_for("practise")["actions"]
-      frames = RUNS.work(id) do |run|
-        worked = run.rig.snapshot
-        done = actions.each_with_index.map do |action, place|
-          Sandbag::Refusal.within("actions/#{place}") { worked.act(action).frame }
-        end
-        run.rig = worked
-        done
-      end
-      json 200, {frames: frames}
+      json 200, RUNS.work(id) { |run| work(run, actions) }
+    end
+
+    post "/runs/:id/lever-pulls" do |id|
+      turn = body_for("pullPractice")["turn"]
+      json 200, RUNS.work(id) { |run| PracticeReading.new(run.lesson, run.rig, "#{id}/#{turn}").to_h }
     end
 
     get "/runs/:id/result" do |id|
@@ -50,9 +51,31 @@ module App
 
     post "/mysteries/:id/answers" do |id|
       named = body_for("nameMystery")["cause"]
-      hidden = Sandbag::Knowledge.find("causes", MYSTERIES.work(id) { |search| search.mystery.cause })
-      json 200, {right: named == hidden["id"], cause: hidden.slice("id", "label"), route:
-        Sandbag::Job::Route.find(hidden["routes"].first).label}
+      json 200, MYSTERIES.work(id) { |search| MysteryView.new(id, search).truth(named) }
+    end
+
+    helpers do
+      # A lesson, or a circuit and how it starts.
+      def lesson_of(body)
+        free = body.values_at("circuit", "start").compact
+        if body["lesson"] ? free.any? : free.size < 2
+          raise Sandbag::Refusal.at("lesson", "either a lesson, or a circuit and how it starts",
+            "lesson; or circuit and start")
+        end
+        return Sandbag::Rig::Lesson.free(*free) unless body["lesson"]
+        Sandbag::Rig::Lesson.find(body["lesson"]) || raise(Store::Missing.new("lesson", body["lesson"]))
+      end
+
+      # All of the actions, or none of them.
+      def work(run, actions)
+        worked = run.rig.snapshot
+        frames = actions.each_with_index.map do |action, place|
+          Sandbag::Refusal.within("actions/#{place}") { worked.act(action).frame }
+        end
+        laid = worked.placed != run.rig.placed
+        run.rig = worked
+        {frames: frames, ends: (PracticeView.new(worked).ends if laid)}.compact
+      end
     end
   end
 end

@@ -3,19 +3,19 @@
 module App
   # A simulated circuit as the page draws it: its ways out by height over length, and what moves.
   class PracticeView
-    # @param rig [Sandbag::Rig::Simulation] at the start
+    # @param rig [Sandbag::Rig::Simulation]
     def initialize(rig)
       @rig = rig
     end
 
     # @return [Hash] ends with their points, travel_mm, reservoir_full_ml, frame
     def to_h
-      {
-        ends: @rig.plumbing.paths.map { |path| {id: path.id, label: path.label, points: points(path)} },
-        travel_mm: @rig.travel_mm,
-        reservoir_full_ml: @rig.reservoir_full_ml,
-        frame: @rig.frame
-      }
+      {ends: ends, travel_mm: @rig.travel_mm, reservoir_full_ml: @rig.reservoir_full_ml, frame: @rig.frame}
+    end
+
+    # @return [Array<Hash>] the ways out as they lie now
+    def ends
+      @rig.plumbing.paths.map { |path| {id: path.id, label: path.label, points: points(path)} }
     end
 
     private

@@ -18,7 +18,7 @@ VIEWS = {
 }.freeze
 
 # What is pressed before the picture is taken.
-PRESSED = {"practice" => "Start: A high loop"}.freeze
+PRESSED = {"practice" => "Start: Twin discs with a high loop"}.freeze
 
 def theme_of(name)
   name.end_with?("-dark") ? "dark" : ENV.fetch("THEME", "light")

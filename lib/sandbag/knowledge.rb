@@ -82,10 +82,12 @@ module Sandbag
         }) ||
           KnowledgeReferences.ids("machine_kinds", row["short_for"] || [])
       end,
-      "mystery_faults" => ->(row) { KnowledgeReferences.ids("causes", [row["cause"]]) },
+      "mystery_faults" => ->(row) { KnowledgeReferences.mystery_fault(row) },
       "lessons" => ->(row) do
-        KnowledgeReferences.ids("circuit_templates",
-          [row["template"]]) || KnowledgeReferences.ids("fluids", [row["fluid"]])
+        KnowledgeReferences.ids("circuit_templates", [row["template"]]) ||
+          KnowledgeReferences.ids("fluids", [row["fluid"]]) ||
+          KnowledgeReferences.ids("bleed_methods", [row["way"]]) ||
+          KnowledgeReferences.ids("practice_places", row["places"] || [])
       end,
       "rechecks" => ->(row) { KnowledgeReferences.ids("circuit_kinds", row["kinds"] || []) },
       "gates" => ->(row) { KnowledgeReferences.gate(row) },

@@ -234,13 +234,25 @@ module Sandbag
         "set?" => Hash,
         "celsius?" => Numeric,
         "reservoir?" => Numeric,
+        "way" => String,
+        "places?" => Array,
+        "old?" => [TrueClass, FalseClass],
+        "dry?" => [TrueClass, FalseClass],
         "air" => Array,
-        "air_left" => Numeric
+        "air_left" => Numeric,
+        "fresh?" => Numeric,
+        "openings?" => Integer
+      },
+      "practice_places" => {
+        "label" => String,
+        "lays" => Hash
       },
       "mystery_faults" => {
         "cause" => String,
+        "says" => String,
         "faults?" => Hash,
-        "air?" => Hash
+        "air?" => Hash,
+        "shows?" => Hash
       },
       "practice_slips" => {
         "label" => String,

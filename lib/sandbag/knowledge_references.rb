@@ -50,6 +50,13 @@ module Sandbag
       [row["when"] || {}, *row["when_any"]].filter_map { |each| conditions(each) }.first || ids("routes", row["cures"])
     end
 
+    # @return [String, nil] what is wrong with what a mystery lever hides
+    def self.mystery_fault(row)
+      odd = (row["faults"] || {}).keys - Rig::Faults.members.map(&:to_s)
+      return "hides unknown fault #{odd.join(", ")}" if odd.any?
+      ids("causes", [row["cause"]]) || conditions((row["shows"] || {}).transform_values { |value| [value] })
+    end
+
     def self.values_of(key)
       (Knowledge.find("findings", key) || Knowledge.find("intake", key))&.fetch("values")&.keys
     end

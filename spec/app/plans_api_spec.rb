@@ -44,8 +44,11 @@ RSpec.describe "A plan of the day", :api do
   end
 
   it "refuses no bench, no time, and a job that is not open" do
-    {{benches: 0, minutes: 10} => "benches", {benches: 1, minutes: 0} => "minutes",
-     {benches: 1, minutes: 10, moved: [{job: "job-bicycle", piece: 0, at: "2026-03-14T10:00:00Z"}]} => "moved/0/job"}.each do |body, pointer|
+    closed = [{job: "job-bicycle", piece: 0, at: "2026-03-14T10:00:00Z"}]
+    {
+      {benches: 0, minutes: 10} => "benches", {benches: 1, minutes: 0} => "minutes",
+      {benches: 1, minutes: 10, moved: closed} => "moved/0/job"
+    }.each do |body, pointer|
       expect(pointers(ask(:post, "/plans", body))).to eq [pointer]
     end
   end

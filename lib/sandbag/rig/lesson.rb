@@ -5,6 +5,11 @@ module Sandbag
     # A lesson on a simulated circuit: where it starts, and what came of it beside a good hand's work from the same
     # start.
     class Lesson
+      # Pieces that a dry line is filled with air in, mm. [default]
+      DRY_MM = 40.0
+      # Air in every way of a lever that is spongy, mL for each 15 mL that the circuit holds, and where. [default]
+      SPONGY_ML, SPONGY_AT = 0.5, 0.5
+
       # @return [Array<Lesson>]
       def self.all
         Knowledge.table("lessons").map { |row| new(row) }
@@ -12,8 +17,36 @@ module Sandbag
 
       # @return [Lesson, nil]
       def self.find(id)
-        all.find { |lesson| lesson.id == id }
+        row = Knowledge.find("lessons", id)
+        row && new(row)
       end
+
+      # How any circuit can be started without a lesson.
+      STARTS = {
+        "spongy" => "Air in every hose. Get it out.",
+        "dry" => "Every hose is empty, from the master to its end."
+      }.freeze
+
+      # @param template [String] of circuit_templates.yml; start [String] of STARTS
+      # @return [Lesson] without a goal of its own but to get the air out
+      # Refuses a template that there is not.
+      def self.free(template, start)
+        row = Knowledge.find("circuit_templates", template)
+        unless row
+          raise Refusal.at("template", "there is no circuit “#{template}”",
+            Knowledge.table("circuit_templates").map { |each| each["id"] }.join(", "))
+        end
+        mineral = Sandbag::Circuit::Template.sheet(template).kind.safety == "bicycle"
+        new({
+          "id" => "#{template}.#{start}", "label" => row["label"], "goal" => STARTS.fetch(start),
+          "template" => template, "fluid" => mineral ? "mineral" : "dot4",
+          "way" => mineral ? "reverse_syringe" : "hold_cycle",
+          "places" => Knowledge.table("practice_places").map { |each| each["id"] },
+          "air" => [], start => true, "any_tool" => true, "air_left" => FREE_LEFT_ML
+        })
+      end
+      # mL that may stay where no lesson says how much. [default]
+      FREE_LEFT_ML = 0.03
 
       attr_reader :sheet
 
@@ -29,35 +62,88 @@ module Sandbag
         @row["id"]
       end
 
-      # @return [Hash] id, label, goal
+      # What each way to bleed needs beside the lever.
+      TOOLS = {"hold_cycle" => [], "hand_vacuum" => ["vacuum"], "reverse_syringe" => ["syringe"]}.freeze
+
+      # @return [Hash] id, label, goal, tools, places
       def to_h
-        {id: id, label: @row["label"], goal: @row["goal"]}
+        {
+          id: id, label: @row["label"], goal: @row["goal"],
+          tools: @row["any_tool"] ? TOOLS.values.flatten : TOOLS.fetch(@row["way"]),
+          places: (@row["places"] || []).map { |place| Knowledge.find("practice_places", place).slice("id", "label") }
+        }
       end
 
       # @return [Simulation] at the start
       def start
         celsius = @row["celsius"] || Bleed::Way::WARM_C
-        paths = Plumbing.new(sheet, celsius: celsius).paths
-        air = @row["air"].map do |each|
-          Slug.new(ml: each["ml"], path: each["end"], at_mm: each["at"] * paths[each["end"]].length_mm)
-        end
-        Simulation.new(sheet, air: air, celsius: celsius, reservoir: @row["reservoir"] || 1.0)
+        Simulation.new(sheet, air: air(Plumbing.new(sheet, celsius: celsius).paths), celsius: celsius,
+          reservoir: @row["reservoir"] || 1.0, old: @row["old"] || false)
       end
 
       # @param rig [Simulation] as somebody left it
-      # @return [Hash] done, air_left_ml, goal_ml, where, used_ml, seconds, slips, and the same figures of a good hand
+      # @return [Hash] done, air_left_ml, goal_ml, where, used_ml, seconds, openings, fresh, slips, and the same figures
+      #   of a good hand
       def result(rig)
         {
-          done: rig.air_ml <= @row["air_left"],
+          done: done?(rig),
           goal_ml: @row["air_left"],
+          goal_openings: @row["openings"],
+          goal_fresh: @row["fresh"],
           **figures(rig),
           where: rig.slugs.map { |slug| {ml: slug.ml, end: rig.plumbing.paths[slug.path].label, at_mm: slug.at_mm} },
           slips: slips(rig),
-          good_hand: figures(Mechanic.new(start).bleed)
-        }
+          good_hand: figures(good_hand)
+        }.compact
+      end
+
+      # @return [Simulation] as a good hand leaves it
+      def good_hand
+        rig = start
+        (@row["places"] || []).each { |place| rig.act("do" => "place", "what" => place) }
+        Mechanic.new(rig, way: @row["way"], fresh: @row["fresh"] || 0.0,
+          most: @row["openings"] || Mechanic::MOST_CYCLES).bleed
       end
 
       private
+
+      def done?(rig)
+        rig.air_ml <= @row["air_left"] && rig.openings <= (@row["openings"] || rig.openings) &&
+          rig.fresh >= (@row["fresh"] || 0.0)
+      end
+
+      def air(paths)
+        given = @row["air"].map { |each| slug(each["ml"], each["end"], each["at"] * paths[each["end"]].length_mm) }
+        given + (@row["dry"] ? dry(paths) : []) + (@row["spongy"] ? spongy(paths) : [])
+      end
+
+      def spongy(paths)
+        ml = SPONGY_ML * Sandbag::Circuit::Assembly.build(sheet).fluid_ml / 15 / paths.size
+        paths.each_index.map { |index| slug(ml, index, SPONGY_AT * paths[index].length_mm) }
+      end
+
+      # Every line once, though several ways run through it.
+      def dry(paths)
+        filled = []
+        paths.each_with_index.flat_map do |path, index|
+          empty = path.legs.reject { |leg| filled.include?(leg.line) }
+          filled |= path.legs.map(&:line)
+          empty.flat_map { |leg| pieces(leg) }.map { |at, ml| slug(ml, index, at) }
+        end
+      end
+
+      # @return [Array<Array(Float, Float)>] mm and mL of air that fills a leg
+      def pieces(leg)
+        length = leg.to_mm - leg.from_mm
+        count = [(length / DRY_MM).ceil, 1].max
+        Array.new(count) { |piece|
+          [leg.from_mm + length * (piece + 0.5) / count, leg.area_mm2 * length / count / 1000]
+        }
+      end
+
+      def slug(ml, path, at_mm)
+        Slug.new(ml: ml, path: path, at_mm: at_mm)
+      end
 
       def set(sheet)
         (@row["set"] || {}).reduce(sheet) do |all, (part, values)|
@@ -66,11 +152,11 @@ module Sandbag
       end
 
       def figures(rig)
-        {air_left_ml: rig.air_ml, used_ml: rig.jar_ml, seconds: rig.seconds}
+        {air_left_ml: rig.air_ml, used_ml: rig.jar_ml, seconds: rig.seconds, openings: rig.openings, fresh: rig.fresh}
       end
 
       def slips(rig)
-        rig.events.map { |event| event[:what] }.tally.map do |what, times|
+        rig.events.map(&:what).tally.map do |what, times|
           {**Knowledge.find("practice_slips", what).slice("label", "says").transform_keys(&:to_sym), times: times}
         end
       end

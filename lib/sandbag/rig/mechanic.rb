@@ -2,28 +2,40 @@
 
 module Sandbag
   module Rig
-    # A good hand at a simulated circuit: hold, open, close, let go, the reservoir topped up in time, the farthest end
-    # first, until nothing comes any more. What it takes is what a learner's work is held against.
+    # A good hand at a simulated circuit, by one of the ways to bleed: the reservoir kept, the farthest end first, until
+    # nothing comes any more. What it takes is what a learner's work is held against.
     class Mechanic
-      # Turns the nipple is opened by, and how long each part of a cycle takes, s. [default]
+      # Ways to bleed that it knows, of bleed_methods.yml, and what of it works each.
+      WAYS = {"hold_cycle" => :stroke, "hand_vacuum" => :vacuum, "reverse_syringe" => :syringe}.freeze
+      # Turns the nipple is opened by, and how long each part of a cycle takes, s; what moves the fluid, how hard and
+      # how long, is the table's. [default]
       TURNS = 0.25
       PRESS_S = 0.5
-      STROKE_S = 1.5
       RETURN_S = 0.5
       PAUSE_S = 1.0
       # Share of the lever's way at which the nipple is opened.
       HELD = 0.5
-      # Topped up when less than this share is left above the port.
+      # Topped up when less than this share is left above the port; drawn down, while it is pushed from below, to this.
       LOW = 0.4
+      # Share of the reservoir that is pushed in before it is drawn down again.
+      PIECE = 0.5
+      # How long a vacuum is kept, and how often the level is looked at meanwhile, s; what a syringe gives before it is,
+      # mL. [default]
+      VACUUM_S, LOOK_S, LOOK_ML = 1.0, 0.1, 2.0
       # What the line holds and a fifth more, since a bubble climbs back between strokes, and this many cycles without
-      # one. [default]
+      # one; a push fills the line by itself. [default]
       LINES = 1.2
-      CLEAN_CYCLES = 3
+      CLEAN = {stroke: 3, vacuum: 3, syringe: 1}.freeze
       MOST_CYCLES = 60
 
-      # @param rig [Simulation] to work on
-      def initialize(rig)
+      # @param rig [Simulation] to work on; way [String] of WAYS; fresh [Float] how fresh the fluid has to come, 0 to 1
+      # @param most [Integer] openings of each nipple
+      def initialize(rig, way: "hold_cycle", fresh: 0.0, most: MOST_CYCLES)
         @rig = rig
+        @fresh = fresh
+        @most = most
+        @drive = Knowledge.find("bleed_methods", way)&.fetch("drive")
+        @cycle = WAYS.fetch(way) { raise Refusal.at("way", "no hand here bleeds by “#{way}”", WAYS.keys.join(", ")) }
         @full_ml = rig.reservoir_full_ml
       end
 
@@ -33,35 +45,62 @@ module Sandbag
         @rig
       end
 
-      # One end, until it runs clean.
+      # One end, until it runs clean and what the line holds has gone through.
       def bleed_end(id)
         clean = 0
-        path = @rig.plumbing.find(id)
-        wanted = LINES * path.legs.sum { |leg| leg.area_mm2 * (leg.to_mm - leg.from_mm) / 1000 }
-        start = @rig.jar_ml
-        MOST_CYCLES.times do
-          out = @rig.air_out_ml
-          cycle(id)
+        wanted = LINES * @rig.plumbing.find(id).volume_ml
+        through = 0.0
+        @most.times do
+          out, jar, poured = @rig.air_out_ml, @rig.jar_ml, @rig.poured_ml
+          send(@cycle, id)
+          through += (@cycle == :syringe) ? @rig.poured_ml - poured : @rig.jar_ml - jar
           clean = (@rig.air_out_ml - out > 1e-6) ? 0 : clean + 1
-          break if clean >= CLEAN_CYCLES && @rig.jar_ml - start >= wanted
+          break if clean >= CLEAN[@cycle] && through >= wanted && @rig.fresh_at(id) >= @fresh
         end
       end
 
+      # Hold, open, close, let go.
       # @param id [String] of a far end
-      def cycle(id)
+      def stroke(id)
         top_up
-        @rig.act("do" => "lever", "to" => @rig.travel_mm * HELD, "s" => PRESS_S)
-        @rig.act("do" => "nipple", "end" => id, "turns" => TURNS)
-        @rig.act("do" => "lever", "to" => @rig.travel_mm, "s" => STROKE_S)
-        @rig.act("do" => "nipple", "end" => id, "turns" => 0)
-        @rig.act("do" => "lever", "to" => 0, "s" => RETURN_S)
-        @rig.act("do" => "wait", "s" => PAUSE_S)
+        act("lever", "to" => @rig.travel_mm * HELD, "s" => PRESS_S)
+        act("nipple", "end" => id, "turns" => TURNS)
+        act("lever", "to" => @rig.travel_mm, "s" => @drive["seconds"])
+        act("nipple", "end" => id, "turns" => 0)
+        act("lever", "to" => 0, "s" => RETURN_S)
+        act("wait", "s" => PAUSE_S)
       end
 
       private
 
+      def act(what, **given)
+        @rig.act({"do" => what, **given.transform_keys(&:to_s)})
+      end
+
+      def vacuum(id)
+        top_up
+        act("nipple", "end" => id, "turns" => TURNS)
+        (VACUUM_S / LOOK_S).round.times do
+          act("draw", "mpa" => @drive["mpa"], "s" => LOOK_S)
+          top_up
+        end
+        act("nipple", "end" => id, "turns" => 0)
+      end
+
+      # In one go: the reservoir is drawn down while it is pushed.
+      def syringe(id)
+        act("nipple", "end" => id, "turns" => TURNS)
+        piece = [LOOK_ML, PIECE * @full_ml].min
+        (@rig.plumbing.find(id).volume_ml.clamp(0.0, @drive["ml"]) / piece).ceil.times do
+          act("take", "ml" => [@rig.reservoir_ml - LOW * @full_ml, 0.0].max)
+          act("push", "end" => id, "ml" => piece, "s" => piece / @drive["ml_s"])
+        end
+        act("nipple", "end" => id, "turns" => 0)
+        act("wait", "s" => PAUSE_S)
+      end
+
       def top_up
-        @rig.act("do" => "pour", "ml" => @full_ml - @rig.reservoir_ml) if @rig.reservoir_ml < LOW * @full_ml
+        act("pour", "ml" => @full_ml - @rig.reservoir_ml) if @rig.reservoir_ml < LOW * @full_ml
       end
     end
   end

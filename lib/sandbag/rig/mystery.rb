@@ -2,14 +2,21 @@
 
 module Sandbag
   module Rig
-    # A lever with something hidden: which, by a seed. Every test is done on a circuit of its own from the same start.
+    # A lever with something hidden: which, by a seed; now and then two things. Every test is done on a circuit of its
+    # own from the same start.
     class Mystery
       TEMPLATE = "road_front_single"
       SPREAD = [0.8, 1.25].freeze
+      # One in so many hides two faults. [default]
+      PAIRS = 5
+      # Faults that are a share of the usual: what is more than one is grown.
+      SHARES = %w[softer].freeze
+      # Faults that are amounts.
+      AMOUNTS = %w[bypass_ml_s_mpa leak_ml_s_mpa knocked_back free_play_mm return_s].freeze
 
       # @return [Array<String>] codes of causes.yml that it may be
       def self.causes
-        Knowledge.table("mystery_faults").map { |row| row["cause"] }
+        Knowledge.table("mystery_faults").map { |row| row["cause"] }.uniq
       end
 
       # @return [Circuit::Sheet] of every mystery
@@ -17,18 +24,35 @@ module Sandbag
         Sandbag::Circuit::Template.sheet(TEMPLATE).set("fluid", "stamped", "dot4", "part_marking")
       end
 
-      # @param seed [String]
-      def initialize(seed)
+      # @param seed [String]; pairs [Boolean] may hide two
+      def initialize(seed, pairs: false)
         random = Rig.random("mystery/#{seed}")
         rows = Knowledge.table("mystery_faults")
-        @row = rows[random.rand(rows.size)]
+        first = rows[random.rand(rows.size)]
         @size = random.rand(SPREAD.first..SPREAD.last)
+        others = rows.reject { |row| row["cause"] == first["cause"] || clash?(first, row) }
+        @rows = (pairs && random.rand(PAIRS).zero?) ? [first, others[random.rand(others.size)]] : [first]
         freeze
       end
 
-      # @return [String] code of causes.yml
-      def cause
-        @row["cause"]
+      # @return [Array<String>] codes of causes.yml, one or two
+      def causes
+        @rows.map { |row| row["cause"] }
+      end
+
+      # @return [Array<String>] what the rider says
+      def says
+        @rows.map { |row| row["says"] }
+      end
+
+      # @return [Hash{String => String}] finding => value, of what no fluid tells
+      def shows
+        @rows.map { |row| row.fetch("shows", {}) }.reduce(:merge)
+      end
+
+      # @return [String, nil] value of the finding, as the rider tells it
+      def history
+        shows["history"]
       end
 
       # @return [Simulation] untouched
@@ -38,23 +62,31 @@ module Sandbag
 
       # @return [Faults]
       def faults
-        Faults.new(**(@row["faults"] || {}).to_h { |name, value|
-          [name.to_sym, value.is_a?(Numeric) ? grown(name, value) : value]
-        })
+        @rows.map { |row| faults_of(row) }.reduce(:and)
       end
 
       private
 
-      # What is a share of the usual is grown from one, what is an amount from nothing.
+      # Two that show the same place otherwise are not hidden together.
+      def clash?(one, other)
+        one.fetch("shows", {}).keys.intersect?(other.fetch("shows", {}).keys) ||
+          [one, other].all? { |row| row.dig("faults", "leak_at") }
+      end
+
+      def faults_of(row)
+        Faults.new(**(row["faults"] || {}).to_h { |name, value| [name.to_sym, grown(name, value)] })
+      end
+
       def grown(name, value)
-        %w[softer gap].include?(name) ? 1 + (value - 1) * @size : value * @size
+        return 1 + (value - 1) * @size if SHARES.include?(name)
+        AMOUNTS.include?(name) ? value * @size : value
       end
 
       def air
-        each = @row["air"]
-        return [] unless each
         length = Plumbing.new(Mystery.sheet).paths.first.length_mm
-        [Slug.new(ml: each["ml"] * @size, path: 0, at_mm: each["at"] * length)]
+        @rows.filter_map { |row| row["air"] }.map do |each|
+          Slug.new(ml: each["ml"] * @size, path: 0, at_mm: each["at"] * length)
+        end
       end
     end
   end

@@ -12,8 +12,13 @@ module Sandbag
 
       # One way out, to a far end.
       # @attr id [String]; label [String]; legs [Array<Leg>] outwards; length_mm [Float]; head_mm [Float] from the
-      #   master down to the nipple
-      Path = Struct.new(:id, :label, :legs, :length_mm, :head_mm, keyword_init: true) do
+      #   master down to the nipple; pocket_ml [Float] of air that its cavity keeps
+      Path = Struct.new(:id, :label, :legs, :length_mm, :head_mm, :pocket_ml, keyword_init: true) do
+        # @return [Float] mL that its lines hold
+        def volume_ml
+          legs.sum { |leg| leg.area_mm2 * (leg.to_mm - leg.from_mm) / 1000 }
+        end
+
         # @return [Leg] that a place lies in; the place itself is the upper end of the leg before
         def leg_at(at_mm)
           legs.find { |leg| at_mm < leg.to_mm } || legs.last
@@ -22,11 +27,17 @@ module Sandbag
 
       attr_reader :paths, :fluid
 
-      # @param sheet [Sandbag::Circuit::Sheet]; celsius [Float] of the fluid
-      def initialize(sheet, celsius: Bleed::Way::WARM_C)
-        ways = Bleed::Way.all(sheet, celsius: celsius)
+      # Times the resistance of a hose that is shut inside. [default]
+      SHUT = 2_000.0
+
+      # @param sheet [Sandbag::Circuit::Sheet]; celsius [Float] of the fluid; placed [Hash] how it is laid, see
+      #   Bleed::Way
+      def initialize(sheet, celsius: Bleed::Way::WARM_C, **placed)
+        ways = Bleed::Way.all(sheet, celsius: celsius, **placed)
         @fluid = ways.first.fluid
         @paths = ways.map { |way| path(way) }.freeze
+        @lines = paths.to_h { |path| [path.id, Hydraulics::Flow.resistance_mpa_s_ml(segments(path), fluid)] }.freeze
+        @back = 1 / @lines.values.sum { |each| 1 / each }
         freeze
       end
 
@@ -37,20 +48,36 @@ module Sandbag
           raise(Refusal.at("end", "there is no far end “#{id}”", paths.map(&:id).join(", ")))
       end
 
-      # @param turns [Float] of the nipple, 0 shut
+      # @param turns [Float] of the nipple, 0 shut; shut [Boolean] inside the hose
       # @return [Float] MPa for each mL/s, through the way and its nipple; infinite where it is shut
-      def resistance(path, turns)
+      def resistance(path, turns, shut: false)
         return Float::INFINITY unless turns.positive?
-        lines = path.legs.map { |leg| Hydraulics::Flow::Segment.new(leg.to_mm - leg.from_mm, leg.bore_mm) }
         nipple = Hydraulics::Flow::Segment.new(Bleed::Drive::NIPPLE_MM, nipple_mm(turns))
-        Hydraulics::Flow.resistance_mpa_s_ml([*lines, nipple], fluid)
+        @lines.fetch(path.id) * (shut ? SHUT : 1) + Hydraulics::Flow.resistance_mpa_s_ml([nipple], fluid)
       end
+
+      # @return [Float] MPa for each mL/s that comes back from all far ends together
+      def return_resistance(shut: false)
+        @back * (shut ? SHUT : 1)
+      end
+
+      # The same, through the compensating port as well.
+      def vent_resistance(shut: false)
+        return_resistance(shut: shut) + Hydraulics::Flow.resistance_mpa_s_ml([PORT], fluid)
+      end
+
+      # Length and bore of the compensating port, mm. [default]
+      PORT = Hydraulics::Flow::Segment.new(1.5, 0.6)
 
       # Bore of the nipple at half a turn and more, mm; the seat opens in proportion before. [default]
       WIDE_MM = 2.0
       WIDE_TURNS = 0.5
 
       private
+
+      def segments(path)
+        path.legs.map { |leg| Hydraulics::Flow::Segment.new(leg.to_mm - leg.from_mm, leg.bore_mm) }
+      end
 
       def nipple_mm(turns)
         WIDE_MM * Math.sqrt([turns / WIDE_TURNS, 1.0].min)
@@ -61,7 +88,7 @@ module Sandbag
         start = outward.first.from.at_mm
         legs = outward.map { |leg| leg_of(leg, start, way.fluid) }
         Path.new(id: way.far_end["id"], label: way.end_label, legs: legs.freeze, length_mm: legs.last.to_mm,
-          head_mm: way.profile.head_mm).freeze
+          head_mm: way.profile.head_mm, pocket_ml: way.turned ? 0.0 : way.profile.pocket_ml).freeze
       end
 
       def leg_of(leg, start, fluid)

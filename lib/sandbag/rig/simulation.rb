@@ -2,60 +2,88 @@
 
 module Sandbag
   module Rig
-    # A simulated circuit that runs: lever, nipples and reservoir are worked, fluid and air move by the formulas of
-    # hydraulics and of the bleed (docs/physics.md 3, 6), in steps of a fiftieth of a second. Nothing here is chance:
-    # the same actions give the same circuit. No fluid and no air comes from nowhere or goes nowhere.
+    # A simulated circuit that runs: lever, nipples, reservoir, syringe and vacuum are worked, fluid and air move by the
+    # formulas of hydraulics and of the bleed (docs/physics.md 3, 6), in steps of a fiftieth of a second. Nothing here
+    # is chance: the same actions give the same circuit. No fluid and no air comes from nowhere or goes nowhere.
     class Simulation
       STEP_S = 0.02
-      # Fluid in the reservoir below which its port is uncovered, mL.
-      PORT_ML = 0.0
-      # A slug this near to the master's outlet is under the open port, mm.
-      AT_PORT_MM = 2.0
       # Air that an open port lets up a second, mL. [default]
       PORT_ML_S = 0.5
-      # Small bubbles that tapping shakes loose rise by this where a slug is arrested, mm/s. [default]
-      TAPPED_MM_S = 8.0
       TAPPED_S = 5.0
+      # What the main cup's lip stands before it lets fluid past while the piston comes back, and what seals roll back
+      # with, MPa. Where the line gives less than the piston wants, the rest comes past the cup out of the reservoir.
+      # [default]
+      SUCTION_MPA, ROLLBACK_MPA = 0.01, 0.02
+      # A hand at a syringe presses no harder, MPa. [default]
+      SYRINGE_MPA = 0.3
+      ACTIONS = %w[lever wait nipple pour take tap push draw place].freeze
 
-      attr_reader :plumbing, :faults, :seconds, :lever_mm, :reservoir_ml, :jar_ml, :leaked_ml, :slugs, :sealed_ml,
-        :air_out_ml, :air_in_ml, :poured_ml, :events, :reservoir_full_ml
+      attr_reader :plumbing, :faults, :seconds, :lever_mm, :reservoir_ml, :jar_ml, :leaked_ml, :spilled_ml, :sealed_ml,
+        :poured_ml, :reservoir_full_ml, :air, :placed
 
       # @param sheet [Circuit::Sheet]; air [Array<Slug>]; faults [Faults]; celsius [Float] of the fluid
-      # @param reservoir [Float] share of it that is filled
-      def initialize(sheet, air: [], faults: Faults.new, celsius: Bleed::Way::WARM_C, reservoir: 1.0)
+      # @param reservoir [Float] share of it that is filled; old [Boolean] the fluid below it has to be renewed
+      def initialize(sheet, air: [], faults: Faults.new, celsius: Bleed::Way::WARM_C, reservoir: 1.0, old: false)
         @sheet = sheet
+        @celsius = celsius
         @circuit = Sandbag::Circuit::Assembly.build(sheet)
         @plumbing = Plumbing.new(sheet, celsius: celsius)
+        @placed = [].freeze
         @faults = faults
         @seconds = @lever_mm = 0.0
         @reservoir_full_ml = sheet.value("reservoir", "usable")
         @reservoir_ml = @reservoir_full_ml * reservoir
-        @jar_ml = @leaked_ml = @air_out_ml = @air_in_ml = @poured_ml = 0.0
-        @slugs = air.map(&:dup)
+        @jar_ml = @leaked_ml = @poured_ml = @spilled_ml = @vacuum_mpa = 0.0
+        @air = Air.new(air)
+        @watch = Watch.new
         @turns = [0.0] * plumbing.paths.size
+        @moved_ml = [0.0] * plumbing.paths.size
+        @hoses = plumbing.paths.map { |path| ClearHose.new(path.volume_ml + @circuit.master.fluid_ml, old: old) }
         @tapped_until = 0.0
         @rest_ml = @circuit.fluid_ml
+        @knocked_back_ml = @circuit.budget.gap_ml * faults.knocked_back
         # fluid shut in below the master's cup, at rest
         @sealed_ml = @rest_ml - air_ml
-        @moved_ml = [0.0] * plumbing.paths.size
-        @events = []
         @excess_before_ml = excess_ml
       end
 
       # @return [Float] mL of air in the circuit, as it would be outside
       def air_ml
-        slugs.sum(&:ml)
+        air.ml
       end
 
-      # @return [Float] mL of fluid, wherever it is: the same until somebody pours
+      # @return [Array<Slug>]
+      def slugs
+        air.slugs
+      end
+
+      # @return [Float] mL of air that went out, and that came in, since the start
+      def air_out_ml
+        air.out_ml
+      end
+
+      def air_in_ml
+        air.in_ml
+      end
+
+      # @return [Array<Watch::Event>] slips, in the order they were made
+      def events
+        @watch.events
+      end
+
+      # @return [Integer] how often a nipple was opened
+      def openings
+        @watch.openings
+      end
+
+      # @return [Float] mL of fluid, wherever it is: the same until somebody pours or pushes some in
       def fluid_ml
-        sealed_ml + reservoir_ml + jar_ml + leaked_ml - poured_ml
+        sealed_ml + reservoir_ml + jar_ml + leaked_ml + spilled_ml - poured_ml
       end
 
       # @return [Float] mm that the piston stands in
       def piston_mm
-        free = faults.no_free_play ? 0.0 : @circuit.lever.free_play_mm
-        [(lever_mm - free) / @circuit.lever.ratio, 0.0].max.clamp(0.0, @circuit.master.stroke_mm)
+        [(lever_mm - free_play_mm) / @circuit.lever.ratio, 0.0].max.clamp(0.0, @circuit.master.stroke_mm)
       end
 
       # @return [Float] MPa
@@ -74,8 +102,21 @@ module Sandbag
         faults.port_opens? && piston_mm < @circuit.master.dead_stroke_mm
       end
 
+      # @return [Float] 0 to 1: how fresh the fluid is that the worst end gives
+      def fresh
+        @hoses.map(&:fresh).min
+      end
+
+      # @param id [String] of a far end
+      # @return [Float] the same of one end
+      def fresh_at(id)
+        @hoses[plumbing.paths.index(plumbing.find(id))].fresh
+      end
+
       # Does one thing, and lets time pass as it takes.
-      # @param action [Hash] do: lever (to mm, s), wait (s), nipple (end, turns), pour (ml), tap
+      # @param action [Hash] do: lever (to mm, s), wait (s), nipple (end, turns), pour (ml), take (ml) out of the
+      #   reservoir, tap, push (end, ml, s) by a syringe at the nipple, draw (mpa, s) by a vacuum,
+      #   place (what) of practice_places.yml
       # @return [Simulation] self
       # Refuses an action that there is not, and figures that cannot be.
       def act(action)
@@ -84,8 +125,13 @@ module Sandbag
         when "wait" then run(number(action, "s", 0, 3600))
         when "nipple" then open_nipple(plumbing.find(action["end"]), number(action, "turns", 0, 3))
         when "pour" then pour(number(action, "ml", 0, 500))
+        when "take" then take(number(action, "ml", 0, 500))
         when "tap" then @tapped_until = seconds + TAPPED_S
-        else raise Refusal.at("do", "there is no action “#{action["do"]}”", "lever, wait, nipple, pour, tap")
+        when "push" then push(plumbing.find(action["end"]), number(action, "ml", 0, 100),
+          number(action, "s", STEP_S, 60))
+        when "draw" then draw(number(action, "mpa", 0, 0.1), number(action, "s", 0, 600))
+        when "place" then place(action["what"])
+        else raise Refusal.at("do", "there is no action “#{action["do"]}”", ACTIONS.join(", "))
         end
         self
       end
@@ -100,7 +146,8 @@ module Sandbag
         {
           t: seconds, lever_mm: lever_mm, piston_mm: piston_mm, pressure_mpa: pressure_mpa, force_n: force_n,
           reservoir_ml: reservoir_ml, jar_ml: jar_ml, air_out_ml: air_out_ml,
-          slugs: slugs.map { |slug| {ml: slug.ml, path: slug.path, at_mm: slug.at_mm} }
+          slugs: slugs.map(&:to_h),
+          hoses: @hoses.map { |hose| {fresh: hose.fresh, pieces: hose.pieces} }
         }
       end
 
@@ -112,10 +159,11 @@ module Sandbag
       private
 
       def part
-        @slugs = @slugs.map(&:dup)
+        @air = @air.copy
+        @watch = @watch.copy
+        @hoses = @hoses.map(&:copy)
         @turns = @turns.dup
         @moved_ml = @moved_ml.dup
-        @events = @events.dup
       end
 
       def number(action, name, least, most)
@@ -124,13 +172,20 @@ module Sandbag
         raise Refusal.at(name, "#{value.inspect} cannot be done", "#{least} to #{most.round(1)}")
       end
 
+      def free_play_mm
+        faults.no_free_play ? 0.0 : @circuit.lever.free_play_mm + faults.free_play_mm
+      end
+
       def pull(to_mm, over_s)
-        steps = [(over_s / STEP_S).round, 1].max
         from = lever_mm
+        stroke = to_mm.zero? && pressure_mpa.positive? && @turns.all?(&:zero?)
+        over_s = [over_s, faults.return_s * (from - to_mm) / travel_mm].max if to_mm < from
+        steps = [(over_s / STEP_S).round, 1].max
         (1..steps).each do |step|
           @lever_mm = from + (to_mm - from) * step / steps
           advance
         end
+        @watch.stroke(seconds) if stroke
       end
 
       def run(over_s)
@@ -138,18 +193,61 @@ module Sandbag
       end
 
       def open_nipple(path, turns)
-        @turns[plumbing.paths.index(path)] = turns
+        index = plumbing.paths.index(path)
+        if turns.positive? && @turns[index].zero?
+          @watch.open(plumbing.paths, index, turns, slugs.map(&:path).uniq, seconds)
+        end
+        @turns[index] = turns
       end
 
       def pour(ml)
-        room = [@reservoir_full_ml - reservoir_ml, 0.0].max
-        noticed("overfull") if ml > room
         @reservoir_ml += ml
         @poured_ml += ml
+        spill
       end
 
-      def noticed(what)
-        events << {what: what, t: seconds} unless events.any? && events.last[:what] == what
+      # Out of the reservoir by a syringe, down to its port.
+      def take(ml)
+        taken = reservoir_ml.clamp(0.0, ml)
+        @reservoir_ml -= taken
+        @jar_ml += taken
+      end
+
+      # More than it holds runs over.
+      def spill
+        return unless reservoir_ml > reservoir_full_ml + 1e-9
+        @watch.notice("overfull", seconds)
+        over = [reservoir_ml - Watch::SPILLS * reservoir_full_ml, 0.0].max
+        @reservoir_ml -= over
+        @spilled_ml += over
+      end
+
+      # Fluid out of a syringe, in by a nipple.
+      def push(path, ml, over_s)
+        index = plumbing.paths.index(path)
+        return @watch.notice("pushed_shut", seconds) if @turns[index].zero?
+        steps = [(over_s / STEP_S).round, 1].max
+        steps.times do
+          @pushed = [index, (pressure_mpa > SYRINGE_MPA) ? 0.0 : ml / steps]
+          advance
+        end
+        @pushed = nil
+      end
+
+      def draw(mpa, over_s)
+        @vacuum_mpa = mpa
+        run(over_s)
+        @vacuum_mpa = 0.0
+      end
+
+      def place(what)
+        unless Knowledge.find("practice_places", what)
+          raise Refusal.at("what", "“#{what}” is not something to lay otherwise",
+            Knowledge.table("practice_places").map { |row| row["id"] }.join(", "))
+        end
+        @placed = (placed | [what]).freeze
+        laid = placed.map { |id| Knowledge.find("practice_places", id)["lays"] }.reduce(:merge)
+        @plumbing = Plumbing.new(@sheet, celsius: @celsius, **laid.transform_keys(&:to_sym))
       end
 
       # mL beyond what lies in the circuit at rest: what gap, hoses, calipers and air have to take.
@@ -173,60 +271,72 @@ module Sandbag
       end
 
       def gap_ml
-        @circuit.budget.gap_ml * faults.gap
+        @circuit.budget.gap_ml * faults.gap * faults.felt + @knocked_back_ml
       end
 
       def stiffness_ml_mpa
-        @circuit.budget.stiffness_ml_mpa * faults.softer
+        @circuit.budget.stiffness_ml_mpa * faults.softer * faults.felt
       end
 
       def advance
         @seconds += STEP_S
         pressure = pressure_of(excess_ml)
+        take_up if pressure.positive?
+        @moved_ml.fill(0.0)
+        push_in if @pushed
         flow_out(pressure)
         leak(pressure)
+        pass_cup(pressure)
         draw_in
-        equalise if port_open?
-        move_air(flows)
+        equalise(pressure) if port_open?
+        air.move(plumbing.paths, flows, tapped: seconds < @tapped_until, seconds: STEP_S)
         let_air_up if port_open?
+        @swept_before_ml = swept_ml
       end
 
-      # Through every open nipple, as hard as the pressure and the head push it.
+      # Pads that stood off stay where they were pressed to; fluid fills up behind them.
+      def take_up
+        @rest_ml += @knocked_back_ml
+        @excess_before_ml -= @knocked_back_ml
+        @knocked_back_ml = 0.0
+      end
+
+      def push_in
+        index, ml = @pushed
+        @sealed_ml += ml
+        @poured_ml += ml
+        @moved_ml[index] -= ml
+      end
+
+      # Through every open nipple, as hard as pressure, head and vacuum push it.
       def flow_out(pressure)
         @turns.each_with_index do |turns, index|
-          @moved_ml[index] = 0.0
-          next unless turns.positive?
+          next unless turns.positive? && @pushed.nil?
           path = plumbing.paths[index]
           head = Hydraulics::Flow.head_mpa(path.head_mm + Bleed::Drive::JAR_MM, plumbing.fluid)
-          driving = pressure + (port_open? ? [head, 0.0].max : 0.0)
-          ml = [driving / plumbing.resistance(path, turns) * STEP_S, available_ml(pressure)].min
-          @moved_ml[index] = expel(index, ml)
+          driving = pressure + @vacuum_mpa + (port_open? ? [head, 0.0].max : 0.0)
+          ml = [driving / plumbing.resistance(path, turns, shut: faults.hose_shut) * STEP_S, available_ml(pressure)].min
+          @moved_ml[index] += expel(index, ml)
         end
       end
 
-      # No more than is under pressure, or than the reservoir has above its port.
+      # No more than is under pressure, or than the reservoir has above its port; a vacuum draws air when that is empty.
       def available_ml(pressure)
         under = [excess_ml, 0.0].max
         return under if pressure.positive? || !port_open?
-        [reservoir_ml, 0.0].max
+        @vacuum_mpa.positive? ? sealed_ml : [reservoir_ml, 0.0].max
       end
 
       # @return [Float] mL that left by a nipple, air at its end first
       def expel(index, ml)
         return 0.0 unless ml.positive?
-        left = ml
-        at_end = slugs.select { |slug| slug.path == index && slug.at_mm >= plumbing.paths[index].length_mm - 1e-6 }
-        at_end.each do |slug|
-          gone = [slug.ml, left].min
-          slug.ml -= gone
-          left -= gone
-          @air_out_ml += gone
-        end
-        slugs.reject! { |slug| slug.ml <= 0 }
-        fluid = [left, sealed_ml].min
+        path = plumbing.paths[index]
+        gone = air.leave(index, path.length_mm, ml, path.pocket_ml)
+        fluid = [ml - gone, sealed_ml].min
         @sealed_ml -= fluid
         @jar_ml += fluid
-        ml - left + fluid
+        @hoses[index].take(fluid, gone)
+        gone + fluid
       end
 
       def leak(pressure)
@@ -238,6 +348,18 @@ module Sandbag
         @reservoir_ml += past
       end
 
+      # The piston comes back faster than the line gives back: fluid passes the cup. Strokes that follow quickly find
+      # more in the line.
+      def pass_cup(pressure)
+        freed = (@swept_before_ml || swept_ml) - swept_ml
+        return unless freed.positive? && @turns.all?(&:zero?)
+        given = (pressure + SUCTION_MPA) / plumbing.return_resistance(shut: faults.hose_shut) * STEP_S
+        short = [freed - given, reservoir_ml].min
+        return unless short.positive?
+        @reservoir_ml -= short
+        @sealed_ml += short
+      end
+
       # What is missing comes back by an open nipple, else past the cup out of the reservoir; air where it is empty.
       def draw_in
         missing = -excess_ml
@@ -247,34 +369,30 @@ module Sandbag
         take_from_reservoir(missing)
       end
 
-      # The hose's end stands in the jar: what it holds comes back, then air.
+      # The hose's end stands in the jar; what it draws is air from under the thread.
       def draw_back(index, missing)
-        noticed("released_open")
-        enter(missing, index, plumbing.paths[index].length_mm)
+        @watch.notice("released_open", seconds)
+        air.enter(missing, index, plumbing.paths[index].length_mm)
       end
 
       def take_from_reservoir(missing)
-        fluid = [missing, reservoir_ml - PORT_ML].min.clamp(0.0, missing)
+        fluid = missing.clamp(0.0, [reservoir_ml, 0.0].max)
         @reservoir_ml -= fluid
         @sealed_ml += fluid
-        air = missing - fluid
-        return unless air > 1e-12
-        noticed("port_uncovered")
-        enter(air, 0, 0.0)
+        drawn = missing - fluid
+        return unless drawn > 1e-12
+        @watch.notice("port_uncovered", seconds)
+        air.enter(drawn, 0, 0.0)
       end
 
-      def enter(ml, path, at_mm)
-        @air_in_ml += ml
-        near = slugs.find { |slug| slug.path == path && (slug.at_mm - at_mm).abs < 1.0 }
-        near ? near.ml += ml : slugs << Slug.new(ml: ml, path: path, at_mm: at_mm)
-      end
-
-      # Open to the reservoir, nothing is under pressure.
-      def equalise
+      # Open to the reservoir, what is over runs back, as fast as the line lets it.
+      def equalise(pressure)
         over = excess_ml
         return unless over > 1e-12
-        @sealed_ml -= over
-        @reservoir_ml += over
+        back = [over, (pressure + ROLLBACK_MPA) / plumbing.vent_resistance(shut: faults.hose_shut) * STEP_S].min
+        @sealed_ml -= back
+        @reservoir_ml += back
+        spill
       end
 
       # @return [Array<Float>] mL/s outward on each way: what left by its nipple, and its share of what far ends took
@@ -284,62 +402,11 @@ module Sandbag
         @moved_ml.map { |ml| (ml + taken) / STEP_S }
       end
 
-      def move_air(flows)
-        slugs.each { |slug| move(slug, flows) }
-        merge
-      end
-
-      def move(slug, flows)
-        path = plumbing.paths[slug.path]
-        leg = path.leg_at(slug.at_mm)
-        flow = flow_in(leg, flows)
-        drift = (leg.drift_mm_s.zero? && tapped? && !leg.rise.zero?) ? TAPPED_MM_S : leg.drift_mm_s
-        speed = Hydraulics::Bubble::NOSE * 1000 * flow / leg.area_mm2 + leg.rise * drift
-        at = slug.at_mm + speed * STEP_S
-        # it stays where it rises to, unless the flow takes it further
-        slug.at_mm = stopped(path, leg, slug.at_mm, at, flow)
-      end
-
-      def tapped?
-        seconds < @tapped_until
-      end
-
-      # Ways that share a line share its flow.
-      def flow_in(leg, flows)
-        plumbing.paths.each_with_index.sum do |path, index|
-          (path.legs.any? { |each| each.line == leg.line }) ? flows[index] : 0.0
-        end
-      end
-
-      # The top of a leg holds a slug that only drifts.
-      def stopped(path, leg, from, at, flow)
-        at = at.clamp(0.0, path.length_mm)
-        return at unless flow.zero?
-        return [at, leg.to_mm].min if leg.rise.positive? && from <= leg.to_mm
-        at
-      end
-
-      def merge
-        return if slugs.size < 2
-        slugs.group_by { |slug| [slug.path, slug.at_mm.round] }.each_value do |together|
-          next if together.size < 2
-          first, *rest = together
-          first.ml += rest.sum(&:ml)
-          rest.each { |slug| slugs.delete_if { |each| each.equal?(slug) } }
-        end
-      end
-
       # Air under the open port goes up into the reservoir; fluid comes down in its place.
       def let_air_up
-        slugs.each do |slug|
-          next if slug.at_mm > AT_PORT_MM
-          up = [slug.ml, PORT_ML_S * STEP_S, [reservoir_ml, 0.0].max].min
-          slug.ml -= up
-          @air_out_ml += up
-          @reservoir_ml -= up
-          @sealed_ml += up
-        end
-        slugs.reject! { |slug| slug.ml <= 0 }
+        up = air.rise_out(reservoir_ml.clamp(0.0, PORT_ML_S * STEP_S))
+        @reservoir_ml -= up
+        @sealed_ml += up
       end
     end
   end

@@ -4,8 +4,8 @@ module Sandbag
   module Rig
     # Air that fills a piece of a line.
     #
-    # @attr ml [Float] at the pressure of the air outside; path [Integer] which way out it is on; at_mm [Float] along
-    #   it, 0 at the master's outlet
-    Slug = Struct.new(:ml, :path, :at_mm, keyword_init: true)
+    # @attr id [Integer] the same for as long as it is one bubble; ml [Float] at the pressure of the air outside; path
+    #   [Integer] which way out it is on; at_mm [Float] along it, 0 at the master's outlet
+    Slug = Struct.new(:id, :ml, :path, :at_mm, keyword_init: true)
   end
 end

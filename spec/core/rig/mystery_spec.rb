@@ -2,7 +2,9 @@
 
 RSpec.describe Sandbag::Rig::Mystery do
   # A seed that hides each cause.
-  seeds = (1..200).each_with_object({}) { |seed, found| found[described_class.new(seed.to_s).cause] ||= seed.to_s }
+  seeds = (1..200).each_with_object({}) { |seed, found|
+    found[described_class.new(seed.to_s).causes.first] ||= seed.to_s
+  }
 
   def tried(seed)
     tests = Sandbag::Rig::LeverTests.new(described_class.new(seed))
@@ -14,33 +16,63 @@ RSpec.describe Sandbag::Rig::Mystery do
     expect(described_class.new("7").faults.attributes).to eq described_class.new("7").faults.attributes
   end
 
+  # A seed that hides each row.
+  rows = (1..300).each_with_object({}) do |seed, found|
+    found[described_class.new(seed.to_s).instance_variable_get(:@rows).first["id"]] ||= seed.to_s
+  end
+
   # What tells each from a sound lever.
   {
-    "AL" => {"lever_feel" => "spongy", "mc_isolated" => "firm", "hold_sink" => "holds"},
-    "AM" => {"lever_feel" => "spongy", "mc_isolated" => "soft"},
-    "BY" => {"hold_sink" => /slow|fast/, "mc_isolated" => "sinks", "wet_joint" => "dry"},
-    "JL" => {"hold_sink" => /slow|fast/, "wet_joint" => /weep|drip/, "mc_isolated" => "firm"},
-    "HS" => {"lever_feel" => "spongy", "hose_state" => "bulges", "hold_sink" => "holds"},
-    "PB" => {"residual" => "builds", "free_play" => "in_spec"},
-    "AT" => {"residual" => "builds", "free_play" => "none"},
-    "FR" => {"lever_feel" => "dead_then_firm", "friction_state" => "taper_knock", "hold_sink" => "holds"}
-  }.each do |cause, shown|
-    it "shows #{Sandbag::Knowledge.find("causes", cause)["label"].downcase} as a lever would" do
-      found = tried(seeds.fetch(cause))
+    "air_in_line" => {"lever_feel" => /spongy|dead/, "pump_up" => /rises_holds|same/, "mc_isolated" => "firm",
+                      "hold_sink" => "holds"},
+    "air_at_master" => {"lever_feel" => "spongy", "bubbles" => "few_then_stop", "mc_isolated" => "soft"},
+    "cup_lets_past" => {"hold_sink" => /slow|fast/, "mc_isolated" => "sinks", "wet_joint" => "dry"},
+    "outer_seal_leaks" => {"hold_sink" => /slow|fast/, "wet_lever" => "damp_boot", "wet_joint" => "dry"},
+    "joint_leaks" => {"hold_sink" => /slow|fast/, "wet_joint" => /weep|drip/, "wet_slave" => "dry"},
+    "caliper_leaks" => {"hold_sink" => /slow|fast/, "wet_slave" => "fluid", "wet_lever" => "dry"},
+    "hose_swells" => {"lever_feel" => "spongy", "hose_state" => "bulges", "hold_sink" => "holds"},
+    "hose_shut" => {"lever_travel" => "short", "release_point" => "nipple_only", "hold_sink" => "holds"},
+    "port_blocked" => {"residual" => "builds", "port_jet" => "absent", "free_play" => "in_spec"},
+    "no_free_play" => {"residual" => "builds", "port_jet" => "absent", "free_play" => "none"},
+    "too_much_play" => {"lever_feel" => "dead_then_firm", "pump_up" => "same", "free_play" => "excess"},
+    "piston_sticks" => {"return_action" => /slow|hangs/, "boot_state" => "packed_dirt"},
+    "pads_knocked_back" => {"lever_feel" => "dead_then_firm", "pump_up" => "rises_holds",
+                            "friction_state" => "taper_knock"},
+    "pads_thin" => {"friction_state" => "thin", "level" => "slow_fall", "lever_feel" => "firm"},
+    "piston_stuck" => {"residual" => "constant", "release_point" => "none"},
+    "fluid_wet" => {"hot_fade" => "long_when_hot", "nipple_flow" => "dark_slug"},
+    "wrong_fluid" => {"diaphragm_state" => "swollen", "return_action" => "slow"}
+  }.each do |row, shown|
+    it "shows #{row.tr("_", " ")} as a lever would" do
+      found = tried(rows.fetch(row))
       shown.each { |finding, value| expect([finding, found[finding]]).to match [finding, value] }
     end
   end
 
+  it "has every row of the table shown above, and a sound lever for what is hidden elsewhere" do
+    expect(rows.keys).to match_array(Sandbag::Knowledge.table("mystery_faults").map { |row| row["id"] })
+  end
+
+  it "hides two things now and then, never two that show the same place otherwise" do
+    pairs = (1..400).map { |seed| described_class.new(seed.to_s, pairs: true) }.select { |each| each.causes.size == 2 }
+    expect(pairs.size).to be_between(40, 120)
+    pairs.each do |each|
+      expect(each.causes.uniq.size).to eq 2
+      expect(each.says.size).to eq 2
+    end
+    expect((1..400).flat_map { |seed| described_class.new(seed.to_s).causes.size }.uniq).to eq [1]
+  end
+
   it "answers by values that the findings have, and refuses a test that is none of its own" do
-    tried("1").each { |id, value| expect(Sandbag::Knowledge.find("findings", id)["values"]).to have_key value }
+    tried("1").compact.each { |id, value| expect(Sandbag::Knowledge.find("findings", id)["values"]).to have_key value }
     tests = Sandbag::Rig::LeverTests.new(described_class.new("1"))
-    expect(refusal_at { tests.value("fluid_colour") }).to eq ["finding"]
+    expect(refusal_at { tests.value("clutch_gear") }).to eq ["finding"]
   end
 
   it "is found by everything that can be tried" do
     seeds.each do |cause, seed|
       diagnosis = Sandbag::Ask::Diagnosis.new(Sandbag::Ask::Findings.new, {"side" => "brake", "abs" => "none"})
-      tried(seed).each { |id, value| diagnosis = diagnosis.with(id, value) }
+      tried(seed).compact.each { |id, value| diagnosis = diagnosis.with(id, value) }
       expect([cause, diagnosis.ranks.first.cause["id"]]).to eq [cause, cause]
     end
   end

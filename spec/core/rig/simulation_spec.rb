@@ -144,7 +144,8 @@ RSpec.describe Sandbag::Rig::Simulation do
     1000.times do
       now = rig(air: Array.new(random.rand(0..3)) { slug(random.rand * 0.8, random.rand * 700, random.rand(0..1)) },
         faults: Sandbag::Rig::Faults.new(bypass_ml_s_mpa: [0, 0, 0.01].sample(random: random),
-          leak_ml_s_mpa: [0, 0, 0.01].sample(random: random), port_blocked: random.rand < 0.1))
+          leak_ml_s_mpa: [0, 0, 0.01].sample(random: random), port_blocked: random.rand < 0.1,
+          knocked_back: [0, 0, 4].sample(random: random), hose_shut: random.rand < 0.1))
       fluid, air = now.fluid_ml, now.air_ml
       random.rand(3..8).times { now.act(made_up(now, random)) }
       expect(now.fluid_ml).to be_within(1e-6).of(fluid)
@@ -162,8 +163,127 @@ RSpec.describe Sandbag::Rig::Simulation do
       {"do" => "nipple", "end" => ends.sample(random: random), "turns" => [0, 0, 0.25, 0.5].sample(random: random)},
       {"do" => "pour", "ml" => random.rand * 5},
       {"do" => "wait", "s" => random.rand},
-      {"do" => "tap"}
+      {"do" => "tap"},
+      {"do" => "take", "ml" => random.rand * 5},
+      {"do" => "push", "end" => ends.sample(random: random), "ml" => random.rand * 4, "s" => 0.2 + random.rand},
+      {"do" => "draw", "mpa" => random.rand * 0.08, "s" => random.rand},
+      {"do" => "place", "what" => Sandbag::Knowledge.table("practice_places").sample(random: random)["id"]}
     ].sample(random: random)
+  end
+
+  describe "quick strokes" do
+    # Travel to a firm pull before and after five of them, mm.
+    def pumped(**given)
+      now = rig(**given)
+      press = lambda do
+        now.act("do" => "lever", "to" => now.lever_mm + 0.5, "s" => 0.02) until now.force_n >= 100
+        now.lever_mm
+      end
+      first = press.call
+      6.times do
+        now.act("do" => "lever", "to" => 0, "s" => 0.1)
+        now.act("do" => "lever", "to" => first, "s" => 0.1)
+      end
+      now.act("do" => "lever", "to" => 0, "s" => 0.1)
+      [first, press.call, now]
+    end
+
+    it "bring a lever up that has air in its line, until it has rested" do
+      first, then_mm, now = pumped(air: [slug(1.0, 400.0)])
+      expect(first - then_mm).to be > 2
+      now.act("do" => "lever", "to" => 0, "s" => 0.5)
+      now.act("do" => "wait", "s" => 5)
+      expect(now.send(:excess_ml)).to be_within(0.01).of(0)
+    end
+
+    it "bring pads up that stood off, for good" do
+      gap = circuit.budget.gap_ml
+      first, then_mm, now = pumped(faults: Sandbag::Rig::Faults.new(knocked_back: 2.0))
+      expect(first - then_mm).to be_within(1.5).of(circuit.travel_of_volume_mm(2 * gap))
+      now.act("do" => "lever", "to" => 0, "s" => 0.5)
+      now.act("do" => "wait", "s" => 5)
+      now.act("do" => "lever", "to" => circuit.travel_mm(2.0), "s" => 1)
+      expect(now.pressure_mpa).to be_within(1e-3).of(2.0)
+    end
+
+    it "do little on a lever that is sound, or whose hose swells" do
+      [{}, {faults: Sandbag::Rig::Faults.new(softer: 3.0)}].each do |given|
+        first, then_mm, = pumped(**given)
+        expect(first - then_mm).to be < 2
+      end
+    end
+
+    it "with every nipple shut are noticed as froth" do
+      expect(pumped.last.events.map(&:what)).to include "frothed"
+    end
+  end
+
+  it "is pushed from below: what comes up leaves by the port, into a reservoir that has to have room" do
+    now = rig(air: [slug(0.4, 300.0)])
+    now.act("do" => "take", "ml" => 15)
+    now.act("do" => "nipple", "end" => "left_caliper", "turns" => 0.25)
+    before = now.reservoir_ml
+    4.times { now.act("do" => "push", "end" => "left_caliper", "ml" => 3, "s" => 3) }
+    expect(now.air_ml).to be_within(1e-9).of(0)
+    expect(now.reservoir_ml).to be_within(0.7).of(before + 12)
+    expect(now.events).to be_empty
+    2.times { now.act("do" => "push", "end" => "left_caliper", "ml" => 10, "s" => 10) }
+    expect(now.events.map(&:what)).to eq ["overfull"]
+    expect(now.spilled_ml).to be > 0
+  end
+
+  it "takes nothing from a syringe at a shut nipple, and notices it" do
+    now = rig
+    before = now.fluid_ml
+    now.act("do" => "push", "end" => "left_caliper", "ml" => 3, "s" => 1)
+    expect([now.poured_ml, now.fluid_ml, now.events.map(&:what)]).to eq [0, before, ["pushed_shut"]]
+  end
+
+  it "is drawn by a vacuum as fast as the formula says, and draws air once the reservoir is dry" do
+    now = rig
+    now.act("do" => "nipple", "end" => "left_caliper", "turns" => 0.5)
+    path = now.plumbing.paths.first
+    head = Sandbag::Hydraulics::Flow.head_mpa(path.head_mm + Sandbag::Bleed::Drive::JAR_MM, now.plumbing.fluid)
+    now.act("do" => "draw", "mpa" => 0.05, "s" => 1)
+    expect(now.jar_ml).to be_within(0.01 * now.jar_ml).of((0.05 + head) / now.plumbing.resistance(path, 0.5))
+    now.act("do" => "draw", "mpa" => 0.05, "s" => 10)
+    expect(now.air_in_ml).to be > 1
+    expect(now.events.map(&:what)).to eq ["port_uncovered"]
+  end
+
+  it "keeps air in a cavity whose port is not at the top, until it is turned" do
+    low = {"port_angle" => 60, "cavity_radius" => 12, "cavity_depth" => 5}
+      .reduce(found) { |all, (field, value)| all.change("left_caliper", field, value, "measured") }
+    now = described_class.new(low, air: [slug(0.8, 1e6)])
+    pocket = now.plumbing.paths.first.pocket_ml
+    expect(pocket).to be_between(0.1, 0.7)
+    5.times { stroke(now, "left_caliper") }
+    expect(now.air_ml).to be_within(1e-9).of(pocket)
+    now.act("do" => "place", "what" => "turned")
+    2.times { stroke(now, "left_caliper") }
+    expect(now.air_ml).to eq 0
+  end
+
+  it "notices a nipple opened too far, and a nearer end taken first while a longer way has air" do
+    far = rig(air: [slug(0.1, 500.0, 1)])
+    far.act("do" => "nipple", "end" => "left_caliper", "turns" => 1.0)
+    longer = far.plumbing.paths.last.length_mm - far.plumbing.paths.first.length_mm
+    expect(far.events.map(&:what)).to eq((longer > 50) ? %w[opened_far wrong_order] : %w[opened_far])
+    right = rig(air: [slug(0.1, 500.0, 1)])
+    right.act("do" => "nipple", "end" => "right_caliper", "turns" => 0.25)
+    expect(right.events).to be_empty
+  end
+
+  it "gives old fluid until what the line holds has gone through, then fresh" do
+    old = rig(old: true)
+    fresh = Array.new(12) {
+      old.act("do" => "pour", "ml" => old.reservoir_full_ml - old.reservoir_ml)
+      stroke(old, "left_caliper")
+      old.fresh_at("left_caliper")
+    }
+    expect(fresh).to eq fresh.sort
+    expect([fresh.first, fresh.last]).to eq [0, 1]
+    expect(rig.fresh).to eq 1
   end
 
   it "gives the same for the same actions, and goes on apart from a snapshot" do

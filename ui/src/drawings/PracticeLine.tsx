@@ -1,13 +1,18 @@
 import { scaleLinear } from "d3-scale";
 import styled, { useTheme } from "styled-components";
-import type { PracticeFrame, PracticeStart } from "../server/api";
+import type { PracticeEnds, PracticeFrame, PracticeStart } from "../server/api";
+import { ClearHose } from "./ClearHose";
 
 interface Props {
   run: PracticeStart;
+  /** The ways out as they lie now. */
+  ends: PracticeEnds;
   frame: PracticeFrame;
   /** The nipple that is worked, and whether it is open. */
   end: string;
   isOpen: boolean;
+  /** Or braided, which hides what is in it. */
+  isGlass: boolean;
 }
 
 const WIDTH = 640;
@@ -34,9 +39,9 @@ const Drawing = styled.svg`
 `;
 
 /** The way of the fluid as height over length, the line as glass: bubbles crawl, stall and come back in it. */
-export function PracticeLine({ run, frame, end, isOpen }: Props) {
+export function PracticeLine({ run, ends, frame, end, isOpen, isGlass }: Props) {
   const theme = useTheme();
-  const points = run.ends.flatMap((each) => each.points);
+  const points = ends.flatMap((each) => each.points);
   const heights = points.map((point) => point.height_mm);
   const longest = Math.max(...points.map((point) => point.at_mm));
   const low = Math.min(...heights);
@@ -45,10 +50,10 @@ export function PracticeLine({ run, frame, end, isOpen }: Props) {
   const x = scaleLinear([0, longest], [140, WIDTH - 110]);
   const share = frame.reservoir_ml / run.reservoir_full_ml;
   const level = 12 + (1 - Math.min(Math.max(share, 0), 1)) * 52;
-  const top = (run.ends[0]?.points[0]?.height_mm ?? high) as number;
+  const top = (ends[0]?.points[0]?.height_mm ?? high) as number;
   const lever = (frame.lever_mm / run.travel_mm) * 38;
   const place = (path: number, at: number) => {
-    const line = run.ends[path]?.points ?? [];
+    const line = ends[path]?.points ?? [];
     const after = line.findIndex((point) => point.at_mm >= at);
     const to = line[Math.max(after, 1)] ?? line[line.length - 1];
     const from = line[Math.max(after, 1) - 1] ?? to;
@@ -58,7 +63,7 @@ export function PracticeLine({ run, frame, end, isOpen }: Props) {
   };
   // two ends side by side: each label to its own side
   const anchors =
-    run.ends.length === 1
+    ends.length === 1
       ? [{ x: 0, anchor: "middle" as const }]
       : [
           { x: 10, anchor: "end" as const },
@@ -69,7 +74,7 @@ export function PracticeLine({ run, frame, end, isOpen }: Props) {
     <Drawing
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={`${frame.slugs.length} bubbles in the line, ${air.toFixed(2)} mL of air; reservoir ${Math.round(share * 100)} % full; lever ${Math.round((frame.lever_mm / run.travel_mm) * 100)} % in`}
+      aria-label={`${isGlass ? `${frame.slugs.length} bubbles in the line, ${air.toFixed(2)} mL of air` : "A braided line"}; reservoir ${Math.round(share * 100)} % full; lever ${Math.round((frame.lever_mm / run.travel_mm) * 100)} % in`}
     >
       <path d="M40 8v60h70V8" fill={theme.panel} stroke={theme.tube} strokeWidth="5" />
       <rect data-moves x="43" y={level} width="64" height={66 - level} fill={theme.fresh} />
@@ -81,14 +86,21 @@ export function PracticeLine({ run, frame, end, isOpen }: Props) {
       >
         <path d="M75 0H10" stroke={theme.ink} strokeWidth="9" strokeLinecap="round" />
       </g>
-      {run.ends.map((each, index) => {
+      {ends.map((each, index) => {
         const way = each.points.map((point) => `${x(point.at_mm)} ${y(point.height_mm)}`).join("L");
         const last = each.points[each.points.length - 1];
         const open = isOpen && each.id === end;
         return (
           <g key={each.id}>
             <path d={`M${way}`} fill="none" stroke={theme.tube} strokeWidth="16" strokeLinejoin="round" />
-            <path d={`M${way}`} fill="none" stroke={theme.fresh} strokeWidth="10" strokeLinejoin="round" />
+            <path
+              d={`M${way}`}
+              fill="none"
+              stroke={isGlass ? theme.fresh : theme.quiet}
+              strokeWidth="10"
+              strokeLinejoin="round"
+              strokeDasharray={isGlass ? undefined : "3 3"}
+            />
             {last ? (
               <g transform={`translate(${x(last.at_mm)} ${y(last.height_mm)})`}>
                 <circle
@@ -97,6 +109,7 @@ export function PracticeLine({ run, frame, end, isOpen }: Props) {
                   stroke={each.id === end ? theme.focus : theme.tube}
                   strokeWidth="5"
                 />
+                <ClearHose hose={frame.hoses[index]} side={anchors[index]?.anchor === "end" ? 1 : -1} />
                 <text
                   x={anchors[index]?.x}
                   y="36"
@@ -111,12 +124,12 @@ export function PracticeLine({ run, frame, end, isOpen }: Props) {
           </g>
         );
       })}
-      {frame.slugs.map((slug, index) => {
+      {(isGlass ? frame.slugs : []).map((slug) => {
         const { left, up } = place(slug.path, slug.at_mm);
         const size = 5 + 9 * Math.cbrt(slug.ml);
         return (
           <g
-            key={index}
+            key={slug.id}
             data-moves
             data-slug
             style={{ transform: `translate(${left.toFixed(1)}px, ${up.toFixed(1)}px)` }}

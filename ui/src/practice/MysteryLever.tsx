@@ -30,6 +30,23 @@ const Tests = styled.ul`
   }
 `;
 
+const Aside = styled(Column)`
+  position: sticky;
+  top: 1rem;
+`;
+
+const NOW = "Tells most now";
+
+/** What would tell most now; then everything by what is tested in one go. */
+function walksOf(tests: Mystery["tests"], isOver: boolean): [string, Mystery["tests"]][] {
+  const walks = new Map<string, Mystery["tests"]>();
+  for (const test of tests) {
+    const walk = test.best && !isOver ? NOW : test.walk;
+    walks.set(walk, [...(walks.get(walk) ?? []), test]);
+  }
+  return [...walks].sort(([one], [other]) => Number(other === NOW) - Number(one === NOW));
+}
+
 /** A lever with something hidden: tests are done on it, causes rank by what comes of them, and one names the cause. */
 export function MysteryLever({ mystery, onTried, onAgain, onLeave }: Props) {
   const path = { params: { path: { id: mystery.id } } };
@@ -47,32 +64,42 @@ export function MysteryLever({ mystery, onTried, onAgain, onLeave }: Props) {
     <Split $left="1.5fr">
       <Panel>
         <h2>Mystery lever</h2>
-        <Quiet>One caliper on a road front, and one thing wrong with it. Try, and name it.</Quiet>
+        {mystery.says.map((said) => (
+          <p key={said}>{`“${said}”`}</p>
+        ))}
+        <Quiet>
+          One caliper on a road front. Try, and name what is wrong; now and then it is two things.
+        </Quiet>
         {tried.isError ? <Notice tone="stop">{tried.error.message}</Notice> : null}
-        <Tests aria-label="Tests">
-          {mystery.tests.map((test) => (
-            <li key={test.id}>
-              <div>
-                <strong>{test.label}</strong>{" "}
-                {test.best && !truth ? <Mark kind="good">tells most</Mark> : null}
-                <small>{`${test.how} ${test.minutes} min.`}</small>
-              </div>
-              {test.said ? (
-                <strong>{test.said}</strong>
-              ) : (
-                <Button
-                  aria-label={`Try: ${test.label}`}
-                  isDisabled={tried.isPending || Boolean(truth)}
-                  onPress={() => tried.mutate(test.id)}
-                >
-                  Try
-                </Button>
-              )}
-            </li>
-          ))}
-        </Tests>
+        {walksOf(mystery.tests, Boolean(truth)).map(([walk, tests]) => (
+          <section key={walk}>
+            <h3>{walk}</h3>
+            <Tests aria-label={walk}>
+              {tests.map((test) => (
+                <li key={test.id}>
+                  <div>
+                    <strong>{test.label}</strong>
+                    <small>{`${test.how} ${test.minutes} min.`}</small>
+                  </div>
+                  {test.said ? (
+                    <strong>{test.said}</strong>
+                  ) : (
+                    <Button
+                      aria-label={`Try: ${test.label}`}
+                      tone={test.best && !truth ? "act" : "plain"}
+                      isDisabled={tried.isPending || Boolean(truth)}
+                      onPress={() => tried.mutate(test.id)}
+                    >
+                      Try
+                    </Button>
+                  )}
+                </li>
+              ))}
+            </Tests>
+          </section>
+        ))}
       </Panel>
-      <Column>
+      <Aside>
         <Panel>
           <h2>What it points to</h2>
           <ol aria-label="Causes">
@@ -80,16 +107,23 @@ export function MysteryLever({ mystery, onTried, onAgain, onLeave }: Props) {
               <li key={rank.id}>{`${Math.round(rank.share * 100)} %  ${rank.label}`}</li>
             ))}
           </ol>
-          <Quiet>{`${mystery.minutes} min of tests so far.`}</Quiet>
+          <Quiet>
+            {`${mystery.tried} ${mystery.tried === 1 ? "test" : "tests"}, ${mystery.minutes} min so far.`}
+          </Quiet>
         </Panel>
         <Panel>
           {truth ? (
             <>
               <h2>{truth.right ? "Right" : "Not that"}</h2>
-              <p>
-                <Mark kind={truth.right ? "good" : "stop"}>{truth.cause.label}</Mark>
-              </p>
-              <p>{`Put right by: ${truth.route}.`}</p>
+              {truth.causes.map((cause) => (
+                <p key={cause.id}>
+                  <Mark kind={truth.right ? "good" : "stop"}>{cause.label}</Mark>
+                  {` Put right by: ${cause.route}.`}
+                </p>
+              ))}
+              <Quiet>
+                {`Named after ${mystery.tried} ${mystery.tried === 1 ? "test" : "tests"}; five are often enough.`}
+              </Quiet>
               <Row $gap={1}>
                 <Button tone="act" onPress={onAgain}>
                   Another lever
@@ -110,7 +144,7 @@ export function MysteryLever({ mystery, onTried, onAgain, onLeave }: Props) {
             </>
           )}
         </Panel>
-      </Column>
+      </Aside>
     </Split>
   );
 }

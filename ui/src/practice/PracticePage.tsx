@@ -1,54 +1,48 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import styled from "styled-components";
-import { Button } from "../kit/Button";
 import { Loaded } from "../kit/Loaded";
-import { Page, Panel, Quiet, Row } from "../kit/layout";
+import { Page } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { useTitle } from "../kit/useTitle";
 import { answer, client } from "../server/client";
-import type { Mystery } from "../server/api";
+import type { Mystery, NewPractice } from "../server/api";
 import { lessonsQuery } from "../server/queries";
+import { LessonList } from "./LessonList";
 import { MysteryLever } from "./MysteryLever";
 import { PracticeRun } from "./PracticeRun";
-
-const Lessons = styled.ul`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(100%, 22rem), 1fr));
-  gap: 1rem;
-  li {
-    display: grid;
-    gap: 0.5rem;
-    align-content: space-between;
-    padding: 1rem;
-    border: 1px solid ${(p) => p.theme.line};
-    border-radius: 0.6rem;
-  }
-`;
+import { useResults } from "./useResults";
 
 /** A circuit that one can get wrong: simulated, in memory only, never on record. */
 export function PracticePage() {
   useTitle("Practice");
   const lessons = useQuery(lessonsQuery);
+  const kept = useResults();
+  const [asked, setAsked] = useState<Omit<NewPractice, "id">>();
   const start = useMutation({
-    mutationFn: (lesson: string) =>
-      answer(client.POST("/practice/runs", { body: { id: crypto.randomUUID(), lesson } })),
+    mutationFn: (what: Omit<NewPractice, "id">) =>
+      answer(client.POST("/practice/runs", { body: { id: crypto.randomUUID(), ...what } })),
   });
+  const begin = (what: Omit<NewPractice, "id">) => {
+    setAsked(what);
+    start.mutate(what);
+  };
   const [search, setSearch] = useState<Mystery>();
   const mystery = useMutation({
     mutationFn: () => answer(client.POST("/practice/mysteries", { body: { id: crypto.randomUUID() } })),
     onSuccess: setSearch,
   });
+  const fault = start.error ?? mystery.error;
   return (
     <Page>
       <h1>Practice</h1>
       <Notice tone="warn">Simulated. Nothing here touches a machine or the record.</Notice>
-      {start.isError ? <Notice tone="stop">{start.error.message}</Notice> : null}
-      {start.data ? (
+      {fault ? <Notice tone="stop">{fault.message}</Notice> : null}
+      {start.data && asked ? (
         <PracticeRun
           key={start.data.id}
           run={start.data}
-          onAgain={() => start.mutate(start.data.lesson.id)}
+          onOver={(result) => kept.keep(start.data.lesson.id, result)}
+          onAgain={() => begin(asked)}
           onLeave={() => start.reset()}
         />
       ) : search ? (
@@ -61,32 +55,14 @@ export function PracticePage() {
         />
       ) : (
         <Loaded query={lessons}>
-          {({ items }) => (
-            <Panel>
-              <Row>
-                <h2>Lessons</h2>
-                <Button tone="act" isDisabled={mystery.isPending} onPress={() => mystery.mutate()}>
-                  Mystery lever
-                </Button>
-              </Row>
-              <Lessons aria-label="Lessons">
-                {items.map((lesson) => (
-                  <li key={lesson.id}>
-                    <div>
-                      <h3>{lesson.label}</h3>
-                      <Quiet>{lesson.goal}</Quiet>
-                    </div>
-                    <Button
-                      aria-label={`Start: ${lesson.label}`}
-                      isDisabled={start.isPending}
-                      onPress={() => start.mutate(lesson.id)}
-                    >
-                      Start
-                    </Button>
-                  </li>
-                ))}
-              </Lessons>
-            </Panel>
+          {(offered) => (
+            <LessonList
+              {...offered}
+              kept={kept}
+              isBusy={start.isPending || mystery.isPending}
+              onStart={begin}
+              onMystery={() => mystery.mutate()}
+            />
           )}
         </Loaded>
       )}

@@ -7,11 +7,19 @@ import { useUnits } from "../server/useUnits";
 /** What came of it, beside a good hand's work from the same start; slips are told now, not while they were made. */
 export function PracticeResult({ result }: { result: Result }) {
   const units = useUnits();
+  const rows: [string, (figures: Result["good_hand"]) => string][] = [
+    [`Air left, ${units.unit("volume")}`, (each) => units.bare("volume", each.air_left_ml, 2)],
+    [`Fluid used, ${units.unit("volume")}`, (each) => units.bare("volume", each.used_ml, 0)],
+    ["Seconds", (each) => figure(each.seconds, 0)],
+    ["Times a nipple was opened", (each) => figure(each.openings, 0)],
+  ];
+  if (result.goal_fresh !== undefined)
+    rows.push(["Fresh at the nipple, %", (each) => figure(100 * each.fresh, 0)]);
   return (
     <>
       <h2>Result</h2>
       <p>
-        <Mark kind={result.done ? "good" : "stop"}>{result.done ? "Clear of air" : "Air is left"}</Mark>
+        <Mark kind={result.done ? "good" : "stop"}>{said(result)}</Mark>
       </p>
       {result.where.map((slug, index) => (
         <p key={index}>{`${units.say("volume", slug.ml, 2)} on the way to ${slug.end}`}</p>
@@ -25,21 +33,13 @@ export function PracticeResult({ result }: { result: Result }) {
           </tr>
         </thead>
         <tbody>
-          <tr>
-            <td>{`Air left, ${units.unit("volume")}`}</td>
-            <td>{units.bare("volume", result.air_left_ml, 2)}</td>
-            <td>{units.bare("volume", result.good_hand.air_left_ml, 2)}</td>
-          </tr>
-          <tr>
-            <td>{`Fluid used, ${units.unit("volume")}`}</td>
-            <td>{units.bare("volume", result.used_ml, 0)}</td>
-            <td>{units.bare("volume", result.good_hand.used_ml, 0)}</td>
-          </tr>
-          <tr>
-            <td>Seconds</td>
-            <td>{figure(result.seconds, 0)}</td>
-            <td>{figure(result.good_hand.seconds, 0)}</td>
-          </tr>
+          {rows.map(([label, shown]) => (
+            <tr key={label}>
+              <td className="words">{label}</td>
+              <td>{shown(result)}</td>
+              <td>{shown(result.good_hand)}</td>
+            </tr>
+          ))}
         </tbody>
       </Table>
       {result.slips.length === 0 ? (
@@ -54,4 +54,13 @@ export function PracticeResult({ result }: { result: Result }) {
       )}
     </>
   );
+}
+
+/** What is missing, the worst first. */
+function said(result: Result): string {
+  if (result.air_left_ml > result.goal_ml) return "Air is left";
+  if (result.fresh < (result.goal_fresh ?? 0)) return "Old fluid is left";
+  if (result.openings > (result.goal_openings ?? result.openings))
+    return `Clear of air, in more than ${result.goal_openings} strokes`;
+  return "Clear of air";
 }

@@ -1,42 +1,64 @@
 import { useEffect, useRef, useState } from "react";
 import { answer, client } from "../server/client";
-import type { PracticeAction, PracticeFrame } from "../server/api";
+import type { PracticeAction, PracticeEnds, PracticeFrame, PracticeStart } from "../server/api";
 
 /** How often hands are told to the circuit, ms; and how fast they pull and let go, s for the whole way. */
-const TICK_MS = 100;
+export const TICK_MS = 100;
 const PULL_S = 1.2;
 const RETURN_S = 0.4;
 /** A page that slept does not make up for it. */
 const MOST_S = 0.5;
+/** A hand at a syringe, mL/s, and at a vacuum, MPa. */
+const PUSH_ML_S = 1.0;
+const VACUUM_MPA = 0.05;
+
+/** What is held besides the lever. */
+export type Held = "push" | "draw";
 
 /** Hands at a simulated circuit: what they do is sent as it is done, and what comes back is drawn. */
-export function usePractice(id: string, travelMm: number, first: PracticeFrame, isOn: boolean) {
-  const [frame, setFrame] = useState(first);
+export function usePractice(run: PracticeStart, end: string, speed: number, isOn: boolean) {
+  const [frame, setFrame] = useState<PracticeFrame>(run.frame);
+  const [ends, setEnds] = useState<PracticeEnds>(run.ends);
   const [fault, setFault] = useState<string>();
   const isPulling = useRef(false);
-  const lever = useRef(first.lever_mm);
+  const held = useRef<Held>(undefined);
+  const lever = useRef(run.frame.lever_mm);
   const waiting = useRef<PracticeAction[]>([]);
+  const worked = useRef({ end, speed });
+  useEffect(() => {
+    worked.current = { end, speed };
+  });
   useEffect(() => {
     if (!isOn) return undefined;
     let isSending = false;
     let last = performance.now();
     let isGone = false;
+    /** What hands do for so many seconds. */
+    const going = (s: number): PracticeAction => {
+      const way = (run.travel_mm * s) / (isPulling.current ? PULL_S : RETURN_S);
+      const from = lever.current;
+      lever.current = Math.min(Math.max(from + (isPulling.current ? way : -way), 0), run.travel_mm);
+      if (from === 0 && lever.current === 0) {
+        if (held.current === "push") return { do: "push", end: worked.current.end, ml: PUSH_ML_S * s, s };
+        if (held.current === "draw") return { do: "draw", mpa: VACUUM_MPA, s };
+      }
+      return { do: "lever", to: lever.current, s };
+    };
     const tick = async () => {
       const now = performance.now();
       if (isSending) return;
-      const s = Math.min((now - last) / 1000, MOST_S);
+      const s = Math.min((now - last) / 1000, MOST_S) * worked.current.speed;
       last = now;
-      const way = (travelMm * s) / (isPulling.current ? PULL_S : RETURN_S);
-      lever.current = Math.min(Math.max(lever.current + (isPulling.current ? way : -way), 0), travelMm);
-      const actions = [...waiting.current, { do: "lever" as const, to: lever.current, s }];
+      const actions = [...waiting.current, going(s)];
       waiting.current = [];
       isSending = true;
       try {
-        const { frames } = await answer(
-          client.POST("/practice/runs/{id}/actions", { params: { path: { id } }, body: { actions } }),
+        const answered = await answer(
+          client.POST("/practice/runs/{id}/actions", { params: { path: { id: run.id } }, body: { actions } }),
         );
-        const newest = frames[frames.length - 1];
+        const newest = answered.frames[answered.frames.length - 1];
         if (newest && !isGone) setFrame(newest);
+        if (answered.ends && !isGone) setEnds(answered.ends);
       } catch (error) {
         if (!isGone) setFault(error instanceof Error ? error.message : String(error));
       }
@@ -47,12 +69,16 @@ export function usePractice(id: string, travelMm: number, first: PracticeFrame, 
       isGone = true;
       clearInterval(timer);
     };
-  }, [id, travelMm, isOn]);
+  }, [run, isOn]);
   return {
     frame,
+    ends,
     fault,
     pull: (pulls: boolean) => {
       isPulling.current = pulls;
+    },
+    hold: (what: Held | undefined) => {
+      held.current = what;
     },
     act: (action: PracticeAction) => {
       waiting.current.push(action);

@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Rig
+    # The air of a simulated circuit: where each slug is, how flow and its own rise move it, and where it comes in and
+    # goes out (docs/physics.md 6). None comes from nowhere and none goes nowhere.
+    class Air
+      # A slug this near to the master's outlet is under the open port, mm.
+      AT_PORT_MM = 2.0
+      # What comes in this near to a slug joins it, mm.
+      NEAR_MM = 1.0
+      # Small bubbles that tapping shakes loose rise by this where a slug is arrested, mm/s. [default]
+      TAPPED_MM_S = 8.0
+
+      # out_ml, in_ml: what has gone out and come in since the start
+      attr_reader :slugs, :out_ml, :in_ml
+
+      # @param slugs [Array<Slug>]
+      def initialize(slugs)
+        @slugs = []
+        @born = 0
+        @out_ml = @in_ml = 0.0
+        slugs.each { |slug| add(slug.ml, slug.path, slug.at_mm) }
+      end
+
+      # @return [Float] mL, as it would be outside
+      def ml
+        slugs.sum(&:ml)
+      end
+
+      # @return [Air] the same, to go on from apart
+      def copy
+        dup.tap { |other| other.instance_variable_set(:@slugs, slugs.map(&:dup)) }
+      end
+
+      # Comes in at a place of a way.
+      def enter(ml, path, at_mm)
+        @in_ml += ml
+        near = slugs.find { |slug| slug.path == path && (slug.at_mm - at_mm).abs < NEAR_MM }
+        near ? near.ml += ml : add(ml, path, at_mm)
+      end
+
+      # Goes out at the nipple of a way, as far as it stands there.
+      # @param most_ml [Float] that passes the nipple; kept_ml [Float] that the cavity keeps
+      # @return [Float] mL that went
+      def leave(path, end_mm, most_ml, kept_ml)
+        there = slugs.select { |slug| slug.path == path && slug.at_mm >= end_mm - 1e-6 }
+        take(there, (there.sum(&:ml) - kept_ml).clamp(0.0, most_ml))
+      end
+
+      # Goes up through the open port.
+      # @return [Float] mL that went
+      def rise_out(most_ml)
+        take(slugs.select { |slug| slug.at_mm <= AT_PORT_MM }, most_ml)
+      end
+
+      # @param paths [Array<Plumbing::Path>]; flows [Array<Float>] mL/s outward on each
+      # @param tapped [Boolean]; seconds [Float] that pass
+      def move(paths, flows, tapped:, seconds:)
+        slugs.each { |slug| slug.at_mm = moved(slug, paths, flows, tapped, seconds) }
+        merge
+      end
+
+      private
+
+      def add(ml, path, at_mm)
+        slugs << Slug.new(id: @born += 1, ml: ml, path: path, at_mm: at_mm)
+      end
+
+      def take(from, ml)
+        left = ml
+        from.each do |slug|
+          gone = [slug.ml, left].min
+          slug.ml -= gone
+          left -= gone
+        end
+        slugs.reject! { |slug| slug.ml <= 0 }
+        @out_ml += ml - left
+        ml - left
+      end
+
+      def moved(slug, paths, flows, tapped, seconds)
+        path = paths[slug.path]
+        leg = path.leg_at(slug.at_mm)
+        flow = flow_in(leg, paths, flows)
+        drift = (leg.drift_mm_s.zero? && tapped && !leg.rise.zero?) ? TAPPED_MM_S : leg.drift_mm_s
+        speed = Hydraulics::Bubble::NOSE * 1000 * flow / leg.area_mm2 + leg.rise * drift
+        at = (slug.at_mm + speed * seconds).clamp(0.0, path.length_mm)
+        # the top of a leg holds a slug that only drifts
+        (flow.zero? && leg.rise.positive? && slug.at_mm <= leg.to_mm) ? [at, leg.to_mm].min : at
+      end
+
+      # Ways that share a line share its flow.
+      def flow_in(leg, paths, flows)
+        paths.each_with_index.sum do |path, index|
+          (path.legs.any? { |each| each.line == leg.line }) ? flows[index] : 0.0
+        end
+      end
+
+      def merge
+        return if slugs.size < 2
+        slugs.group_by { |slug| [slug.path, slug.at_mm.round] }.each_value do |together|
+          first, *rest = together
+          next if rest.empty?
+          first.ml += rest.sum(&:ml)
+          slugs.reject! { |slug| rest.any? { |each| each.equal?(slug) } }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,113 @@
+import { useState } from "react";
+import { Button } from "../kit/Button";
+import { Choice } from "../kit/Choice";
+import { Panel, Row } from "../kit/layout";
+import { useHotkeys } from "../kit/useHotkeys";
+import type { PracticeAction, PracticeFrame, PracticeStart } from "../server/api";
+import { HoldButton } from "./HoldButton";
+import type { Held } from "./usePractice";
+
+interface Props {
+  run: PracticeStart;
+  frame: PracticeFrame;
+  end: string;
+  turns: number;
+  onEnd: (end: string) => void;
+  onTurns: (turns: number) => void;
+  pull: (pulls: boolean) => void;
+  hold: (what: Held | undefined) => void;
+  act: (action: PracticeAction) => void;
+  onFinish: () => void;
+}
+
+const OPENINGS = [
+  { id: "0.25", label: "1/4 turn" },
+  { id: "0.5", label: "1/2" },
+  { id: "1", label: "1" },
+];
+
+/** What hands can do to the circuit, each by a key: the lever held by one, the nipple worked by another. */
+export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act, onFinish }: Props) {
+  const [opening, setOpening] = useState("0.25");
+  const [laid, setLaid] = useState<string[]>([]);
+  const turn = (next: number) => {
+    onTurns(next);
+    act({ do: "nipple", end, turns: next });
+  };
+  const nipple = () => turn(turns > 0 ? 0 : Number(opening));
+  const topUp = () => act({ do: "pour", ml: Math.max(run.reservoir_full_ml - frame.reservoir_ml, 0) });
+  const drawOff = () =>
+    act({ do: "take", ml: Math.max(frame.reservoir_ml - run.reservoir_full_ml * 0.3, 0) });
+  const tap = () => act({ do: "tap" });
+  const { tools, places } = run.lesson;
+  const has = (tool: (typeof tools)[number]) => tools.includes(tool);
+  useHotkeys({ n: nipple, t: topUp, k: tap, f: onFinish, r: has("syringe") ? drawOff : undefined });
+  return (
+    <Panel>
+      <HoldButton words={["Hold to pull", "Pulling"]} hotkey={[" ", "Space"]} isOn onHold={pull} />
+      {has("syringe") ? (
+        <HoldButton
+          words={["Hold to push the syringe", "Pushing"]}
+          hotkey={["p", "P"]}
+          isSmall
+          isOn
+          onHold={(isHeld) => hold(isHeld ? "push" : undefined)}
+        />
+      ) : null}
+      {has("vacuum") ? (
+        <HoldButton
+          words={["Hold to draw by vacuum", "Drawing"]}
+          hotkey={["v", "V"]}
+          isSmall
+          isOn
+          onHold={(isHeld) => hold(isHeld ? "draw" : undefined)}
+        />
+      ) : null}
+      {run.ends.length > 1 ? (
+        <Choice
+          label="Nipple"
+          options={run.ends.map(({ id, label }) => ({ id, label }))}
+          value={end}
+          onChange={(id) => {
+            if (turns > 0) turn(0);
+            onEnd(id);
+          }}
+        />
+      ) : null}
+      <Row $gap={1}>
+        <Button tone={turns > 0 ? "stop" : "act"} onPress={nipple}>
+          {turns > 0 ? "Shut the nipple (N)" : "Open the nipple (N)"}
+        </Button>
+        <Choice
+          label="How far"
+          isLabelHidden
+          options={OPENINGS}
+          value={opening}
+          onChange={(id) => {
+            setOpening(id);
+            if (turns > 0) turn(Number(id));
+          }}
+        />
+      </Row>
+      <Row $gap={1}>
+        <Button onPress={topUp}>Top up (T)</Button>
+        {has("syringe") ? <Button onPress={drawOff}>Draw off (R)</Button> : null}
+        <Button onPress={tap}>Tap the hose (K)</Button>
+        {places
+          .filter((place) => !laid.includes(place.id))
+          .map((place) => (
+            <Button
+              key={place.id}
+              onPress={() => {
+                setLaid([...laid, place.id]);
+                act({ do: "place", what: place.id });
+              }}
+            >
+              {place.label}
+            </Button>
+          ))}
+        <Button onPress={onFinish}>Finish (F)</Button>
+      </Row>
+    </Panel>
+  );
+}
