@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 # The verdicts over ways to bleed held against a simulated circuit that runs: bench/rig.rb. Every template, lines of
-# several bores, with and without a loop over the master; a slug of air in the middle of each way; every way to bleed
-# that a hand in the rig knows. Prints where the two differ: said to carry and less than 95 % came out, or said to leave
-# air and it came out.
+# several bores, with and without a loop over the master; a slug of air in the middle of each way, or, where nothing but
+# the head moves the fluid, an empty line; every way to bleed that a hand in the rig knows. Prints where the two differ:
+# said to carry and less than 95 % came out, or said to leave air and it came out.
 require_relative "../app/boot"
 
 BORES = [nil, 2.5, 4.0, 4.8, 6.0].freeze
@@ -18,14 +18,17 @@ def changed(sheet, bore, loop)
 end
 
 def out(sheet, index, way)
-  path = Sandbag::Rig::Plumbing.new(sheet).paths[index]
-  rig = Sandbag::Rig::Simulation.new(sheet,
-    air: [Sandbag::Rig::Slug.new(ml: AIR_ML, path: index, at_mm: path.length_mm / 2)])
+  plumbing = Sandbag::Rig::Plumbing.new(sheet)
+  path = plumbing.paths[index]
+  slug = Sandbag::Rig::Slug.new(ml: AIR_ML, path: index, at_mm: path.length_mm / 2)
+  air = (Sandbag::Knowledge.find("bleed_methods", way)["drive"]["mpa"] == 0) ? plumbing.dry : [slug]
+  rig = Sandbag::Rig::Simulation.new(sheet, air: air.select { |each| each.path == index })
+  start = rig.air_ml
   Sandbag::Rig::Mechanic.new(rig, way: way).bleed_end(path.id)
-  1 - rig.air_ml / AIR_ML
+  1 - rig.air_ml / start
 end
 
-Sandbag::Rig::Mechanic::WAYS.each_key do |id|
+Sandbag::Rig::Mechanic::WAYS.each do |id|
   method = Sandbag::Knowledge.find("bleed_methods", id)
   cases = agreed = usual = usual_agreed = 0
   Sandbag::Knowledge.table("circuit_templates").each do |template|

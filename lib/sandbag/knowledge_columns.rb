@@ -415,6 +415,7 @@ module Sandbag
       },
       "nipple_openings" => {
         "label" => String,
+        "turns" => Numeric,
         "bore" => Numeric
       },
       "shelf_kinds" => {

@@ -54,6 +54,17 @@ module Sandbag
         take(slugs.select { |slug| slug.at_mm <= AT_PORT_MM }, most_ml)
       end
 
+      # Air bears no column: what it takes off the head of a way, or adds where it stands in a piece that climbs.
+      # @param index [Integer] of the way; path [Plumbing::Path]
+      # @return [Float] mm
+      def head_lost_mm(index, path)
+        slugs.select { |slug| slug.path == index }.sum do |slug|
+          leg = path.leg_at(slug.at_mm)
+          fall = (leg.from_height_mm - leg.to_height_mm) / (leg.to_mm - leg.from_mm)
+          fall * 1000 * slug.ml / leg.area_mm2
+        end
+      end
+
       # @param paths [Array<Plumbing::Path>]; flows [Array<Float>] mL/s outward on each
       # @param tapped [Boolean]; seconds [Float] that pass
       def move(paths, flows, tapped:, seconds:)

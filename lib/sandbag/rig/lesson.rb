@@ -5,8 +5,6 @@ module Sandbag
     # A lesson on a simulated circuit: where it starts, and what came of it beside a good hand's work from the same
     # start.
     class Lesson
-      # Pieces that a dry line is filled with air in, mm. [default]
-      DRY_MM = 40.0
       # Air in every way of a lever that is spongy, mL for each 15 mL that the circuit holds, and where. [default]
       SPONGY_ML, SPONGY_AT = 0.5, 0.5
 
@@ -77,7 +75,7 @@ module Sandbag
       # @return [Simulation] at the start
       def start
         celsius = @row["celsius"] || Bleed::Way::WARM_C
-        Simulation.new(sheet, air: air(Plumbing.new(sheet, celsius: celsius).paths), celsius: celsius,
+        Simulation.new(sheet, air: air(Plumbing.new(sheet, celsius: celsius)), celsius: celsius,
           reservoir: @row["reservoir"] || 1.0, old: @row["old"] || false)
       end
 
@@ -102,7 +100,7 @@ module Sandbag
         rig = start
         (@row["places"] || []).each { |place| rig.act("do" => "place", "what" => place) }
         Mechanic.new(rig, way: @row["way"], fresh: @row["fresh"] || 0.0,
-          most: @row["openings"] || Mechanic::MOST_CYCLES).bleed
+          most: @row["openings"]).bleed
       end
 
       private
@@ -112,33 +110,15 @@ module Sandbag
           rig.fresh >= (@row["fresh"] || 0.0)
       end
 
-      def air(paths)
+      def air(plumbing)
+        paths = plumbing.paths
         given = @row["air"].map { |each| slug(each["ml"], each["end"], each["at"] * paths[each["end"]].length_mm) }
-        given + (@row["dry"] ? dry(paths) : []) + (@row["spongy"] ? spongy(paths) : [])
+        given + (@row["dry"] ? plumbing.dry : []) + (@row["spongy"] ? spongy(paths) : [])
       end
 
       def spongy(paths)
         ml = SPONGY_ML * Sandbag::Circuit::Assembly.build(sheet).fluid_ml / 15 / paths.size
         paths.each_index.map { |index| slug(ml, index, SPONGY_AT * paths[index].length_mm) }
-      end
-
-      # Every line once, though several ways run through it.
-      def dry(paths)
-        filled = []
-        paths.each_with_index.flat_map do |path, index|
-          empty = path.legs.reject { |leg| filled.include?(leg.line) }
-          filled |= path.legs.map(&:line)
-          empty.flat_map { |leg| pieces(leg) }.map { |at, ml| slug(ml, index, at) }
-        end
-      end
-
-      # @return [Array<Array(Float, Float)>] mm and mL of air that fills a leg
-      def pieces(leg)
-        length = leg.to_mm - leg.from_mm
-        count = [(length / DRY_MM).ceil, 1].max
-        Array.new(count) { |piece|
-          [leg.from_mm + length * (piece + 0.5) / count, leg.area_mm2 * length / count / 1000]
-        }
       end
 
       def slug(ml, path, at_mm)

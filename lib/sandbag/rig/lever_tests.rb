@@ -31,6 +31,8 @@ module Sandbag
       # MPa that stay after the lever was let go, and mL at a joint, that can be noticed. [default]
       RESIDUAL_MPA = 0.01
       WEEP_ML, DRIP_ML = 0.005, 0.5
+      # How far a nipple is opened to see what comes. [default]
+      GENTLE_TURNS = 0.25
       # mL of air that can be seen: at the port, and in a clear hose after one stroke. [default]
       SEEN_ML = 0.01
       # Air this near to the master is shut in with it when its outlet is plugged, as a share of the way. [default]
@@ -185,7 +187,7 @@ module Sandbag
       def try_nipple_flow
         rig = @mystery.start
         id = rig.plumbing.paths.first.id
-        rig.act("do" => "nipple", "end" => id, "turns" => Mechanic::TURNS)
+        rig.act("do" => "nipple", "end" => id, "turns" => GENTLE_TURNS)
         rig.act("do" => "lever", "to" => rig.travel_mm, "s" => 3)
         return "no_flow" if rig.jar_ml + rig.air_out_ml < SEEN_ML
         return "bubbles" if rig.air_out_ml > SEEN_ML

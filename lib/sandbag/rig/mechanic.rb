@@ -5,11 +5,15 @@ module Sandbag
     # A good hand at a simulated circuit, by one of the ways to bleed: the reservoir kept, the farthest end first, until
     # nothing comes any more. What it takes is what a learner's work is held against.
     class Mechanic
-      # Ways to bleed that it knows, of bleed_methods.yml, and what of it works each.
-      WAYS = {"hold_cycle" => :stroke, "hand_vacuum" => :vacuum, "reverse_syringe" => :syringe}.freeze
-      # Turns the nipple is opened by, and how long each part of a cycle takes, s; what moves the fluid, how hard and
-      # how long, is the table's. [default]
-      TURNS = 0.25
+      # Ways to bleed that it knows, of bleed_methods.yml: those that need nothing but lever, nipple, syringe, vacuum or
+      # pressure on the reservoir, which does what a vacuum at the nipple does.
+      WAYS = %w[
+        hold_cycle hand_vacuum power_vacuum pressure_cap gravity_start reverse_syringe two_syringe
+      ].freeze
+      # What moves the fluid, and the cycle that it is worked by.
+      CYCLES = {"stroke" => :stroke, "head" => :draw, "syringe" => :push}.freeze
+      # How long each part of a cycle takes, s; what moves the fluid, how hard and how long, and how far the nipple is
+      # opened, is the table's. [default]
       PRESS_S = 0.5
       RETURN_S = 0.5
       PAUSE_S = 1.0
@@ -21,21 +25,25 @@ module Sandbag
       PIECE = 0.5
       # How long a vacuum is kept, and how often the level is looked at meanwhile, s; what a syringe gives before it is,
       # mL. [default]
-      VACUUM_S, LOOK_S, LOOK_ML = 1.0, 0.1, 2.0
+      VACUUM_S, LOOK_S, LOOK_ML = 1.0, 0.04, 2.0
       # What the line holds and a fifth more, since a bubble climbs back between strokes, and this many cycles without
       # one; a push fills the line by itself. [default]
       LINES = 1.2
-      CLEAN = {stroke: 3, vacuum: 3, syringe: 1}.freeze
-      MOST_CYCLES = 60
+      CLEAN = {stroke: 3, draw: 3, push: 1}.freeze
+      # Cycles after which it gives up; a draw is a second long. [default]
+      MOST = {stroke: 60, draw: 200, push: 60}.freeze
 
       # @param rig [Simulation] to work on; way [String] of WAYS; fresh [Float] how fresh the fluid has to come, 0 to 1
-      # @param most [Integer] openings of each nipple
-      def initialize(rig, way: "hold_cycle", fresh: 0.0, most: MOST_CYCLES)
+      # @param most [Integer, nil] openings of each nipple
+      def initialize(rig, way: "hold_cycle", fresh: 0.0, most: nil)
         @rig = rig
         @fresh = fresh
         @most = most
-        @drive = Knowledge.find("bleed_methods", way)&.fetch("drive")
-        @cycle = WAYS.fetch(way) { raise Refusal.at("way", "no hand here bleeds by “#{way}”", WAYS.keys.join(", ")) }
+        raise Refusal.at("way", "no hand here bleeds by “#{way}”", WAYS.join(", ")) unless WAYS.include?(way)
+        method = Knowledge.find("bleed_methods", way)
+        @drive = method["drive"]
+        @turns = Knowledge.find("nipple_openings", method["opening"])["turns"]
+        @cycle = CYCLES.fetch(@drive["by"])
         @full_ml = rig.reservoir_full_ml
       end
 
@@ -50,10 +58,11 @@ module Sandbag
         clean = 0
         wanted = LINES * @rig.plumbing.find(id).volume_ml
         through = 0.0
-        @most.times do
-          out, jar, poured = @rig.air_out_ml, @rig.jar_ml, @rig.poured_ml
+        (@most || MOST[@cycle]).times do
+          out, jar, poured = before = came
           send(@cycle, id)
-          through += (@cycle == :syringe) ? @rig.poured_ml - poured : @rig.jar_ml - jar
+          break if came == before
+          through += (@cycle == :push) ? @rig.poured_ml - poured : @rig.jar_ml - jar
           clean = (@rig.air_out_ml - out > 1e-6) ? 0 : clean + 1
           break if clean >= CLEAN[@cycle] && through >= wanted && @rig.fresh_at(id) >= @fresh
         end
@@ -64,7 +73,7 @@ module Sandbag
       def stroke(id)
         top_up
         act("lever", "to" => @rig.travel_mm * HELD, "s" => PRESS_S)
-        act("nipple", "end" => id, "turns" => TURNS)
+        act("nipple", "end" => id, "turns" => @turns)
         act("lever", "to" => @rig.travel_mm, "s" => @drive["seconds"])
         act("nipple", "end" => id, "turns" => 0)
         act("lever", "to" => 0, "s" => RETURN_S)
@@ -73,23 +82,30 @@ module Sandbag
 
       private
 
+      # @return [Array<Float>] mL of air and of fluid that came, and mL that went in
+      def came
+        [@rig.air_out_ml, @rig.jar_ml, @rig.poured_ml]
+      end
+
       def act(what, **given)
         @rig.act({"do" => what, **given.transform_keys(&:to_s)})
       end
 
-      def vacuum(id)
+      # By head, and by what a vacuum adds to it.
+      def draw(id)
         top_up
-        act("nipple", "end" => id, "turns" => TURNS)
-        (VACUUM_S / LOOK_S).round.times do
-          act("draw", "mpa" => @drive["mpa"], "s" => LOOK_S)
+        act("nipple", "end" => id, "turns" => @turns)
+        look = @drive["mpa"].zero? ? VACUUM_S : LOOK_S
+        (VACUUM_S / look).round.times do
+          act("draw", "mpa" => @drive["mpa"], "s" => look)
           top_up
         end
         act("nipple", "end" => id, "turns" => 0)
       end
 
       # In one go: the reservoir is drawn down while it is pushed.
-      def syringe(id)
-        act("nipple", "end" => id, "turns" => TURNS)
+      def push(id)
+        act("nipple", "end" => id, "turns" => @turns)
         piece = [LOOK_ML, PIECE * @full_ml].min
         (@rig.plumbing.find(id).volume_ml.clamp(0.0, @drive["ml"]) / piece).ceil.times do
           act("take", "ml" => [@rig.reservoir_ml - LOW * @full_ml, 0.0].max)

@@ -48,6 +48,19 @@ module Sandbag
           raise(Refusal.at("end", "there is no far end “#{id}”", paths.map(&:id).join(", ")))
       end
 
+      # Pieces that a dry line is filled with air in, mm. [default]
+      DRY_MM = 40.0
+
+      # @return [Array<Slug>] air that fills every line, each once though several ways run through it
+      def dry
+        filled = []
+        paths.each_with_index.flat_map do |path, index|
+          empty = path.legs.reject { |leg| filled.include?(leg.line) }
+          filled |= path.legs.map(&:line)
+          empty.flat_map { |leg| pieces(leg, index) }
+        end
+      end
+
       # @param turns [Float] of the nipple, 0 shut; shut [Boolean] inside the hose
       # @return [Float] MPa for each mL/s, through the way and its nipple; infinite where it is shut
       def resistance(path, turns, shut: false)
@@ -69,18 +82,28 @@ module Sandbag
       # Length and bore of the compensating port, mm. [default]
       PORT = Hydraulics::Flow::Segment.new(1.5, 0.6)
 
-      # Bore of the nipple at half a turn and more, mm; the seat opens in proportion before. [default]
-      WIDE_MM = 2.0
-      WIDE_TURNS = 0.5
-
       private
+
+      def pieces(leg, index)
+        length = leg.to_mm - leg.from_mm
+        count = [(length / DRY_MM).ceil, 1].max
+        Array.new(count) do |piece|
+          Slug.new(ml: leg.area_mm2 * length / count / 1000, path: index,
+            at_mm: leg.from_mm + length * (piece + 0.5) / count)
+        end
+      end
 
       def segments(path)
         path.legs.map { |leg| Hydraulics::Flow::Segment.new(leg.to_mm - leg.from_mm, leg.bore_mm) }
       end
 
+      # As wide as the table has it, and in proportion between; no wider than its widest.
       def nipple_mm(turns)
-        WIDE_MM * Math.sqrt([turns / WIDE_TURNS, 1.0].min)
+        rows = Knowledge.table("nipple_openings")
+        below, above = rows.each_cons(2).find { |_, wider| turns <= wider["turns"] }
+        return rows.last["bore"] unless above
+        share = (turns - below["turns"]) / (above["turns"] - below["turns"])
+        below["bore"] + share * (above["bore"] - below["bore"])
       end
 
       def path(way)

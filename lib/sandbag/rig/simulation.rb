@@ -313,11 +313,16 @@ module Sandbag
         @turns.each_with_index do |turns, index|
           next unless turns.positive? && @pushed.nil?
           path = plumbing.paths[index]
-          head = Hydraulics::Flow.head_mpa(path.head_mm + Bleed::Drive::JAR_MM, plumbing.fluid)
-          driving = pressure + @vacuum_mpa + (port_open? ? [head, 0.0].max : 0.0)
+          driving = pressure + [@vacuum_mpa + (port_open? ? head_mpa(index, path) : 0.0), 0.0].max
           ml = [driving / plumbing.resistance(path, turns, shut: faults.hose_shut) * STEP_S, available_ml(pressure)].min
           @moved_ml[index] += expel(index, ml)
         end
+      end
+
+      # From the master down to the hose's end, less what air takes off it; below nothing where it has to climb first.
+      def head_mpa(index, path)
+        column_mm = path.head_mm + Bleed::Drive::JAR_MM - air.head_lost_mm(index, path)
+        Hydraulics::Flow.head_mpa(column_mm, plumbing.fluid)
       end
 
       # No more than is under pressure, or than the reservoir has above its port; a vacuum draws air when that is empty.

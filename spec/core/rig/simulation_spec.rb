@@ -251,6 +251,30 @@ RSpec.describe Sandbag::Rig::Simulation do
     expect(now.events.map(&:what)).to eq ["port_uncovered"]
   end
 
+  it "runs by its own head down an empty line, and not over a loop that stands above the reservoir" do
+    fall = lambda do |sheet|
+      now = described_class.new(sheet, air: described_class.new(sheet).plumbing.dry.select { |each| each.path.zero? })
+      start = now.air_ml
+      now.act("do" => "nipple", "end" => "left_caliper", "turns" => 0.5)
+      now.act("do" => "wait", "s" => 60)
+      now.air_ml / start
+    end
+    expect(fall.call(found)).to be < 0.6
+    loop_mm = found.value("master", "height") + 150
+    expect(fall.call(found.change(found.parts_of("line").first["id"], "high_spot", loop_mm, "measured"))).to be > 0.8
+  end
+
+  it "opens a nipple as wide as the table has it, and in proportion between" do
+    plumbing = rig.plumbing
+    path = plumbing.paths.first
+    resistances = [0.05, 0.125, 0.2, 0.25, 0.5, 1.0].map { |turns| plumbing.resistance(path, turns) }
+    expect(resistances).to eq resistances.sort.reverse
+    expect(resistances[-1]).to eq resistances[-2]
+    expect(plumbing.resistance(path, 0)).to eq Float::INFINITY
+    drive = Sandbag::Bleed::Way.all(found).first.drive(Sandbag::Knowledge.find("bleed_methods", "hold_cycle"))
+    expect(plumbing.resistance(path, 0.25)).to be_within(1e-9).of(drive.resistance_mpa_s_ml)
+  end
+
   it "keeps air in a cavity whose port is not at the top, until it is turned" do
     low = {"port_angle" => 60, "cavity_radius" => 12, "cavity_depth" => 5}
       .reduce(found) { |all, (field, value)| all.change("left_caliper", field, value, "measured") }
