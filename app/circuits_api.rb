@@ -20,6 +20,19 @@ module App
       svg "lever", CurvePlot.new(curve, sheet.kind.control["noun"], plain(shop.display["length"])).svg
     end
 
+    get "/:id/heights.svg" do |id|
+      svg "heights", plots(id).heights
+    end
+
+    get "/:id/sizing.svg" do |id|
+      svg "sizing", plots(id).sizing
+    end
+
+    get "/:id/levers.svg" do |id|
+      drawn = plots(id).levers(plain(LeverFile.new(store).history(id).to_h)["points"])
+      svg "levers", drawn || raise(Store::Missing.new("two readings of a lever of circuit", id))
+    end
+
     patch "/:id" do |id|
       changes = body_for("changeCircuit")["changes"]
       view = store.transaction do
@@ -53,6 +66,11 @@ module App
     end
 
     helpers do
+      def plots(id)
+        sheet = Sandbag::Circuit::Sheet.stored(store.circuits.find(id)[:sheet])
+        CircuitPlots.new(sheet, plain(shop.display["length"]))
+      end
+
       def refuse_other_kind(row, sheet)
         return if row[:sheet]["kind"] == sheet.kind.id
         raise Sandbag::Refusal.at("sheet/kind", "a circuit stays of its kind", row[:sheet]["kind"])

@@ -70,6 +70,30 @@ RSpec.describe "Files of a job", :api do
     expect(last_response.status).to eq 404
   end
 
+  it "draw heights, sizes and the lever over the months of a circuit for paper" do
+    drawn = ->(name) { Nokogiri::XML(fetch("/circuits/#{name}"), &:strict) }
+    heights = drawn.call("ridgeline-front/heights.svg")
+    expect(heights.css("text").map(&:text)).to include("Left caliper", "Right caliper", "height, mm")
+    sizing = drawn.call("ridgeline-front/sizing.svg")
+    expect(sizing.css("circle").size).to be >= 5
+    expect(sizing.css("text").map(&:text)).to include("19 × 20, fitted", "effort, N", "lever travel, mm")
+    months = drawn.call("packmule-front/levers.svg")
+    expect(months.css("circle").size).to be >= 2
+    expect(months.css("text").map(&:text)).to include(/\A\d+ [A-Z][a-z]+ \d\d\z/, "lever travel lost to air")
+    expect(months.css("circle").map { |dot| dot["cx"] }.uniq.size).to eq months.css("circle").size
+    [heights, sizing, months].each do |svg|
+      places = svg.css("circle").map { |dot| [dot["cx"].to_f, dot["cy"].to_f] }
+      expect(places).to all(match([be_between(40, 480), be_between(0, 230)]))
+    end
+    Sandbag::Knowledge.table("circuit_templates").each do |row|
+      plots = App::CircuitPlots.new(Sandbag::Circuit::Template.sheet(row["id"]), {"unit" => "mm", "factor" => 1})
+      [plots.heights, plots.sizing].each { |svg| expect(Nokogiri::XML(svg, &:strict).to_s).not_to include("NaN") }
+    end
+    header "Host", "127.0.0.1"
+    get "/api/circuits/scree-clutch/levers.svg"
+    expect(last_response.status).to eq 404
+  end
+
   it "tell the owner in plain words what was done, what to watch and when to come back, on one page" do
     pdf = PDF::Reader.new(StringIO.new(fetch("/jobs/job-bicycle/owner-sheet.pdf").b))
     text = pdf.pages.map(&:text).join("\n").gsub(/\s+/, " ")
