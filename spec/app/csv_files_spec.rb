@@ -80,7 +80,8 @@ RSpec.describe "Files of a job", :api do
     months = drawn.call("packmule-front/levers.svg")
     expect(months.css("circle").size).to be >= 2
     expect(months.css("text").map(&:text)).to include(/\A\d+ [A-Z][a-z]+ \d\d\z/, "lever travel lost to air")
-    expect(months.css("circle").map { |dot| dot["cx"] }.uniq.size).to eq months.css("circle").size
+    # as each job found it, and as it left it
+    expect(months.css("circle").map { |dot| dot["cx"] }.tally.values).to eq [2, 2]
     [heights, sizing, months].each do |svg|
       places = svg.css("circle").map { |dot| [dot["cx"].to_f, dot["cy"].to_f] }
       expect(places).to all(match([be_between(40, 480), be_between(0, 230)]))
