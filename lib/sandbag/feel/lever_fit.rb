@@ -87,14 +87,16 @@ module Sandbag
         Student.quantile(degrees)
       end
 
-      # The standard error of the air were one more reading taken, nothing else changed.
+      # The standard error of the air were one more reading taken, nothing else changed; what it is now, where readings
+      # of no lever at all leave nothing to work it out from.
       # @param force_n [Float]
       # @return [Float] mL
       def air_error_with(force_n)
         added = Matrix.columns([free_row(force_n)])
         reading = Reading.new(force_n: force_n, gauge: readings.all?(&:gauge))
         weight = weight_of(reading)
-        Math.sqrt(@scale * LeastSquares.inverse(@normal + weight * (added * added.transpose))[2, 2])
+        inverse = LeastSquares.inverse(@normal + weight * (added * added.transpose))
+        inverse ? Math.sqrt(@scale * inverse[2, 2]) : air_error_ml
       end
 
       private

@@ -46,7 +46,7 @@ module Sandbag
       end
 
       def at(rig, travel_mm)
-        rig.act("do" => "lever", "to" => travel_mm, "s" => Simulation::STEP_S)
+        rig.act("do" => "lever", "to" => [travel_mm, rig.travel_mm].min, "s" => Simulation::STEP_S)
         [rig.force_n, travel_mm]
       end
 

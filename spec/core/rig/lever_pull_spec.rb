@@ -33,6 +33,22 @@ RSpec.describe Sandbag::Rig::LeverPull do
     expect(now.frame).to eq before
   end
 
+  it "is read of an empty line as well: by Feel, or refused since no pressure is built" do
+    Sandbag::Knowledge.table("circuit_templates").each do |row|
+      lesson = Sandbag::Rig::Lesson.free(row["id"], "dry")
+      next if lesson.sheet.clutch?
+      assembled = Sandbag::Circuit::Assembly.build(lesson.sheet)
+      (1..3).each do |seed|
+        csv = described_class.new(lesson.start, top_n: 100, seed: seed.to_s).csv
+        readings = Sandbag::Feel::GaugeCurve.new(csv).readings
+          .map { |each| [Sandbag::Feel::Reading.new(**each, gauge: true), false] }
+        expect(Sandbag::Feel::LeverReport.new(lesson.sheet, assembled, readings).to_h).to have_key :expected
+      rescue Sandbag::Refusal => refusal
+        expect(refusal.problems.map(&:message)).to eq ["line 2: the lever only pushes its spring: no pressure is built"]
+      end
+    end
+  end
+
   it "scatters as a gauge does, the same for the same seed" do
     of = ->(seed) { described_class.new(rig(0.3), top_n: top_n, seed: seed).csv }
     expect(of.call("1")).to eq of.call("1")

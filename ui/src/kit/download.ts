@@ -1,3 +1,6 @@
+import { dark, light } from "./tokens";
+import type { Tokens } from "./tokens";
+
 /** Hands a file to the browser's downloads. */
 export function download(name: string, type: string, text: string): void {
   const link = document.createElement("a");
@@ -7,10 +10,15 @@ export function download(name: string, type: string, text: string): void {
   URL.revokeObjectURL(link.href);
 }
 
-/** A drawing as a file of its own. */
+/** A drawing as a file of its own, in the colours of the light bench whatever is on show: it has to be read on paper. */
 export function svgText(svg: SVGSVGElement): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
   copy.setAttribute("xmlns", "http://www.w3.org/2000/svg");
   copy.setAttribute("font-family", "sans-serif");
-  return new XMLSerializer().serializeToString(copy);
+  return onPaper(new XMLSerializer().serializeToString(copy));
+}
+
+export function onPaper(text: string): string {
+  const ink = new Map(Object.entries(dark).map(([name, colour]) => [colour, light[name as keyof Tokens]]));
+  return text.replace(/#[0-9a-f]{6}\b/g, (colour) => ink.get(colour) ?? colour);
 }

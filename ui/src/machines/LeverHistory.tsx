@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { LeverMonths, type Line } from "../drawings/LeverMonths";
-import { Panel, Quiet } from "../kit/layout";
+import { Saved } from "../kit/Saved";
+import { Panel, Quiet, Row } from "../kit/layout";
 import type { Control, LeverOnFile } from "../server/api";
 import { leversOfCircuitQuery } from "../server/queries";
 import { useUnits } from "../server/useUnits";
@@ -23,7 +24,14 @@ export function LeverHistory({ circuitId, control }: Props) {
         <strong>{history.trend.says}</strong>
       </p>
       {linesOf(history.points, units).map((line) => (
-        <LeverMonths key={line.label} points={history.points} line={line} />
+        <Saved key={line.label} name="lever-months" label={line.label}>
+          {(button) => (
+            <>
+              <LeverMonths points={history.points} line={line} />
+              <Row>{button}</Row>
+            </>
+          )}
+        </Saved>
       ))}
       <Quiet>
         Hollow: as it came in. Filled: as it went out. Bars: what 95 % lies within. Drop: fluid renewed.

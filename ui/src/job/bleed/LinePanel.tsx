@@ -4,7 +4,8 @@ import type { Bleed, BleedVerdicts, Job } from "../../server/api";
 import { asItStands, bleedVerdictsQuery } from "../../server/queries";
 import { HeightProfile } from "../../drawings/HeightProfile";
 import { FoldingPanel } from "../../kit/FoldingPanel";
-import { Quiet, Split } from "../../kit/layout";
+import { Saved } from "../../kit/Saved";
+import { Quiet, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { AtHand } from "./AtHand";
 import { MethodList } from "./MethodList";
@@ -28,13 +29,20 @@ export function LinePanel({ job, bleed }: Props) {
         <Split $left="1.25fr">
           <div style={{ display: "grid", gap: "1rem" }}>
             {verdicts.data.ways.map((way, at) => (
-              <figure key={way.far_end} style={{ margin: 0 }}>
-                <figcaption>
-                  <strong>{way.label}</strong>
-                  {method ? <Quiet>{`Under: ${method.label}`}</Quiet> : null}
-                </figcaption>
-                <HeightProfile way={way} legs={method?.legs[at]} />
-              </figure>
+              <Saved key={way.far_end} name={`heights-${way.far_end}`} label={`the way to ${way.label}`}>
+                {(button) => (
+                  <figure style={{ margin: 0 }}>
+                    <figcaption>
+                      <Row>
+                        <strong>{way.label}</strong>
+                        {button}
+                      </Row>
+                      {method ? <Quiet>{`Under: ${method.label}`}</Quiet> : null}
+                    </figcaption>
+                    <HeightProfile way={way} legs={method?.legs[at]} />
+                  </figure>
+                )}
+              </Saved>
             ))}
             <Quiet>
               Judged from the lengths, bores, heights and high spots in this circuit&apos;s record. Where they

@@ -1,5 +1,6 @@
 import { LevelDrawing } from "../../drawings/LevelDrawing";
-import { Panel, Quiet } from "../../kit/layout";
+import { Saved } from "../../kit/Saved";
+import { Panel, Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import type { Close } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
@@ -22,7 +23,14 @@ export function LevelPanel({ level, isOpen, onWorn, onLevel }: Props) {
       <p>{level.says}</p>
       {level.marked ? (
         <>
-          <LevelDrawing highestMm={highest} lowestMm={lowest} readMm={level.below_mm} />
+          <Saved name="level" label="the level">
+            {(button) => (
+              <>
+                <LevelDrawing highestMm={highest} lowestMm={lowest} readMm={level.below_mm} />
+                <Row>{button}</Row>
+              </>
+            )}
+          </Saved>
           {level.pads_due ? (
             <Notice tone="stop">
               The pads are due: new ones would push back {units.say("volume", pushback, 1)}.

@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { LeverCurve } from "../../drawings/LeverCurve";
-import { Column, Panel, Split } from "../../kit/layout";
+import { Saved } from "../../kit/Saved";
+import { Column, Panel, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { isDone } from "../isDone";
@@ -51,15 +52,22 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
                   {feel.sheet ? <GaugePanel job={job} feel={feel} sheet={feel.sheet} /> : null}
                 </>
               ) : null}
-              <LeverCurve
-                expected={feel.expected}
-                fitted={feel.fitted}
-                readings={feel.readings}
-                before={feel.before_curve}
-                lastGood={feel.last_good_curve}
-                referenceN={feel.reference_n}
-                control={feel.control}
-              />
+              <Saved name="lever" label="the lever's curves">
+                {(button) => (
+                  <>
+                    <LeverCurve
+                      expected={feel.expected}
+                      fitted={feel.fitted}
+                      readings={feel.readings}
+                      before={feel.before_curve}
+                      lastGood={feel.last_good_curve}
+                      referenceN={feel.reference_n}
+                      control={feel.control}
+                    />
+                    <Row>{button}</Row>
+                  </>
+                )}
+              </Saved>
               <ReadingList
                 readings={feel.readings}
                 isOpen={open}

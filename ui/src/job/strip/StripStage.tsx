@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { SectionDrawing } from "../../drawings/SectionDrawing";
 import { TrayDrawing } from "../../drawings/TrayDrawing";
+import { Saved } from "../../kit/Saved";
 import { Panel, Quiet, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { isDone } from "../isDone";
@@ -60,10 +61,17 @@ function StripWork({ job, strip, isOpen }: { job: Job; strip: Strip; isOpen: boo
           <StepPanel job={job} strip={strip} isOpen={isOpen} />
         </Panel>
         <Panel>
-          <Row>
-            <h2>{strip.construction}</h2>
-          </Row>
-          {strip.section ? <SectionDrawing section={strip.section} /> : null}
+          <Saved name="section" label="the cylinder">
+            {(button) => (
+              <>
+                <Row>
+                  <h2>{strip.construction}</h2>
+                  {strip.section ? button : null}
+                </Row>
+                {strip.section ? <SectionDrawing section={strip.section} /> : null}
+              </>
+            )}
+          </Saved>
           <Row>
             <h2>Tray</h2>
             <Quiet>{`${strip.pieces} pieces out, in the order they came. A cross is for the bin.`}</Quiet>
