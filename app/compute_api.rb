@@ -65,7 +65,7 @@ module App
       body = body_for("computeLeverPull")
       sheet = sheet_of(body)
       circuit = Sandbag::Circuit::Assembly.build(sheet)
-      gauge = Sandbag::Rig::LeverGauge.new(circuit, top_n: 1.1 * Sandbag::Circuit::Reference.force_n(sheet, circuit),
+      gauge = Sandbag::Rig::LeverGauge.new(circuit, top_n: Sandbag::Rig::LeverGauge.top_n(sheet, circuit),
         seed: body["seed"])
       pull = Sandbag::Feel::GaugeCurve.new(gauge.csv(body.fetch("turn", 0)))
       json 200, {**pull.to_h, instrument: Sandbag::Rig::LeverGauge::NAME, simulated: true}

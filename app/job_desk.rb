@@ -63,7 +63,7 @@ module App
       job = @store.jobs.find(id)
       return stage_of_record(id, stage) if job[:closed_at]
       circuit = @store.circuits.find(job[:circuit_id])
-      {:id => stage, stage => stage_view(job, circuit, state_of(job, circuit), stage)}
+      stage_answer(job, circuit, state_of(job, circuit), stage)
     end
 
     # @param draft [Draft, nil] what was just written: nothing is read again for it
@@ -74,7 +74,7 @@ module App
       job, circuit, state = draft.job, draft.circuit, draft.after
       {
         job: head_of(job, circuit, state),
-        stage: ({:id => stage, stage => stage_view(job, circuit, state, stage)} if state.stages.key?(stage))
+        stage: (stage_answer(job, circuit, state, stage) if state.stages.key?(stage))
       }.compact
     end
 
@@ -177,6 +177,10 @@ module App
     def stage_of_record(id, stage)
       stages = @store.jobs.record(id)["stages"]
       {:id => stage, stage => stages.fetch(stage) { raise Store::Missing.new("stage of this job", stage) }}
+    end
+
+    def stage_answer(job, circuit, state, stage)
+      {:id => stage, stage => stage_view(job, circuit, state, stage)}
     end
 
     def stage_view(job, circuit, state, stage)

@@ -4,30 +4,31 @@ module App
   # Looking for what a mystery lever hides: what was tried on it, and the minutes that took.
   class MysterySearch
     FACTS = {"side" => "brake", "abs" => "none"}.freeze
+    # What happened lately is told when the machine is brought: no test.
+    HEARD = "history"
 
-    # @attr mystery [Sandbag::Rig::Mystery]; diagnosis [Sandbag::Ask::Diagnosis] from what was tried; minutes [Integer]
-    #   of the tests; tests_done [Integer]
-    attr_reader :mystery, :diagnosis, :minutes, :tests_done
+    # @attr mystery [Sandbag::Rig::Mystery]; diagnosis [Sandbag::Ask::Diagnosis] from what was tried
+    attr_reader :mystery, :diagnosis
 
     # @param id [String] names the lever: the same hides the same; pairs [Boolean] may hide two
     def initialize(id, pairs: true)
       @mystery = Sandbag::Rig::Mystery.new(id, pairs: pairs)
       @diagnosis = Sandbag::Ask::Diagnosis.new(Sandbag::Ask::Findings.new, FACTS)
       @tried = {}
-      @minutes = @tests_done = 0
-      hear
+      take(HEARD, mystery.history)
     end
 
     # Does a test on it, once.
     # @return [MysterySearch] self
     def try(finding)
       return self if tried?(finding)
-      value = Sandbag::Rig::LeverTests.new(mystery).value(finding)
-      @tried[finding] = value
-      @diagnosis = diagnosis.with(finding, value) if value
-      @minutes += Sandbag::Knowledge.find("findings", finding)["minutes"]
-      @tests_done += 1
+      take(finding, Sandbag::Rig::LeverTests.new(mystery).value(finding))
       self
+    end
+
+    # @return [Array<Hash>] rows of findings.yml that were tried
+    def tests
+      (@tried.keys - [HEARD]).map { |id| Sandbag::Knowledge.find("findings", id) }
     end
 
     def tried?(finding)
@@ -47,10 +48,9 @@ module App
 
     private
 
-    # What happened lately is told when the machine is brought, if anything did.
-    def hear
-      @tried["history"] = mystery.history
-      @diagnosis = diagnosis.with("history", mystery.history) if mystery.history
+    def take(finding, value)
+      @tried[finding] = value
+      @diagnosis = diagnosis.with(finding, value) if value
     end
 
     # What the rider's words call for.

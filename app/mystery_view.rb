@@ -17,8 +17,8 @@ module App
       {
         id: @id,
         says: @search.mystery.says,
-        minutes: @search.minutes,
-        tried: @search.tests_done,
+        minutes: @search.tests.sum { |row| row["minutes"] },
+        tried: @search.tests.size,
         tests: Sandbag::Rig::LeverTests.rows.map { |row| test(row) },
         ranks: @search.diagnosis.ranks.first(RANKED).map { |rank|
           {id: rank.cause["id"], label: rank.cause["label"], share: rank.share}

@@ -3,9 +3,6 @@
 module App
   # A lever gauge held to a simulated circuit, and what Feel makes of what it reads.
   class PracticeReading
-    # The firmest pull, over the reference force.
-    FIRM = 1.1
-
     # @param lesson [Sandbag::Rig::Lesson]; rig [Sandbag::Rig::Simulation]; seed [String]
     # Refuses a clutch, whose lever has no pads to meet.
     def initialize(lesson, rig, seed)
@@ -31,7 +28,7 @@ module App
     private
 
     def readings
-      top_n = FIRM * Sandbag::Circuit::Reference.force_n(@sheet, @circuit)
+      top_n = Sandbag::Rig::LeverGauge.top_n(@sheet, @circuit)
       csv = Sandbag::Rig::LeverPull.new(@rig, top_n: top_n, seed: @seed).csv
       Sandbag::Feel::GaugeCurve.new(csv).readings.each_with_index.map do |each, index|
         [Sandbag::Feel::Reading.new(id: index.to_s, **each, gauge: true), false]

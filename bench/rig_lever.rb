@@ -21,7 +21,7 @@ seeds.times do |seed|
   length_mm = Sandbag::Rig::Plumbing.new(sheet).paths.first.length_mm
   rig = Sandbag::Rig::Simulation.new(sheet,
     air: [Sandbag::Rig::Slug.new(ml: air_ml, path: 0, at_mm: length_mm * (0.2 + 0.7 * random.rand))])
-  top_n = 1.1 * Sandbag::Circuit::Reference.force_n(sheet, circuit)
+  top_n = Sandbag::Rig::LeverGauge.top_n(sheet, circuit)
   pull = Sandbag::Feel::GaugeCurve.new(Sandbag::Rig::LeverPull.new(rig, top_n: top_n, seed: seed.to_s).csv).to_h
   readings = pull[:readings].map { |each| [Sandbag::Feel::Reading.new(**each, gauge: true), false] }
   fit = Sandbag::Feel::LeverReport.new(sheet, circuit, readings).fit

@@ -11,5 +11,11 @@ module Sandbag
     def self.random(seed)
       Random.new(Zlib.crc32(seed))
     end
+
+    # @param random [Random]
+    # @return [Float] near enough normal, of deviation 1
+    def self.noise(random)
+      Array.new(12) { random.rand }.sum - 6.0
+    end
   end
 end

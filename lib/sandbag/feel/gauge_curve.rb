@@ -1,13 +1,11 @@
 # frozen_string_literal: true
 
-require "matrix"
-
 module Sandbag
   module Feel
     # What a gauge's file says of the lever: its firmest pull, loading and letting go told apart, thinned by force to as
     # many readings as a fit needs; what seals and lever rub; or a steady pull over time.
     class GaugeCurve
-      # Readings that are kept of a pull; each is the mean of those in its share of the force.
+      # Readings that are kept of a pull, at most: one out of each share of the force.
       KEPT = 12
       # Rows from which a bend can be told.
       BENT_ROWS = 6
@@ -103,10 +101,11 @@ module Sandbag
         forces = branch.take_while { |_, travel| travel <= far }.map(&:first)
         return if forces.size < SLACK_ROWS
         early, late = forces.each_slice((forces.size / 2.0).ceil).map { |half| mean(half) }
-        scatter = Math.sqrt(mean(forces.map { |force| (force - mean(forces))**2 }))
+        middle = mean(forces)
+        scatter = Math.sqrt(mean(forces.map { |force| (force - middle)**2 }))
         # two halves of one scatter differ by less than this 997 times in a thousand
         return if late - early > 6 * scatter / Math.sqrt(forces.size)
-        mean(forces) + SLACK_SCATTER * scatter
+        middle + SLACK_SCATTER * scatter
       end
 
       # One reading out of each share of the force over the lightest; the shares are finer there, where air shows. Rows
@@ -124,10 +123,15 @@ module Sandbag
           .map { |_, group| reading(group.map(&:first)) }
       end
 
+      # Off running sums: a file may have hundreds of thousands of rows.
       # @return [Array<Float>] each the mean of its neighbourhood
       def smoothed(forces)
         around = forces.size / (4 * KEPT)
-        forces.each_index.map { |index| mean(forces[[index - around, 0].max..index + around]) }
+        sums = forces.each_with_object([0.0]) { |force, all| all << all.last + force }
+        forces.each_index.map do |index|
+          from, to = [index - around, 0].max, [index + around + 1, forces.size].min
+          (sums[to] - sums[from]) / (to - from)
+        end
       end
 
       # At the middle of its travel, off a parabola through its rows: a mean of both would lie beside a curve that
@@ -135,11 +139,8 @@ module Sandbag
       def reading(rows)
         travel = mean(rows.map(&:last))
         return {force_n: mean(rows.map(&:first)), travel_mm: travel} if rows.size < BENT_ROWS
-        design = rows.map { |_, at| [1.0, at - travel, (at - travel)**2] }
-        covariance = LeastSquares.covariance(design)
-        forces = Vector.elements(rows.map(&:first))
-        force = covariance ? (covariance * Matrix.rows(design).transpose * forces)[0] : mean(rows.map(&:first))
-        {force_n: force, travel_mm: travel}
+        bend = LeastSquares.free(rows.map { |_, at| [1.0, at - travel, (at - travel)**2] }, rows.map(&:first))
+        {force_n: bend ? bend[0] : mean(rows.map(&:first)), travel_mm: travel}
       end
 
       def mean(values)

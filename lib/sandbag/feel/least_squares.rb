@@ -24,6 +24,13 @@ module Sandbag
           .min_by { |coefficients| residuals(rows, values, coefficients).sum { |each| each**2 } }
       end
 
+      # The solution with nothing held.
+      # @return [Vector, nil] coefficients; nil when the rows cannot tell the columns apart
+      def self.free(rows, values)
+        covariance = covariance(rows)
+        covariance && covariance * Matrix.rows(rows).transpose * Vector.elements(values)
+      end
+
       # @return [Array<Float>] read minus fitted
       def self.residuals(rows, values, coefficients)
         rows.zip(values).map { |row, value| value - row.zip(coefficients).sum { |a, b| a * b } }
@@ -51,11 +58,8 @@ module Sandbag
       def self.candidate(rows, values, active)
         coefficients = Array.new(rows.first.size, 0.0)
         return coefficients if active.empty?
-        picked = rows.map { |row| row.values_at(*active) }
-        covariance = covariance(picked)
-        return unless covariance
-        solved = covariance * Matrix.rows(picked).transpose * Vector.elements(values)
-        return if solved.any?(&:negative?)
+        solved = free(rows.map { |row| row.values_at(*active) }, values)
+        return if solved.nil? || solved.any?(&:negative?)
         active.zip(solved.to_a) { |index, value| coefficients[index] = value }
         coefficients
       end

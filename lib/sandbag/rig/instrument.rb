@@ -27,9 +27,8 @@ module Sandbag
       # @return [Hash] value, unit, uncertainty, instrument, simulated
       def read(truth)
         random = Rig.random(@seed)
-        noise = Array.new(12) { random.rand }.sum - 6.0
         step = @kind[:step]
-        value = ((truth + @kind[:noise] * noise) / step).round * step
+        value = ((truth + @kind[:noise] * Rig.noise(random)) / step).round * step
         {
           value: [value, 0.0].max.round(4),
           unit: @kind[:unit],

@@ -60,14 +60,14 @@ module Sandbag
         @row["id"]
       end
 
-      # What each way to bleed needs beside the lever.
-      TOOLS = {"hold_cycle" => [], "hand_vacuum" => ["vacuum"], "reverse_syringe" => ["syringe"]}.freeze
+      # What is needed beside the lever, by what moves the fluid.
+      TOOLS = {"stroke" => [], "head" => ["vacuum"], "syringe" => ["syringe"]}.freeze
 
       # @return [Hash] id, label, goal, tools, places
       def to_h
         {
           id: id, label: @row["label"], goal: @row["goal"],
-          tools: @row["any_tool"] ? TOOLS.values.flatten : TOOLS.fetch(@row["way"]),
+          tools: @row["any_tool"] ? TOOLS.values.flatten : TOOLS.fetch(drive["by"]),
           places: (@row["places"] || []).map { |place| Knowledge.find("practice_places", place).slice("id", "label") }
         }
       end
@@ -104,6 +104,10 @@ module Sandbag
       end
 
       private
+
+      def drive
+        Knowledge.find("bleed_methods", @row["way"])["drive"]
+      end
 
       def done?(rig)
         rig.air_ml <= @row["air_left"] && rig.openings <= (@row["openings"] || rig.openings) &&

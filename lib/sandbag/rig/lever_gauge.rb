@@ -38,8 +38,26 @@ module Sandbag
         lines = (forces.map { |force| [force + @rubs_n, force] } + forces.reverse.map { |force|
           [force - @rubs_n, force]
         })
-          .map { |shown, force| line(shown, travel_mm(force), random) }
+          .map { |shown, force| [shown, travel_mm(force)] }
+        LeverGauge.file(lines, random)
+      end
+
+      # @param rows [Array<Array(Float, Float)>] N and mm that are there; random [Random]
+      # @return [String] as a gauge would write them: force_n, travel_mm a line, each with its noise
+      def self.file(rows, random)
+        lines = rows.map do |force, travel|
+          format("%.1f,%.2f", [force + NOISE_N * Rig.noise(random), 0].max,
+            [travel + NOISE_MM * Rig.noise(random), 0].max)
+        end
         ["force_n,travel_mm", *lines].join("\n")
+      end
+
+      # Over the reference force, so that the curve is read to it and past it.
+      FIRM = 1.1
+
+      # @return [Float] N of the firmest pull that is worth reading
+      def self.top_n(sheet, circuit)
+        FIRM * Sandbag::Circuit::Reference.force_n(sheet, circuit)
       end
 
       private
@@ -57,11 +75,6 @@ module Sandbag
         volume = budget.gap_ml + @softer * budget.stiffness_ml_mpa * pressure + given_ml +
           Hydraulics::VolumeBudget.air_taken_ml(@air_ml, pressure)
         lever.travel_mm(master.stroke_for_mm(volume))
-      end
-
-      def line(force, travel, random)
-        noise = -> { Array.new(12) { random.rand }.sum - 6.0 }
-        format("%.1f,%.2f", [force + NOISE_N * noise.call, 0].max, [travel + NOISE_MM * noise.call, 0].max)
       end
     end
   end

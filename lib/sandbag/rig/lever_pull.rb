@@ -20,7 +20,7 @@ module Sandbag
 
       # @return [String] force_n, travel_mm a line
       def csv
-        ["force_n,travel_mm", *read.map { |force, travel| line(force, travel) }].join("\n")
+        LeverGauge.file(read, @random)
       end
 
       # @return [Array<Array(Float, Float)>] N and mm, without noise; in, and back out
@@ -48,16 +48,6 @@ module Sandbag
       def at(rig, travel_mm)
         rig.act("do" => "lever", "to" => [travel_mm, rig.travel_mm].min, "s" => Simulation::STEP_S)
         [rig.force_n, travel_mm]
-      end
-
-      def line(force, travel)
-        format("%.1f,%.2f", [force + LeverGauge::NOISE_N * noise, 0].max,
-          [travel + LeverGauge::NOISE_MM * noise, 0].max)
-      end
-
-      # Near enough normal, of deviation 1.
-      def noise
-        Array.new(12) { @random.rand }.sum - 6.0
       end
     end
   end

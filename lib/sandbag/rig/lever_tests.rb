@@ -55,17 +55,15 @@ module Sandbag
       # Refuses a test that is none of these.
       def value(id)
         raise Refusal.at("finding", "“#{id}” is not tried on it", IDS.join(", ")) unless IDS.include?(id)
-        @mystery.shows.fetch(id) { respond_to?(:"try_#{id}", true) ? send(:"try_#{id}") : SOUND.fetch(id) }
+        @mystery.shows.fetch(id) { respond_to?(:"try_#{id}", true) ? send(:"try_#{id}") : sound_value(id) }
       end
 
-      # What an eye or a question finds where nothing is wrong with it.
-      SOUND = {
-        "level" => "ok_stable", "fluid_colour" => "pale", "fluid_water" => "lt1", "fluid_debris" => "clean",
-        "hot_fade" => "none", "boot_state" => "sound", "hose_state" => "sound", "diaphragm_state" => "sound",
-        "friction_state" => "ok", "history" => nil, "release_point" => nil
-      }.freeze
-
       private
+
+      # What an eye or a question finds where nothing is wrong with it.
+      def sound_value(id)
+        (id == "fluid_colour") ? "pale" : Knowledge.find("findings", id)["ordinary"]
+      end
 
       # The lever pressed until it pushes back so hard, or to its end: slowly, or as quickly as one pumps.
       def pressed(rig, force, steps: SLOWLY)

@@ -38,6 +38,7 @@ module Sandbag
         @paths = ways.map { |way| path(way) }.freeze
         @lines = paths.to_h { |path| [path.id, Hydraulics::Flow.resistance_mpa_s_ml(segments(path), fluid)] }.freeze
         @back = 1 / @lines.values.sum { |each| 1 / each }
+        @port = Hydraulics::Flow.resistance_mpa_s_ml([PORT], fluid)
         freeze
       end
 
@@ -76,7 +77,7 @@ module Sandbag
 
       # The same, through the compensating port as well.
       def vent_resistance(shut: false)
-        return_resistance(shut: shut) + Hydraulics::Flow.resistance_mpa_s_ml([PORT], fluid)
+        return_resistance(shut: shut) + @port
       end
 
       # Length and bore of the compensating port, mm. [default]

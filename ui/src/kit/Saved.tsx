@@ -2,7 +2,7 @@ import { useRef } from "react";
 import type { ReactNode } from "react";
 import styled from "styled-components";
 import { Button } from "./Button";
-import { download, svgText } from "./download";
+import { downloadSvg } from "./download";
 
 interface Props {
   /** The file is called so. */
@@ -21,10 +21,7 @@ const Frame = styled.div`
 /** A drawing that can be kept as a file of its own. */
 export function Saved({ name, label, children }: Props) {
   const frame = useRef<HTMLDivElement>(null);
-  const save = () => {
-    const svg = frame.current?.querySelector<SVGSVGElement>("svg[viewBox]");
-    if (svg) download(`${name}.svg`, "image/svg+xml", svgText(svg));
-  };
+  const save = () => downloadSvg(name, frame.current?.querySelector<SVGSVGElement>("svg[viewBox]"));
   return (
     <Frame ref={frame}>
       {children(

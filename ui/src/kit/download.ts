@@ -10,8 +10,13 @@ export function download(name: string, type: string, text: string): void {
   URL.revokeObjectURL(link.href);
 }
 
+/** Hands a drawing to the browser's downloads, nothing where there is none. */
+export function downloadSvg(name: string, svg: SVGSVGElement | null | undefined): void {
+  if (svg) download(`${name}.svg`, "image/svg+xml", svgText(svg));
+}
+
 /** A drawing as a file of its own, in the colours of the light bench whatever is on show: it has to be read on paper. */
-export function svgText(svg: SVGSVGElement): string {
+function svgText(svg: SVGSVGElement): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
   copy.setAttribute("xmlns", "http://www.w3.org/2000/svg");
   copy.setAttribute("font-family", "sans-serif");

@@ -5,6 +5,9 @@ export type Hotkeys = Record<string, (() => void) | undefined>;
 
 const TYPING = "input:not([type=radio], [type=checkbox]), textarea, select, [contenteditable]";
 
+/** The key is a letter of a text, not an action. */
+export const isTyping = (event: KeyboardEvent) => (event.target as HTMLElement).closest(TYPING) !== null;
+
 /**
  * Listens on the whole page, so that a foot switch that types a key works wherever the focus is; silent while text is
  * being typed and while a dialog is open. A held key counts once. The space bar acts here and never presses a focused
@@ -19,9 +22,8 @@ export function useHotkeys(hotkeys: Hotkeys): void {
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       const action = latest.current[event.key.toLowerCase()];
-      const target = event.target as HTMLElement;
       if (!action || event.ctrlKey || event.altKey || event.metaKey) return;
-      if (target.closest(TYPING) || document.querySelector('[role="dialog"]')) return;
+      if (isTyping(event) || document.querySelector('[role="dialog"]')) return;
       event.preventDefault();
       event.stopPropagation();
       if (!event.repeat) action();

@@ -5,7 +5,7 @@ import { answer, client } from "../server/client";
 import type { Circuit } from "../server/api";
 import { CircuitDrawing } from "../drawings/CircuitDrawing";
 import { Button } from "../kit/Button";
-import { download, svgText } from "../kit/download";
+import { downloadSvg } from "../kit/download";
 import { EntryField } from "../kit/EntryField";
 import { Column, Panel, Row, Split } from "../kit/layout";
 import { Notice } from "../kit/Notice";
@@ -38,8 +38,6 @@ export function CircuitSheet({ machineId, circuit }: Props) {
   });
   const { figures } = circuit;
   const part = figures.parts.find((each) => each.id === picked) ?? figures.parts[0];
-  const exportSvg = () =>
-    drawing.current && download("circuit.svg", "image/svg+xml", svgText(drawing.current));
   return (
     <Split $left="1.45fr">
       <Column>
@@ -56,7 +54,7 @@ export function CircuitSheet({ machineId, circuit }: Props) {
             onFinish={(name) => rename.mutate(name)}
           />
           <Row>
-            <Button onPress={exportSvg}>SVG of the circuit</Button>
+            <Button onPress={() => downloadSvg("circuit", drawing.current)}>SVG of the circuit</Button>
             <Link to={`/sizer?circuit=${circuit.id}`}>Open in the Sizer</Link>
           </Row>
         </Panel>

@@ -44,13 +44,12 @@ export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act,
   useHotkeys({ n: nipple, t: topUp, k: tap, f: onFinish, r: has("syringe") ? drawOff : undefined });
   return (
     <Panel>
-      <HoldButton words={["Hold to pull", "Pulling"]} hotkey={[" ", "Space"]} isOn onHold={pull} />
+      <HoldButton words={["Hold to pull", "Pulling"]} hotkey={[" ", "Space"]} onHold={pull} />
       {has("syringe") ? (
         <HoldButton
           words={["Hold to push the syringe", "Pushing"]}
           hotkey={["p", "P"]}
           isSmall
-          isOn
           onHold={(isHeld) => hold(isHeld ? "push" : undefined)}
         />
       ) : null}
@@ -59,7 +58,6 @@ export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act,
           words={["Hold to draw by vacuum", "Drawing"]}
           hotkey={["v", "V"]}
           isSmall
-          isOn
           onHold={(isHeld) => hold(isHeld ? "draw" : undefined)}
         />
       ) : null}

@@ -8,7 +8,6 @@ interface Props {
   /** As `KeyboardEvent.key` says it, and as it is shown. */
   hotkey: [string, string];
   isSmall?: boolean;
-  isOn: boolean;
   onHold: (isHeld: boolean) => void;
 }
 
@@ -28,13 +27,13 @@ const Pad = styled.button<{ $held: boolean; $small: boolean }>`
 `;
 
 /** Something that a hand holds: by a finger on it, or by a key. */
-export function HoldButton({ words, hotkey, isSmall = false, isOn, onHold }: Props) {
+export function HoldButton({ words, hotkey, isSmall = false, onHold }: Props) {
   const [isHeld, setHeld] = useState(false);
   const hold = (holds: boolean) => {
     setHeld(holds);
     onHold(holds);
   };
-  useHeldKey(hotkey[0], hold, isOn);
+  useHeldKey(hotkey[0], hold);
   return (
     <Pad
       type="button"

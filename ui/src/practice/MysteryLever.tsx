@@ -60,6 +60,7 @@ export function MysteryLever({ mystery, onTried, onAgain, onLeave }: Props) {
       answer(client.POST("/practice/mysteries/{id}/answers", { ...path, body: { cause } })),
   });
   const truth = named.data;
+  const tests = `${mystery.tried} ${mystery.tried === 1 ? "test" : "tests"}`;
   return (
     <Split $left="1.5fr">
       <Panel>
@@ -71,11 +72,11 @@ export function MysteryLever({ mystery, onTried, onAgain, onLeave }: Props) {
           One caliper on a road front. Try, and name what is wrong; now and then it is two things.
         </Quiet>
         {tried.isError ? <Notice tone="stop">{tried.error.message}</Notice> : null}
-        {walksOf(mystery.tests, Boolean(truth)).map(([walk, tests]) => (
+        {walksOf(mystery.tests, Boolean(truth)).map(([walk, found]) => (
           <section key={walk}>
             <h3>{walk}</h3>
             <Tests aria-label={walk}>
-              {tests.map((test) => (
+              {found.map((test) => (
                 <li key={test.id}>
                   <div>
                     <strong>{test.label}</strong>
@@ -107,9 +108,7 @@ export function MysteryLever({ mystery, onTried, onAgain, onLeave }: Props) {
               <li key={rank.id}>{`${Math.round(rank.share * 100)} %  ${rank.label}`}</li>
             ))}
           </ol>
-          <Quiet>
-            {`${mystery.tried} ${mystery.tried === 1 ? "test" : "tests"}, ${mystery.minutes} min so far.`}
-          </Quiet>
+          <Quiet>{`${tests}, ${mystery.minutes} min so far.`}</Quiet>
         </Panel>
         <Panel>
           {truth ? (
@@ -121,9 +120,7 @@ export function MysteryLever({ mystery, onTried, onAgain, onLeave }: Props) {
                   {` Put right by: ${cause.route}.`}
                 </p>
               ))}
-              <Quiet>
-                {`Named after ${mystery.tried} ${mystery.tried === 1 ? "test" : "tests"}; five are often enough.`}
-              </Quiet>
+              <Quiet>{`Named after ${tests}; five are often enough.`}</Quiet>
               <Row $gap={1}>
                 <Button tone="act" onPress={onAgain}>
                   Another lever

@@ -1,17 +1,14 @@
 import { useEffect, useRef } from "react";
-
-const TYPING = "input:not([type=radio], [type=checkbox]), textarea, select";
+import { isTyping } from "../kit/useHotkeys";
 
 /** A key that is held as a hand holds a lever, wherever the focus is; let go when the work is over. */
-export function useHeldKey(key: string, hold: (isHeld: boolean) => void, isOn: boolean): void {
+export function useHeldKey(key: string, hold: (isHeld: boolean) => void): void {
   const latest = useRef(hold);
   useEffect(() => {
     latest.current = hold;
   });
   useEffect(() => {
-    if (!isOn) return undefined;
-    const isOurs = (event: KeyboardEvent) =>
-      event.key.toLowerCase() === key && !(event.target as HTMLElement).closest(TYPING);
+    const isOurs = (event: KeyboardEvent) => event.key.toLowerCase() === key && !isTyping(event);
     const down = (event: KeyboardEvent) => {
       if (!isOurs(event)) return;
       // a button that has the focus is not pressed as well
@@ -36,5 +33,5 @@ export function useHeldKey(key: string, hold: (isHeld: boolean) => void, isOn: b
       window.removeEventListener("keyup", up, { capture: true });
       window.removeEventListener("blur", left);
     };
-  }, [key, isOn]);
+  }, [key]);
 }

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { RefObject } from "react";
 import { answer, client } from "../server/client";
 import { Button } from "../kit/Button";
-import { download, svgText } from "../kit/download";
+import { download, downloadSvg } from "../kit/download";
 import { EntryField } from "../kit/EntryField";
 import { Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
@@ -50,11 +50,7 @@ export function Exports({ sizing, plot, circuitId, jobId }: Props) {
       </Row>
       <Row>
         <Button onPress={() => csv.mutate()}>CSV</Button>
-        <Button
-          onPress={() => plot.current && download("sizing.svg", "image/svg+xml", svgText(plot.current))}
-        >
-          SVG of the plot
-        </Button>
+        <Button onPress={() => downloadSvg("sizing", plot.current)}>SVG of the plot</Button>
       </Row>
     </>
   );
