@@ -6,7 +6,7 @@ import { Refused } from "./faults";
 import { Outbox } from "./outbox";
 import { browserKeeper, OutboxStore } from "./outboxStore";
 import type { Parcel } from "./outboxStore";
-import { jobQuery, stageQuery } from "./queries";
+import { takeChange } from "./takeChange";
 
 // an entry leaves the outbox and the count that holds it comes in before the next key: no figure steps back in between
 notifyManager.setScheduler(queueMicrotask);
@@ -31,20 +31,11 @@ const send = ({ jobId, entry }: Parcel) =>
     }),
   );
 
-/** What an entry changed takes its place at once; what else may have changed is asked when it is looked at. */
-function take({ jobId }: Parcel, { job, stage }: Changed): void {
-  if (job) {
-    queryClient.setQueryData(jobQuery(jobId).queryKey, job);
-    keepAnswer(`/jobs/${jobId}`, job);
-  } else void queryClient.invalidateQueries({ queryKey: ["job", jobId] });
-  if (stage) {
-    queryClient.setQueryData(stageQuery(jobId, stage.id).queryKey, stage);
-    keepAnswer(`/jobs/${jobId}/stages/${stage.id}`, stage);
-  }
-  void queryClient.invalidateQueries({
-    predicate: ({ queryKey: [what, id, shown] }) => what === "stage" && id === jobId && shown !== stage?.id,
-  });
-  for (const what of ["jobs", "supplies", "shelf"]) void queryClient.invalidateQueries({ queryKey: [what] });
+function take({ jobId }: Parcel, changed: Changed): void {
+  takeChange(queryClient, jobId, changed);
+  const { job, stage } = changed;
+  if (job) keepAnswer(`/jobs/${jobId}`, job);
+  if (stage) keepAnswer(`/jobs/${jobId}/stages/${stage.id}`, stage);
 }
 
 export const outbox = new Outbox(new OutboxStore(browserKeeper()), send, take);
