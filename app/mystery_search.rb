@@ -3,17 +3,17 @@
 module App
   # Looking for what a mystery lever hides: what was tried on it, and the minutes that took.
   class MysterySearch
-    FACTS = {"side" => "brake", "abs" => "none"}.freeze
     # What happened lately is told when the machine is brought: no test.
     HEARD = "history"
 
     # @attr mystery [Sandbag::Rig::Mystery]; diagnosis [Sandbag::Ask::Diagnosis] from what was tried
     attr_reader :mystery, :diagnosis
 
-    # @param id [String] names the lever: the same hides the same; pairs [Boolean] may hide two
-    def initialize(id, pairs: true)
-      @mystery = Sandbag::Rig::Mystery.new(id, pairs: pairs)
-      @diagnosis = Sandbag::Ask::Diagnosis.new(Sandbag::Ask::Findings.new, FACTS)
+    # @param id [String] names the lever: the same hides the same; side [String] brake or clutch; pairs [Boolean] may
+    #   hide two
+    def initialize(id, side: "brake", pairs: true)
+      @mystery = Sandbag::Rig::Mystery.new(id, side: side, pairs: pairs)
+      @diagnosis = Sandbag::Ask::Diagnosis.new(Sandbag::Ask::Findings.new, {"side" => side, "abs" => "none"})
       @tried = {}
       take(HEARD, mystery.history)
     end
@@ -42,7 +42,7 @@ module App
 
     # @return [Array<String>] what would tell most for its minutes: a finding, or those that are looked at together
     def best
-      rows = Sandbag::Rig::LeverTests.rows.reject { |row| tried?(row["id"]) }
+      rows = Sandbag::Rig::LeverTests.rows(mystery.side).reject { |row| tried?(row["id"]) }
       Sandbag::Ask::NextTest.new(diagnosis, rows, named: named).best(1).map { |offer| offer.finding["id"] }
     end
 
@@ -55,7 +55,7 @@ module App
 
     # What the rider's words call for.
     def named
-      Sandbag::Ask::ComplaintWords.findings(mystery.says.join(" "))
+      Sandbag::Ask::ComplaintWords.findings(mystery.says.join(" "), mystery.side)
     end
   end
 end

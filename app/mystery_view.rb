@@ -19,11 +19,11 @@ module App
         says: @search.mystery.says,
         minutes: @search.tests.sum { |row| row["minutes"] },
         tried: @search.tests.size,
-        tests: Sandbag::Rig::LeverTests.rows.map { |row| test(row) },
+        tests: Sandbag::Rig::LeverTests.rows(@search.mystery.side).map { |row| test(row) },
         ranks: @search.diagnosis.ranks.first(RANKED).map { |rank|
           {id: rank.cause["id"], label: rank.cause["label"], share: rank.share}
         },
-        causes: Sandbag::Rig::Mystery.causes.map { |code| Sandbag::Knowledge.find("causes", code).slice("id", "label") }
+        causes: Sandbag::Rig::Mystery.causes(@search.mystery.side).map { |code| Sandbag::Knowledge.find("causes", code).slice("id", "label") }
       }
     end
 

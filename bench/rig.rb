@@ -21,19 +21,20 @@ def out(sheet, index, way)
   plumbing = Sandbag::Rig::Plumbing.new(sheet)
   path = plumbing.paths[index]
   slug = Sandbag::Rig::Slug.new(ml: AIR_ML, path: index, at_mm: path.length_mm / 2)
-  air = (Sandbag::Knowledge.find("bleed_methods", way)["drive"]["mpa"] == 0) ? plumbing.dry : [slug]
+  air = (way == "gravity_start") ? plumbing.dry : [slug]
   rig = Sandbag::Rig::Simulation.new(sheet, air: air.select { |each| each.path == index })
   start = rig.air_ml
   Sandbag::Rig::Mechanic.new(rig, way: way).bleed_end(path.id)
   1 - rig.air_ml / start
 end
 
-Sandbag::Rig::Mechanic::WAYS.each do |id|
+(ARGV.empty? ? Sandbag::Rig::Mechanic.ways : ARGV).each do |id|
   method = Sandbag::Knowledge.find("bleed_methods", id)
   cases = agreed = usual = usual_agreed = 0
   Sandbag::Knowledge.table("circuit_templates").each do |template|
     BORES.product([false, true]).each do |bore, loop|
       plain = Sandbag::Circuit::Template.sheet(template["id"])
+      next unless method["kinds"].include?(plain.kind.id)
       fluid = (plain.kind.safety == "bicycle") ? "mineral" : "dot4"
       sheet = changed(plain.set("fluid", "stamped", fluid, "part_marking"), bore, loop)
       Sandbag::Bleed::Way.all(sheet).each_with_index do |way, index|

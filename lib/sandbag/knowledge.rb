@@ -83,6 +83,11 @@ module Sandbag
           KnowledgeReferences.ids("machine_kinds", row["short_for"] || [])
       end,
       "mystery_faults" => ->(row) { KnowledgeReferences.mystery_fault(row) },
+      "practice_ways" => ->(row) do
+        KnowledgeReferences.ids("bleed_methods", [row["id"]]) ||
+          KnowledgeReferences.ids("practice_fits", [row["fits"]].compact) ||
+          KnowledgeReferences.ids("practice_places", [row["lays"]].compact)
+      end,
       "lessons" => ->(row) do
         KnowledgeReferences.ids("circuit_templates", [row["template"]]) ||
           KnowledgeReferences.ids("fluids", [row["fluid"]]) ||

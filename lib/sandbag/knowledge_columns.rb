@@ -107,6 +107,7 @@ module Sandbag
         "looks" => Array
       },
       "complaint_words" => {
+        "side?" => String,
         "words" => Array,
         "first" => Array
       },
@@ -238,18 +239,37 @@ module Sandbag
         "places?" => Array,
         "old?" => [TrueClass, FalseClass],
         "dry?" => [TrueClass, FalseClass],
+        "water?" => Numeric,
+        "unit?" => Numeric,
+        "faults?" => Hash,
+        "tools?" => Array,
+        "pass?" => [TrueClass],
         "air" => Array,
         "air_left" => Numeric,
         "fresh?" => Numeric,
         "openings?" => Integer
+      },
+      "practice_ways" => {
+        "cycle" => String,
+        "pumps?" => Integer,
+        "fits?" => String,
+        "lays?" => String,
+        "valves?" => [TrueClass],
+        "tool?" => String
+      },
+      "practice_fits" => {
+        "label" => String,
+        "draws" => String
       },
       "practice_places" => {
         "label" => String,
         "lays" => Hash
       },
       "mystery_faults" => {
+        "side?" => String,
         "cause" => String,
         "says" => String,
+        "water?" => Numeric,
         "faults?" => Hash,
         "air?" => Hash,
         "shows?" => Hash

@@ -4,12 +4,15 @@ module Sandbag
   module Ask
     # What the rider's own words say should be tested first.
     module ComplaintWords
-      # @param text [String, nil] the complaint
-      # @return [Array<String>] findings, in the order the words come in
-      def self.findings(text)
+      # @param text [String, nil] the complaint; side [String] brake or clutch
+      # @return [Array<String>] findings: the first for each of the words, as they come in, then the second for each
+      def self.findings(text, side)
         said = text.to_s.downcase
-        rows = Knowledge.table("complaint_words").filter_map { |row| (place = place_of(row, said)) && [place, row] }
-        rows.sort_by(&:first).flat_map { |_, row| row["first"] }.uniq
+        rows = Knowledge.table("complaint_words").select { |row| row.fetch("side", side) == side }
+          .filter_map { |row| (place = place_of(row, said)) && [place, row] }
+        named = rows.sort_by(&:first).map { |_, row| row["first"] }
+        named.flat_map { |each| each.each_with_index.to_a }.sort_by.with_index { |(_, turn), place| [turn, place] }
+          .map(&:first).uniq
       end
 
       # @return [Integer, nil] where the first of its words begins

@@ -156,7 +156,7 @@ module Sandbag
 
       # @return [Array<NextTest::Offer>] what to look for next, best first
       def next_tests
-        NextTest.new(diagnosis, askable, must: must_look, named: ComplaintWords.findings(complaint)).best
+        NextTest.new(diagnosis, askable, must: must_look, named: ComplaintWords.findings(complaint, diagnosis.side)).best
       end
 
       # @return [Array<String>] findings without which no repair is recommended

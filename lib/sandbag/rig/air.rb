@@ -8,9 +8,16 @@ module Sandbag
       # A slug this near to the master's outlet is under the open port, mm.
       AT_PORT_MM = 2.0
       # What comes in this near to a slug joins it, mm.
-      NEAR_MM = 1.0
+      NEAR_MM = 15.0
       # Small bubbles that tapping shakes loose rise by this where a slug is arrested, mm/s. [default]
       TAPPED_MM_S = 8.0
+      # Froth: a slug larger than this falls into so many parts of small bubbles, over so much of its line; they rise by
+      # themselves whatever the bore (docs/physics.md 6, bubbles of 0.3 mm), and find together in so many seconds.
+      # [default]
+      FROTH_ML, FROTH_PARTS, FROTH_MM, FINE_MM_S, TOGETHER_S = 0.02, 5, 60.0, 3.26, 120.0
+
+      # A far end takes in so much, and gives it back, mL: air goes as far past the end of its line. [default]
+      END_ML = 5.0
 
       # out_ml, in_ml: what has gone out and come in since the start
       attr_reader :slugs, :out_ml, :in_ml
@@ -72,10 +79,27 @@ module Sandbag
         merge
       end
 
+      # Every slug that is large enough becomes small bubbles, up and down its line.
+      # @param paths [Array<Plumbing::Path>]
+      def froth(paths)
+        broken, @slugs = slugs.partition { |slug| !slug.fine && slug.ml > FROTH_ML }
+        broken.each do |slug|
+          FROTH_PARTS.times do |part|
+            at = slug.at_mm + FROTH_MM * (part.fdiv(FROTH_PARTS - 1) - 0.5)
+            add(slug.ml / FROTH_PARTS, slug.path, at.clamp(0.0, paths[slug.path].length_mm), fine: true)
+          end
+        end
+      end
+
+      # Small bubbles have found together.
+      def settle
+        slugs.each { |slug| slug.fine = false }
+      end
+
       private
 
-      def add(ml, path, at_mm)
-        slugs << Slug.new(id: @born += 1, ml: ml, path: path, at_mm: at_mm)
+      def add(ml, path, at_mm, fine: false)
+        slugs << Slug.new(id: @born += 1, ml: ml, path: path, at_mm: at_mm, fine: fine)
       end
 
       def take(from, ml)
@@ -94,11 +118,16 @@ module Sandbag
         path = paths[slug.path]
         leg = path.leg_at(slug.at_mm)
         flow = flow_in(leg, paths, flows)
-        drift = (leg.drift_mm_s.zero? && tapped && !leg.rise.zero?) ? TAPPED_MM_S : leg.drift_mm_s
-        speed = Hydraulics::Bubble::NOSE * 1000 * flow / leg.area_mm2 + leg.rise * drift
-        at = (slug.at_mm + speed * seconds).clamp(0.0, path.length_mm)
+        nose = slug.fine ? 1.0 : Hydraulics::Bubble::NOSE
+        speed = nose * 1000 * flow / leg.area_mm2 + leg.rise * drift(slug, leg, tapped)
+        at = (slug.at_mm + speed * seconds).clamp(0.0, path.length_mm + END_ML * 1000 / path.legs.last.area_mm2)
         # the top of a leg holds a slug that only drifts
         (flow.zero? && leg.rise.positive? && slug.at_mm <= leg.to_mm) ? [at, leg.to_mm].min : at
+      end
+
+      def drift(slug, leg, tapped)
+        return FINE_MM_S if slug.fine
+        (leg.drift_mm_s.zero? && tapped) ? TAPPED_MM_S : leg.drift_mm_s
       end
 
       # Ways that share a line share its flow.

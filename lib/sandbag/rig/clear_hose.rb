@@ -31,6 +31,22 @@ module Sandbag
         @pieces.pop while @pieces.size > 1 && @pieces.sum(&:last) - @pieces.last.last > HOLDS_ML
       end
 
+      # What goes back in by the nipple, the last that came first.
+      # @param ml [Float] at most; skip_air [Boolean] its air has risen out of reach
+      # @return [Array(Float, Float)] mL of fluid and of air
+      def give(ml, skip_air: false)
+        @pieces.reject!(&:first) if skip_air
+        fluid = air = 0.0
+        while @pieces.any? && ml - fluid - air > 1e-12
+          is_air, held = @pieces.first
+          given = [held, ml - fluid - air].min
+          is_air ? air += given : fluid += given
+          (held - given > 1e-12) ? @pieces.first[1] -= given : @pieces.shift
+        end
+        @passed_ml -= fluid
+        [fluid, air]
+      end
+
       # @return [Float] 0 where old fluid comes, 1 where fresh does
       def fresh
         return 1.0 unless @old

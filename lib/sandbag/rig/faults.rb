@@ -15,13 +15,15 @@ module Sandbag
       # leak_at; port_blocked, no_free_play [Boolean]: the compensating port stays shut; softer: times the stiffness
       # volume that hoses and calipers should take; knocked_back: times the running clearance that pads stand further
       # off until they are pumped up; gap: times the running clearance, for good; free_play_mm: too much at the finger;
-      # return_s: that the lever takes to come back by itself; hose_shut [Boolean]: nothing comes back through the hose
+      # return_s: that the lever takes to come back by itself; hose_shut [Boolean]: nothing comes back through the hose;
+      # outlet_high [Boolean]: the master's outlet stands higher than its port, and keeps its air; lifts: share of what
+      # it is given that a clutch's slave goes
       attributes :bypass_ml_s_mpa, :leak_ml_s_mpa, :leak_at, :port_blocked, :no_free_play, :softer, :knocked_back, :gap,
-        :free_play_mm, :return_s, :hose_shut
+        :free_play_mm, :return_s, :hose_shut, :outlet_high, :lifts
 
       def initialize(bypass_ml_s_mpa: 0.0, leak_ml_s_mpa: 0.0, leak_at: "joint", port_blocked: false,
         no_free_play: false, softer: 1.0, knocked_back: 0.0, gap: 1.0, free_play_mm: 0.0, return_s: 0.0,
-        hose_shut: false)
+        hose_shut: false, outlet_high: false, lifts: 1.0)
         @bypass_ml_s_mpa = Measures.finite("bypass", bypass_ml_s_mpa)
         @leak_ml_s_mpa = Measures.finite("leak", leak_ml_s_mpa)
         raise Refusal.at("leak_at", "nothing leaks at “#{leak_at}”", PLACES.join(", ")) unless PLACES.include?(leak_at)
@@ -34,6 +36,8 @@ module Sandbag
         @free_play_mm = Measures.finite("free_play", free_play_mm)
         @return_s = Measures.finite("return", return_s)
         @hose_shut = hose_shut
+        @outlet_high = outlet_high
+        @lifts = Measures.finite("lifts", lifts)
         freeze
       end
 

@@ -43,6 +43,8 @@ module Sandbag
           "air" => [], start => true, "any_tool" => true, "air_left" => FREE_LEFT_ML
         })
       end
+      # A pass on the brakes, how long it cools before, s; and mL of steam that a lever does not notice. [default]
+      PASS_S, COOL_S, STEAM_ML = 240.0, 900.0, 0.02
       # mL that may stay where no lesson says how much. [default]
       FREE_LEFT_ML = 0.03
 
@@ -60,14 +62,12 @@ module Sandbag
         @row["id"]
       end
 
-      # What is needed beside the lever, by what moves the fluid.
-      TOOLS = {"stroke" => [], "head" => ["vacuum"], "syringe" => ["syringe"]}.freeze
-
-      # @return [Hash] id, label, goal, tools, places
+      # @return [Hash] id, label, goal; what is at hand beside the lever: tools, what fits a nipple, what can be laid
+      #   otherwise
       def to_h
         {
-          id: id, label: @row["label"], goal: @row["goal"],
-          tools: @row["any_tool"] ? TOOLS.values.flatten : TOOLS.fetch(drive["by"]),
+          id: id, label: @row["label"], goal: @row["goal"], tools: tools,
+          fits: fits.map { |fit| Knowledge.find("practice_fits", fit).slice("id", "label") },
           places: (@row["places"] || []).map { |place| Knowledge.find("practice_places", place).slice("id", "label") }
         }
       end
@@ -76,7 +76,8 @@ module Sandbag
       def start
         celsius = @row["celsius"] || Bleed::Way::WARM_C
         Simulation.new(sheet, air: air(Plumbing.new(sheet, celsius: celsius)), celsius: celsius,
-          reservoir: @row["reservoir"] || 1.0, old: @row["old"] || false)
+          reservoir: @row["reservoir"] || 1.0, old: @row["old"] || false, water: @row["water"] || 0.0,
+          unit_ml: @row["unit"] || 0.0, faults: Faults.new(**(@row["faults"] || {}).transform_keys(&:to_sym)))
       end
 
       # @param rig [Simulation] as somebody left it
@@ -89,7 +90,7 @@ module Sandbag
           goal_openings: @row["openings"],
           goal_fresh: @row["fresh"],
           **figures(rig),
-          where: rig.slugs.map { |slug| {ml: slug.ml, end: rig.plumbing.paths[slug.path].label, at_mm: slug.at_mm} },
+          where: where(rig),
           slips: slips(rig),
           good_hand: figures(good_hand)
         }.compact
@@ -105,13 +106,42 @@ module Sandbag
 
       private
 
-      def drive
-        Knowledge.find("bleed_methods", @row["way"])["drive"]
+      # On a circuit without a lesson, whatever suits its kind.
+      def ways
+        return [Knowledge.find("practice_ways", @row["way"])] unless @row["any_tool"]
+        Knowledge.table("practice_ways").select do |row|
+          Knowledge.find("bleed_methods", row["id"])["kinds"].include?(sheet.kind.id)
+        end
+      end
+
+      def tools
+        ways.filter_map { |row| row["tool"] } + (@row["tools"] || [])
+      end
+
+      # The plain hose can be taken again wherever something else is.
+      def fits
+        others = ways.filter_map { |row| row["fits"] }
+        others.empty? ? [] : ["hose", *others]
       end
 
       def done?(rig)
-        rig.air_ml <= @row["air_left"] && rig.openings <= (@row["openings"] || rig.openings) &&
-          rig.fresh >= (@row["fresh"] || 0.0)
+        left_ml(rig) <= @row["air_left"] && rig.openings <= (@row["openings"] || rig.openings) &&
+          rig.fresh >= (@row["fresh"] || 0.0) && !(@row["pass"] && after_pass(rig) > STEAM_ML)
+      end
+
+      # Wherever it is.
+      def left_ml(rig)
+        rig.air_ml + rig.unit.ml
+      end
+
+      # @return [Float] mL of steam after a pass on the brakes, from cold
+      def after_pass(rig)
+        rig.snapshot.act("do" => "wait", "s" => COOL_S).act("do" => "descend", "s" => PASS_S).heat.steam_ml
+      end
+
+      def where(rig)
+        rig.slugs.map { |slug| {ml: slug.ml, end: rig.plumbing.paths[slug.path].label, at_mm: slug.at_mm} } +
+          (rig.unit.ml.positive? ? [{ml: rig.unit.ml, end: "Behind the ABS unit's valves", at_mm: rig.unit.at_mm}] : [])
       end
 
       def air(plumbing)
@@ -136,7 +166,7 @@ module Sandbag
       end
 
       def figures(rig)
-        {air_left_ml: rig.air_ml, used_ml: rig.jar_ml, seconds: rig.seconds, openings: rig.openings, fresh: rig.fresh}
+        {air_left_ml: left_ml(rig), steam_ml: (after_pass(rig) if @row["pass"]), used_ml: rig.used_ml, seconds: rig.seconds, openings: rig.openings, fresh: rig.fresh}
       end
 
       def slips(rig)

@@ -7,11 +7,13 @@ module Sandbag
     class LeverTests
       # Findings that are tried on it: by hand, by eye, by asking, and with the circuit opened.
       IDS = %w[
-        lever_feel lever_travel pump_up hold_sink return_action level fluid_colour fluid_water fluid_debris hot_fade
-        history boot_state wet_lever wet_joint wet_slave hose_state diaphragm_state bubbles port_jet free_play residual
-        friction_state release_point nipple_flow mc_isolated
+        lever_feel lever_travel pump_up hold_sink return_action lever_effort level fluid_colour fluid_water fluid_debris
+        hot_fade history boot_state wet_lever wet_joint wet_slave hose_state diaphragm_state bubbles port_jet free_play
+        residual friction_state clutch_gear slave_lift release_point nipple_flow mc_isolated
       ].freeze
+      # A firm pull at a brake, N; and at a clutch as a share of what releases it. [default]
       FIRM_N = 100.0
+      NEARLY = 0.95
       LIGHT_N = 10.0
       # Tip travel as shares of the free gap, and creep in a minute: as the values of the findings say.
       SHORT, NORMAL, LONG = 0.2, 0.6, 0.9
@@ -35,26 +37,33 @@ module Sandbag
       GENTLE_TURNS = 0.25
       # mL of air that can be seen: at the port, and in a clear hose after one stroke. [default]
       SEEN_ML = 0.01
+      # Shares of the lift needed under which a clutch does not move, and does not free at all. [default]
+      NO_LIFT, HALF_LIFT = 0.1, 0.5
       # Air this near to the master is shut in with it when its outlet is plugged, as a share of the way. [default]
       AT_MASTER = 0.1
 
       # @param mystery [Mystery]
       def initialize(mystery)
         @mystery = mystery
-        @gap_mm = Mystery.sheet.value("lever", "gap_to_grip")
+        @sheet = mystery.sheet
+        @circuit = Sandbag::Circuit::Assembly.build(@sheet)
+        @gap_mm = @sheet.value("lever", "gap_to_grip")
+        @firm_n = @sheet.clutch? ? NEARLY * @circuit.finger_force_n(@circuit.slave.release_pressure_mpa) : FIRM_N
         freeze
       end
 
+      # @param side [String] brake or clutch
       # @return [Array<Hash>] rows of findings.yml
-      def self.rows
-        IDS.map { |id| Knowledge.find("findings", id) }
+      def self.rows(side)
+        IDS.map { |id| Knowledge.find("findings", id) }.select { |row| ["a", side[0]].include?(row["for"]) }
       end
 
       # @param id [String] of IDS
       # @return [String, nil] one of the finding's values; nil where it says nothing either way
       # Refuses a test that is none of these.
       def value(id)
-        raise Refusal.at("finding", "“#{id}” is not tried on it", IDS.join(", ")) unless IDS.include?(id)
+        ids = LeverTests.rows(@mystery.side).map { |row| row["id"] }
+        raise Refusal.at("finding", "“#{id}” is not tried on it", ids.join(", ")) unless ids.include?(id)
         @mystery.shows.fetch(id) { respond_to?(:"try_#{id}", true) ? send(:"try_#{id}") : sound_value(id) }
       end
 
@@ -71,9 +80,14 @@ module Sandbag
         (1..steps).each do |step|
           to = from + (rig.travel_mm - from) * step / steps
           rig.act("do" => "lever", "to" => to, "s" => Simulation::STEP_S)
-          break if rig.force_n >= force
+          break if rig.force_n >= force || (block_given? && yield)
         end
         rig
+      end
+
+      # The lever pressed until the slave stands out as far as frees the clutch, or to its end.
+      def freed(rig)
+        pressed(rig, Float::INFINITY) { rig.lift_mm >= @circuit.slave.lift_needed_mm }
       end
 
       def let_go(rig, seconds)
@@ -81,18 +95,28 @@ module Sandbag
       end
 
       def sound
-        Simulation.new(Mystery.sheet)
+        Simulation.new(@sheet)
       end
 
+      # A brake to firm, as a share of the gap to the grip; a clutch until it is free, beside a sound one.
       def try_lever_travel
-        share = pressed(@mystery.start, FIRM_N).lever_mm / @gap_mm
+        return clutch_travel if @sheet.clutch?
+        share = pressed(@mystery.start, @firm_n).lever_mm / @gap_mm
         return "short" if share < SHORT
         return "normal" if share <= NORMAL
         (share <= LONG) ? "long" : "to_grip"
       end
 
+      def clutch_travel
+        rig = freed(@mystery.start)
+        return "to_grip" if rig.lift_mm < needed
+        further = rig.lever_mm - freed(sound).lever_mm
+        return "long" if further > DEAD_MM
+        (further < -DEAD_MM) ? "short" : "normal"
+      end
+
       def try_lever_feel
-        way = ->(rig) { pressed(rig.call, FIRM_N).lever_mm - pressed(rig.call, LIGHT_N).lever_mm }
+        way = ->(rig) { pressed(rig.call, @firm_n).lever_mm - pressed(rig.call, LIGHT_N).lever_mm }
         return "spongy" if way.call(-> { @mystery.start }) > SPONGY * way.call(-> { sound })
         further = pressed(@mystery.start, LIGHT_N).lever_mm - pressed(sound, LIGHT_N).lever_mm
         (further > DEAD_MM) ? "dead_then_firm" : "firm"
@@ -100,14 +124,26 @@ module Sandbag
 
       # Travel on stroke one, quick strokes, hold, compare.
       def try_pump_up
-        rig = pressed(@mystery.start, FIRM_N)
+        rig = pressed(@mystery.start, @firm_n)
         first = rig.lever_mm
         let_go(rig, QUICK_S)
         PUMPS.times { let_go(rig.act("do" => "lever", "to" => first, "s" => QUICK_S), QUICK_S) }
-        pressed(rig, FIRM_N, steps: QUICKLY)
-        rises = first - rig.lever_mm > RISES_MM
-        return rises ? "rises_sinks" : "never_builds" if rig.force_n < FIRM_N || sinks(rig) > HOLDS_MM
+        rises = first - met_quickly(rig) > RISES_MM
+        return rises ? "rises_sinks" : "never_builds" if rig.force_n < @firm_n || sinks(rig) > HOLDS_MM
         rises ? "rises_holds" : "same"
+      end
+
+      # Pressed as quickly as one pumps.
+      # @return [Float] mm at which it pushes back firmly, told between two steps
+      def met_quickly(rig)
+        below = [rig.lever_mm, rig.force_n]
+        pressed(rig, @firm_n, steps: QUICKLY) do
+          below = [rig.lever_mm, rig.force_n]
+          false
+        end
+        return rig.lever_mm if rig.force_n < @firm_n
+        share = (@firm_n - below.last) / (rig.force_n - below.last)
+        below.first + share * (rig.lever_mm - below.first)
       end
 
       # A steady pull for a minute: the lever follows as it gives.
@@ -118,16 +154,50 @@ module Sandbag
           rig.act("do" => "wait", "s" => 1)
           to = rig.lever_mm
           to += 0.1 while to < rig.travel_mm - 0.1 && rig.snapshot.act("do" => "lever", "to" => to,
-            "s" => Simulation::STEP_S).force_n < FIRM_N
+            "s" => Simulation::STEP_S).force_n < @firm_n
           rig.act("do" => "lever", "to" => to, "s" => Simulation::STEP_S) if to > rig.lever_mm
         end
         rig.lever_mm - from
       end
 
       def try_hold_sink
-        creep = sinks(pressed(@mystery.start, FIRM_N))
+        creep = sinks(pressed(@mystery.start, @firm_n))
         return "holds" if creep <= HOLDS_MM
         (creep <= SLOW_MM) ? "slow" : "fast"
+      end
+
+      # Down the pass and pressed again, beside a cold lever.
+      def try_hot_fade
+        cold = pressed(@mystery.start, @firm_n).lever_mm
+        hot = pressed(@mystery.start.act("do" => "descend", "s" => Lesson::PASS_S), @firm_n).lever_mm
+        (hot - cold > DEAD_MM) ? "long_when_hot" : "none"
+      end
+
+      # % of the values of the finding, as their names say.
+      def try_fluid_water
+        {"ge3" => 3, "2to3" => 2, "1to2" => 1, "lt1" => 0}.find { |_, from| @mystery.start.water_percent >= from }.first
+      end
+
+      # The lever at the grip, and how far the slave stands out.
+      def try_slave_lift
+        lift = lifted
+        return "none" if lift < NO_LIFT * needed
+        (lift < needed) ? "short" : "in_spec"
+      end
+
+      def try_clutch_gear
+        lift = lifted
+        return "separates" if lift >= needed
+        (lift >= HALF_LIFT * needed) ? "partial" : "none"
+      end
+
+      def needed
+        @circuit.slave.lift_needed_mm
+      end
+
+      def lifted
+        rig = @mystery.start
+        rig.act("do" => "lever", "to" => [rig.travel_mm, @gap_mm].min, "s" => 1).lift_mm
       end
 
       def try_return_action
@@ -153,7 +223,7 @@ module Sandbag
       # Under pressure for a minute.
       def leaked(place)
         return 0.0 unless @mystery.faults.leak_at == place
-        pressed(@mystery.start, FIRM_N).act("do" => "wait", "s" => 60).leaked_ml
+        pressed(@mystery.start, @firm_n).act("do" => "wait", "s" => 60).leaked_ml
       end
 
       # Five light strokes, the ports watched.
@@ -172,7 +242,7 @@ module Sandbag
 
       def try_residual
         rig = @mystery.start
-        5.times { let_go(pressed(rig, FIRM_N), 0.3) }
+        5.times { let_go(pressed(rig, @firm_n), 0.3) }
         rig.act("do" => "wait", "s" => 1)
         (rig.port_open? && rig.pressure_mpa < RESIDUAL_MPA) ? "free" : "builds"
       end

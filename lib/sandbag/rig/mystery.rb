@@ -5,7 +5,7 @@ module Sandbag
     # A lever with something hidden: which, by a seed; now and then two things. Every test is done on a circuit of its
     # own from the same start.
     class Mystery
-      TEMPLATE = "road_front_single"
+      TEMPLATES = {"brake" => "road_front_single", "clutch" => "road_clutch"}.freeze
       SPREAD = [0.8, 1.25].freeze
       # One in so many hides two faults. [default]
       PAIRS = 5
@@ -14,20 +14,30 @@ module Sandbag
       # Faults that are amounts.
       AMOUNTS = %w[bypass_ml_s_mpa leak_ml_s_mpa knocked_back free_play_mm return_s].freeze
 
+      # brake or clutch; sheet [Circuit::Sheet]
+      attr_reader :side, :sheet
+
+      # @param side [String] brake or clutch
+      # @return [Array<Hash>] what a lever of that side may hide
+      # Refuses a side that there is not.
+      def self.rows(side)
+        unless TEMPLATES.key?(side)
+          raise Refusal.at("side", "there is no lever of a “#{side}”", TEMPLATES.keys.join(", "))
+        end
+        Knowledge.table("mystery_faults").select { |row| row.fetch("side", "brake") == side }
+      end
+
       # @return [Array<String>] codes of causes.yml that it may be
-      def self.causes
-        Knowledge.table("mystery_faults").map { |row| row["cause"] }.uniq
+      def self.causes(side)
+        rows(side).map { |row| row["cause"] }.uniq
       end
 
-      # @return [Circuit::Sheet] of every mystery
-      def self.sheet
-        Sandbag::Circuit::Template.sheet(TEMPLATE).set("fluid", "stamped", "dot4", "part_marking")
-      end
-
-      # @param seed [String]; pairs [Boolean] may hide two
-      def initialize(seed, pairs: false)
+      # @param seed [String]; side [String] brake or clutch; pairs [Boolean] may hide two
+      def initialize(seed, side: "brake", pairs: false)
+        rows = Mystery.rows(side)
+        @side = side
+        @sheet = Sandbag::Circuit::Template.sheet(TEMPLATES.fetch(side)).set("fluid", "stamped", "dot4", "part_marking")
         random = Rig.random("mystery/#{seed}")
-        rows = Knowledge.table("mystery_faults")
         first = rows[random.rand(rows.size)]
         @size = random.rand(SPREAD.first..SPREAD.last)
         others = rows.reject { |row| row["cause"] == first["cause"] || clash?(first, row) }
@@ -57,7 +67,7 @@ module Sandbag
 
       # @return [Simulation] untouched
       def start
-        Simulation.new(Mystery.sheet, air: air, faults: faults)
+        Simulation.new(sheet, air: air, faults: faults, water: @rows.filter_map { |row| row["water"] }.max || 0.0)
       end
 
       # @return [Faults]
@@ -83,7 +93,7 @@ module Sandbag
       end
 
       def air
-        length = Plumbing.new(Mystery.sheet).paths.first.length_mm
+        length = Plumbing.new(sheet).paths.first.length_mm
         @rows.filter_map { |row| row["air"] }.map do |each|
           Slug.new(ml: each["ml"] * @size, path: 0, at_mm: each["at"] * length)
         end

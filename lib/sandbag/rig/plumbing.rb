@@ -70,6 +70,13 @@ module Sandbag
         @lines.fetch(path.id) * (shut ? SHUT : 1) + Hydraulics::Flow.resistance_mpa_s_ml([nipple], fluid)
       end
 
+      # @return [Float] MPa for each mL/s out by the master's outlet, its joint cracked
+      def joint_resistance
+        crack = Knowledge.find("nipple_openings", "eighth")["turns"]
+        Hydraulics::Flow.resistance_mpa_s_ml([Hydraulics::Flow::Segment.new(Bleed::Drive::NIPPLE_MM, nipple_mm(crack))],
+          fluid)
+      end
+
       # @return [Float] MPa for each mL/s that comes back from all far ends together
       def return_resistance(shut: false)
         @back * (shut ? SHUT : 1)

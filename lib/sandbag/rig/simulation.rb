@@ -2,12 +2,13 @@
 
 module Sandbag
   module Rig
-    # A simulated circuit that runs: lever, nipples, reservoir, syringe and vacuum are worked, fluid and air move by the
+    # A simulated circuit that runs: lever, nipples, reservoir and tools are worked (Hands), fluid and air move by the
     # formulas of hydraulics and of the bleed (docs/physics.md 3, 6), in steps of a fiftieth of a second. Nothing here
     # is chance: the same actions give the same circuit. No fluid and no air comes from nowhere or goes nowhere.
     class Simulation
       STEP_S = 0.02
-      # Air that an open port lets up a second, mL. [default]
+      # Air that an open port, or an open nipple under a hose that hangs above the master, lets up a second, mL.
+      # [default]
       PORT_ML_S = 0.5
       TAPPED_S = 5.0
       # What the main cup's lip stands before it lets fluid past while the piston comes back, and what seals roll back
@@ -16,38 +17,43 @@ module Sandbag
       SUCTION_MPA, ROLLBACK_MPA = 0.01, 0.02
       # A hand at a syringe presses no harder, MPa. [default]
       SYRINGE_MPA = 0.3
-      ACTIONS = %w[lever wait nipple pour take tap push draw place].freeze
-
-      attr_reader :plumbing, :faults, :seconds, :lever_mm, :reservoir_ml, :jar_ml, :leaked_ml, :spilled_ml, :sealed_ml,
-        :poured_ml, :reservoir_full_ml, :air, :placed
+      attr_reader :plumbing, :faults, :seconds, :master, :jar_ml, :leaked_ml, :sealed_ml, :poured_ml, :air, :placed,
+        :heat, :unit
 
       # @param sheet [Circuit::Sheet]; air [Array<Slug>]; faults [Faults]; celsius [Float] of the fluid
       # @param reservoir [Float] share of it that is filled; old [Boolean] the fluid below it has to be renewed
-      def initialize(sheet, air: [], faults: Faults.new, celsius: Bleed::Way::WARM_C, reservoir: 1.0, old: false)
+      # @param water [Float] % in the fluid below it; unit_ml [Float] of air behind the valves of an ABS unit
+      def initialize(sheet, air: [], faults: Faults.new, celsius: Bleed::Way::WARM_C, reservoir: 1.0, old: false,
+        water: 0.0, unit_ml: 0.0)
         @sheet = sheet
         @celsius = celsius
         @circuit = Sandbag::Circuit::Assembly.build(sheet)
         @plumbing = Plumbing.new(sheet, celsius: celsius)
         @placed = [].freeze
         @faults = faults
-        @seconds = @lever_mm = 0.0
-        @reservoir_full_ml = sheet.value("reservoir", "usable")
-        @reservoir_ml = @reservoir_full_ml * reservoir
-        @jar_ml = @leaked_ml = @poured_ml = @spilled_ml = @vacuum_mpa = 0.0
+        @seconds = 0.0
+        @master = Master.new(@circuit, faults)
+        @give = Give.new(@circuit, faults)
+        @reservoir = Reservoir.new(sheet.value("reservoir", "usable"), reservoir)
+        @jar_ml = @leaked_ml = @poured_ml = @covered_ml = 0.0
         @air = Air.new(air)
         @watch = Watch.new
-        @turns = [0.0] * plumbing.paths.size
-        @moved_ml = [0.0] * plumbing.paths.size
-        @hoses = plumbing.paths.map { |path| ClearHose.new(path.volume_ml + @circuit.master.fluid_ml, old: old) }
-        @tapped_until = 0.0
+        @heat = Heat.new(celsius)
+        @unit = AbsUnit.new(plumbing.paths.first, unit_ml)
+        @water = water
+        @ends = plumbing.paths.map do |path|
+          FarEnd.new(path, ClearHose.new(path.volume_ml + @circuit.master.fluid_ml, old: old || water.positive?))
+        end
+        @moved_ml = [0.0] * @ends.size
+        @tapped_until = @frothed_until = 0.0
         @rest_ml = @circuit.fluid_ml
-        @knocked_back_ml = @circuit.budget.gap_ml * faults.knocked_back
         # fluid shut in below the master's cup, at rest
         @sealed_ml = @rest_ml - air_ml
         @excess_before_ml = excess_ml
+        @swept_before_ml = 0.0
       end
 
-      # @return [Float] mL of air in the circuit, as it would be outside
+      # @return [Float] mL of air in the lines, as it would be outside
       def air_ml
         air.ml
       end
@@ -66,6 +72,24 @@ module Sandbag
         air.in_ml
       end
 
+      # @return [Float] mL over the port; at its mark; that ran over
+      def reservoir_ml
+        @reservoir.ml
+      end
+
+      def reservoir_full_ml
+        @reservoir.full_ml
+      end
+
+      def spilled_ml
+        @reservoir.spilled_ml
+      end
+
+      # @return [Float] mL that were used: what came into the jar since it was set down
+      def used_ml
+        jar_ml - @covered_ml
+      end
+
       # @return [Array<Watch::Event>] slips, in the order they were made
       def events
         @watch.events
@@ -78,76 +102,74 @@ module Sandbag
 
       # @return [Float] mL of fluid, wherever it is: the same until somebody pours or pushes some in
       def fluid_ml
-        sealed_ml + reservoir_ml + jar_ml + leaked_ml + spilled_ml - poured_ml
-      end
-
-      # @return [Float] mm that the piston stands in
-      def piston_mm
-        [(lever_mm - free_play_mm) / @circuit.lever.ratio, 0.0].max.clamp(0.0, @circuit.master.stroke_mm)
+        sealed_ml + reservoir_ml + jar_ml + leaked_ml + spilled_ml + unit.fluid_ml - poured_ml
       end
 
       # @return [Float] MPa
       def pressure_mpa
-        pressure_of(excess_ml)
+        @give.pressure_mpa(excess_ml, gas_ml)
+      end
+
+      # @return [Float] mm that a clutch's slave stands out
+      def lift_mm
+        @give.lift_mm(excess_ml, gas_ml)
       end
 
       # @return [Float] N at the finger that hold the lever where it is
       def force_n
-        return 0.0 unless lever_mm.positive?
-        @circuit.finger_force_n(pressure_mpa)
+        master.force_n(pressure_mpa)
       end
 
-      # The port is open to the reservoir.
+      def lever_mm
+        master.lever_mm
+      end
+
+      def travel_mm
+        master.travel_mm
+      end
+
       def port_open?
-        faults.port_opens? && piston_mm < @circuit.master.dead_stroke_mm
+        master.port_open?
       end
 
       # @return [Float] 0 to 1: how fresh the fluid is that the worst end gives
       def fresh
-        @hoses.map(&:fresh).min
+        @ends.map { |far| far.hose.fresh }.min
       end
 
       # @param id [String] of a far end
       # @return [Float] the same of one end
       def fresh_at(id)
-        @hoses[plumbing.paths.index(plumbing.find(id))].fresh
+        @ends[index(id)].hose.fresh
       end
 
-      # Does one thing, and lets time pass as it takes.
-      # @param action [Hash] do: lever (to mm, s), wait (s), nipple (end, turns), pour (ml), take (ml) out of the
-      #   reservoir, tap, push (end, ml, s) by a syringe at the nipple, draw (mpa, s) by a vacuum,
-      #   place (what) of practice_places.yml
-      # @return [Simulation] self
+      # @return [Float] % of water in the fluid at the far ends: what was there goes out with the old fluid
+      def water_percent
+        @water.positive? ? @water * (1 - fresh) : 0.0
+      end
+
+      # @param action [Hash] see Hands
+      # @return [Simulation] self, with that done and as much time gone as it takes
       # Refuses an action that there is not, and figures that cannot be.
       def act(action)
-        case action["do"]
-        when "lever" then pull(number(action, "to", 0, travel_mm), number(action, "s", STEP_S, 60))
-        when "wait" then run(number(action, "s", 0, 3600))
-        when "nipple" then open_nipple(plumbing.find(action["end"]), number(action, "turns", 0, 3))
-        when "pour" then pour(number(action, "ml", 0, 500))
-        when "take" then take(number(action, "ml", 0, 500))
-        when "tap" then @tapped_until = seconds + TAPPED_S
-        when "push" then push(plumbing.find(action["end"]), number(action, "ml", 0, 100),
-          number(action, "s", STEP_S, 60))
-        when "draw" then draw(number(action, "mpa", 0, 0.1), number(action, "s", 0, 600))
-        when "place" then place(action["what"])
-        else raise Refusal.at("do", "there is no action “#{action["do"]}”", ACTIONS.join(", "))
-        end
+        Hands.new(self).act(action)
         self
       end
 
-      # @return [Float] mm at the finger, all the way
-      def travel_mm
-        @circuit.lever.travel_mm(@circuit.master.stroke_mm)
+      # @param id [String] of a far end
+      # @return [Integer] its place among them
+      # Refuses an end that the circuit has not.
+      def index(id)
+        plumbing.paths.index(plumbing.find(id))
       end
 
       # @return [Hash] everything that can be seen of it now
       def frame
         {
-          t: seconds, lever_mm: lever_mm, piston_mm: piston_mm, pressure_mpa: pressure_mpa, force_n: force_n,
-          reservoir_ml: reservoir_ml, jar_ml: jar_ml, air_out_ml: air_out_ml,
-          slugs: slugs.map(&:to_h),
-          hoses: @hoses.map { |hose| {fresh: hose.fresh, pieces: hose.pieces} }
+          t: seconds, lever_mm: lever_mm, piston_mm: master.piston_mm, pressure_mpa: pressure_mpa, force_n: force_n,
+          reservoir_ml: reservoir_ml, jar_ml: used_ml, air_out_ml: air_out_ml, celsius: heat.celsius,
+          steam_ml: heat.steam_ml, unit_ml: unit.ml, slugs: slugs.map { |slug| seen(slug) },
+          hoses: @ends.map { |far| {fresh: far.hose.fresh, pieces: far.hose.pieces} }
         }
       end
 
@@ -156,191 +178,219 @@ module Sandbag
         dup.tap { |copy| copy.send(:part) }
       end
 
-      private
-
-      def part
-        @air = @air.copy
-        @watch = @watch.copy
-        @hoses = @hoses.map(&:copy)
-        @turns = @turns.dup
-        @moved_ml = @moved_ml.dup
+      # The lever stands there.
+      def lever_mm=(mm)
+        master.lever_mm = mm
       end
 
-      def number(action, name, least, most)
-        value = action[name]
-        return value.to_f if value.is_a?(Numeric) && value.finite? && value.between?(least, most)
-        raise Refusal.at(name, "#{value.inspect} cannot be done", "#{least} to #{most.round(1)}")
-      end
-
-      def free_play_mm
-        faults.no_free_play ? 0.0 : @circuit.lever.free_play_mm + faults.free_play_mm
-      end
-
-      def pull(to_mm, over_s)
-        from = lever_mm
-        stroke = to_mm.zero? && pressure_mpa.positive? && @turns.all?(&:zero?)
-        over_s = [over_s, faults.return_s * (from - to_mm) / travel_mm].max if to_mm < from
-        steps = [(over_s / STEP_S).round, 1].max
-        (1..steps).each do |step|
-          @lever_mm = from + (to_mm - from) * step / steps
-          advance
-        end
-        @watch.stroke(seconds) if stroke
-      end
-
-      def run(over_s)
-        (over_s / STEP_S).round.times { advance }
-      end
-
-      def open_nipple(path, turns)
-        index = plumbing.paths.index(path)
-        if turns.positive? && @turns[index].zero?
-          @watch.open(plumbing.paths, index, turns, slugs.map(&:path).uniq, seconds)
-        end
-        @turns[index] = turns
-      end
-
-      def pour(ml)
-        @reservoir_ml += ml
-        @poured_ml += ml
-        spill
-      end
-
-      # Out of the reservoir by a syringe, down to its port.
-      def take(ml)
-        taken = reservoir_ml.clamp(0.0, ml)
-        @reservoir_ml -= taken
-        @jar_ml += taken
-      end
-
-      # More than it holds runs over.
-      def spill
-        return unless reservoir_ml > reservoir_full_ml + 1e-9
-        @watch.notice("overfull", seconds)
-        over = [reservoir_ml - Watch::SPILLS * reservoir_full_ml, 0.0].max
-        @reservoir_ml -= over
-        @spilled_ml += over
-      end
-
-      # Fluid out of a syringe, in by a nipple.
-      def push(path, ml, over_s)
-        index = plumbing.paths.index(path)
-        return @watch.notice("pushed_shut", seconds) if @turns[index].zero?
-        steps = [(over_s / STEP_S).round, 1].max
-        steps.times do
-          @pushed = [index, (pressure_mpa > SYRINGE_MPA) ? 0.0 : ml / steps]
-          advance
-        end
-        @pushed = nil
-      end
-
-      def draw(mpa, over_s)
-        @vacuum_mpa = mpa
-        run(over_s)
-        @vacuum_mpa = 0.0
-      end
-
-      def place(what)
-        unless Knowledge.find("practice_places", what)
-          raise Refusal.at("what", "“#{what}” is not something to lay otherwise",
-            Knowledge.table("practice_places").map { |row| row["id"] }.join(", "))
-        end
-        @placed = (placed | [what]).freeze
-        laid = placed.map { |id| Knowledge.find("practice_places", id)["lays"] }.reduce(:merge)
-        @plumbing = Plumbing.new(@sheet, celsius: @celsius, **laid.transform_keys(&:to_sym))
-      end
-
-      # mL beyond what lies in the circuit at rest: what gap, hoses, calipers and air have to take.
-      def excess_ml
-        swept_ml + sealed_ml + air_ml - @rest_ml
-      end
-
-      def swept_ml
-        area = @circuit.master.area_mm2
-        area * [piston_mm - @circuit.master.dead_stroke_mm, 0.0].max / 1000
-      end
-
-      # V(p) = gap + C p + air p/(p + p_atm), solved for p: a quadratic.
-      def pressure_of(excess)
-        taken = excess - gap_ml
-        return 0.0 unless taken.positive?
-        stiffness = stiffness_ml_mpa
-        outside = ATMOSPHERE_MPA
-        middle = stiffness * outside + air_ml - taken
-        (-middle + Math.sqrt(middle**2 + 4 * stiffness * taken * outside)) / (2 * stiffness)
-      end
-
-      def gap_ml
-        @circuit.budget.gap_ml * faults.gap * faults.felt + @knocked_back_ml
-      end
-
-      def stiffness_ml_mpa
-        @circuit.budget.stiffness_ml_mpa * faults.softer * faults.felt
-      end
-
-      def advance
+      # A fiftieth of a second passes.
+      # @param vacuum_mpa [Float] at every open nipple; brakes [Boolean] held on down a pass
+      # @param pushed [Array, nil] place of a far end, mL, and whether it comes in at the master
+      # @param homed [Array, nil] place of a far end, and mL by which its pistons are pressed home
+      # @param cracked [Boolean] the joint at the master's outlet is slack
+      # @param cycled [Boolean] the ABS unit's valves are
+      def advance(vacuum_mpa: 0.0, brakes: false, pushed: nil, homed: nil, cracked: false, cycled: false)
         @seconds += STEP_S
-        pressure = pressure_of(excess_ml)
-        take_up if pressure.positive?
         @moved_ml.fill(0.0)
-        push_in if @pushed
-        flow_out(pressure)
+        heat_up(brakes) if brakes || heat.celsius > @celsius
+        out_at_joint if cracked
+        out_of_unit if cycled
+        take_up
+        pressure = pressure_mpa
+        home(*homed) if homed
+        pushed ? push_in(*pushed) : flow_out(pressure, vacuum_mpa)
         leak(pressure)
         pass_cup(pressure)
         draw_in
         equalise(pressure) if port_open?
-        air.move(plumbing.paths, flows, tapped: seconds < @tapped_until, seconds: STEP_S)
-        let_air_up if port_open?
-        @swept_before_ml = swept_ml
+        move_air
+        let_air_up if port_open? && !faults.outlet_high
+        @swept_before_ml = master.swept_ml
       end
 
-      # Pads that stood off stay where they were pressed to; fluid fills up behind them.
+      # Every nipple is shut.
+      def shut?
+        @ends.none?(&:open?)
+      end
+
+      # A nipple, opened so far.
+      # @param index [Integer] of a far end
+      def turn(index, turns)
+        if turns.positive? && !@ends[index].open?
+          @watch.open(plumbing.paths, index, turns, slugs.map(&:path).uniq, seconds)
+        end
+        @ends[index].turns = turns
+      end
+
+      def open?(index)
+        @ends[index].open?
+      end
+
+      # Something else at a nipple. A tube's jar gets fluid first, for its end to stand in.
+      # @param what [String] of practice_fits.yml
+      def fit(index, what)
+        @ends[index].fit(what)
+        return unless what == "tube" && @covered_ml.zero?
+        @covered_ml = FarEnd::COVER_ML
+        @jar_ml += @covered_ml
+        @poured_ml += @covered_ml
+      end
+
+      def pour(ml)
+        @poured_ml += ml
+        fill(ml)
+      end
+
+      # Out of the reservoir by a syringe, down to its port.
+      def draw_off(ml)
+        @jar_ml += @reservoir.give(ml)
+      end
+
+      def tap_hose
+        @tapped_until = seconds + TAPPED_S
+      end
+
+      # @return [Float] mL that pistons can still be pressed home
+      def homes_ml
+        @give.homes_ml
+      end
+
+      # Laid otherwise: of practice_places.yml.
+      def place(what)
+        @placed = (placed | [what]).freeze
+        laid = placed.map { |id| Knowledge.find("practice_places", id)["lays"] }.reduce(:merge)
+        @plumbing = Plumbing.new(@sheet, celsius: @celsius, **laid.transform_keys(&:to_sym))
+        @ends.zip(plumbing.paths) { |far, path| far.path = path }
+      end
+
+      # A slip, now.
+      def notice(what)
+        @watch.notice(what, seconds)
+      end
+
+      # The lever came back from a stroke. Quick ones break what air there is into small bubbles, which find together
+      # again in time.
+      def stroked
+        return unless @watch.stroke(seconds)
+        air.froth(plumbing.paths)
+        @frothed_until = seconds + Air::TOGETHER_S
+      end
+
+      private
+
+      # In the far end it is seen at the end of its way.
+      def seen(slug)
+        {**slug.to_h, at_mm: [slug.at_mm, plumbing.paths[slug.path].length_mm].min}
+      end
+
+      def part
+        @master = @master.dup
+        @give = @give.dup
+        @air = @air.copy
+        @watch = @watch.copy
+        @ends = @ends.map(&:copy)
+        @reservoir = @reservoir.dup
+        @heat = @heat.dup
+        @unit = @unit.dup
+        @moved_ml = @moved_ml.dup
+      end
+
+      # Into the reservoir; more than it holds runs over.
+      def fill(ml)
+        @watch.notice("overfull", seconds) if @reservoir.take(ml)
+      end
+
+      # mL beyond what lies in the circuit at rest: what gap, hoses, calipers and air have to take.
+      def excess_ml
+        master.swept_ml + sealed_ml + gas_ml - @rest_ml
+      end
+
+      # Air and steam, as they would be outside.
+      def gas_ml
+        air_ml + heat.steam_ml
+      end
+
+      # Fluid fills up behind pads that come nearer.
       def take_up
-        @rest_ml += @knocked_back_ml
-        @excess_before_ml -= @knocked_back_ml
-        @knocked_back_ml = 0.0
+        taken = @give.take_up(excess_ml)
+        @rest_ml += taken
+        @excess_before_ml -= taken
       end
 
-      def push_in
-        index, ml = @pushed
+      def heat_up(brakes)
+        heat.pass(STEP_S, brakes: brakes, boils_c: boils_c)
+      end
+
+      # Of what is in there; free water boils by itself where the fluid takes none up.
+      def boils_c
+        fluid = Knowledge.find("fluids", @sheet.value("fluid", "stamped"))
+        fluid["dry_c"] ? Choose::BoilingPoint.c(fluid, water_percent) : Choose::BoilingPoint::WATER_C
+      end
+
+      # No harder than a hand presses a syringe.
+      def push_in(index, ml, from_master)
+        return if pressure_mpa > SYRINGE_MPA
         @sealed_ml += ml
         @poured_ml += ml
+        @moved_ml[index] += from_master ? expel(index, ml) : -ml
+      end
+
+      def home(index, ml)
+        @rest_ml -= ml
+        @give.press_home(ml)
         @moved_ml[index] -= ml
       end
 
       # Through every open nipple, as hard as pressure, head and vacuum push it.
-      def flow_out(pressure)
-        @turns.each_with_index do |turns, index|
-          next unless turns.positive? && @pushed.nil?
-          path = plumbing.paths[index]
-          driving = pressure + [@vacuum_mpa + (port_open? ? head_mpa(index, path) : 0.0), 0.0].max
-          ml = [driving / plumbing.resistance(path, turns, shut: faults.hose_shut) * STEP_S, available_ml(pressure)].min
-          @moved_ml[index] += expel(index, ml)
+      def flow_out(pressure, vacuum_mpa)
+        @ends.each_with_index do |far, index|
+          next unless far.open?
+          let_air_up_hose(index) if far.hung?
+          driving = pressure + (if far.hung?
+                                  0.0
+                                else
+                                  [vacuum_mpa + (port_open? ? head_mpa(index) : 0.0), 0.0].max
+                    end)
+          @moved_ml[index] += expel(index,
+            [driving / resistance(far) * STEP_S, available_ml(pressure, vacuum_mpa)].min)
         end
       end
 
       # From the master down to the hose's end, less what air takes off it; below nothing where it has to climb first.
-      def head_mpa(index, path)
-        column_mm = path.head_mm + Bleed::Drive::JAR_MM - air.head_lost_mm(index, path)
+      def head_mpa(index)
+        column_mm = @ends[index].path.head_mm + Bleed::Drive::JAR_MM - air.head_lost_mm(index, @ends[index].path)
         Hydraulics::Flow.head_mpa(column_mm, plumbing.fluid)
       end
 
+      # Under a hose that hangs above the master, air at the nipple rises into it for what fluid it has, or the
+      # reservoir.
+      def let_air_up_hose(index)
+        far = @ends[index]
+        most = port_open? ? PORT_ML_S * STEP_S : [PORT_ML_S * STEP_S, jar_ml].min
+        up = air.leave(index, far.path.length_mm, most, far.path.pocket_ml)
+        return unless up.positive?
+        fluid, = far.hose.give(up, skip_air: true)
+        @jar_ml -= fluid
+        @sealed_ml += fluid + @reservoir.give(up - fluid)
+        far.hose.take(0.0, up)
+      end
+
       # No more than is under pressure, or than the reservoir has above its port; a vacuum draws air when that is empty.
-      def available_ml(pressure)
+      def available_ml(pressure, vacuum_mpa)
         under = [excess_ml, 0.0].max
         return under if pressure.positive? || !port_open?
-        @vacuum_mpa.positive? ? sealed_ml : [reservoir_ml, 0.0].max
+        vacuum_mpa.positive? ? sealed_ml : reservoir_ml
       end
 
       # @return [Float] mL that left by a nipple, air at its end first
       def expel(index, ml)
         return 0.0 unless ml.positive?
-        path = plumbing.paths[index]
+        path = @ends[index].path
         gone = air.leave(index, path.length_mm, ml, path.pocket_ml)
         fluid = [ml - gone, sealed_ml].min
         @sealed_ml -= fluid
         @jar_ml += fluid
-        @hoses[index].take(fluid, gone)
+        @ends[index].hose.take(fluid, gone)
         gone + fluid
       end
 
@@ -350,39 +400,54 @@ module Sandbag
         past = faults.bypass_ml_s_mpa * pressure * STEP_S
         @sealed_ml -= out + past
         @leaked_ml += out
-        @reservoir_ml += past
+        fill(past)
       end
 
       # The piston comes back faster than the line gives back: fluid passes the cup. Strokes that follow quickly find
       # more in the line.
       def pass_cup(pressure)
-        freed = (@swept_before_ml || swept_ml) - swept_ml
-        return unless freed.positive? && @turns.all?(&:zero?)
+        freed = @swept_before_ml - master.swept_ml
+        return unless freed.positive? && @ends.none?(&:draws?)
         given = (pressure + SUCTION_MPA) / plumbing.return_resistance(shut: faults.hose_shut) * STEP_S
-        short = [freed - given, reservoir_ml].min
-        return unless short.positive?
-        @reservoir_ml -= short
-        @sealed_ml += short
+        @sealed_ml += @reservoir.give([freed - given, 0.0].max)
       end
 
-      # What is missing comes back by an open nipple, else past the cup out of the reservoir; air where it is empty.
+      # What is missing comes back by open nipples, as far as the cup's lip stands, else past the cup out of the
+      # reservoir; air where that is empty.
       def draw_in
         missing = -excess_ml
         return unless missing > 1e-12
-        open = @turns.index(&:positive?)
-        return draw_back(open, missing) if open && !port_open?
+        missing -= @ends.each_index.sum { |index| draw_back(index, missing) } unless port_open?
         take_from_reservoir(missing)
       end
 
-      # The hose's end stands in the jar; what it draws is air from under the thread.
+      # Out of what the hose hangs in; from a jar it does not stand in, air from under the thread.
+      # @return [Float] mL that came
       def draw_back(index, missing)
-        @watch.notice("released_open", seconds)
-        air.enter(missing, index, plumbing.paths[index].length_mm)
+        far = @ends[index]
+        return 0.0 unless far.draws?
+        came = missing.clamp(0.0, suction_mpa(far, index) / resistance(far) * STEP_S)
+        return 0.0 unless came.positive?
+        fluid, drawn = far.draw_back(came, jar_ml)
+        @jar_ml -= fluid
+        @sealed_ml += fluid
+        @moved_ml[index] -= came
+        @watch.notice("released_open", seconds) if far.fitted["draws"] == "air"
+        air.enter(drawn, index, far.path.length_mm) if drawn.positive?
+        came
+      end
+
+      # What the cup's lip stands, less the column that has to be lifted.
+      def suction_mpa(far, index)
+        [SUCTION_MPA - (far.hung? ? 0.0 : head_mpa(index)), 0.0].max
+      end
+
+      def resistance(far)
+        plumbing.resistance(far.path, far.turns, shut: faults.hose_shut)
       end
 
       def take_from_reservoir(missing)
-        fluid = missing.clamp(0.0, [reservoir_ml, 0.0].max)
-        @reservoir_ml -= fluid
+        fluid = @reservoir.give(missing)
         @sealed_ml += fluid
         drawn = missing - fluid
         return unless drawn > 1e-12
@@ -396,8 +461,27 @@ module Sandbag
         return unless over > 1e-12
         back = [over, (pressure + ROLLBACK_MPA) / plumbing.vent_resistance(shut: faults.hose_shut) * STEP_S].min
         @sealed_ml -= back
-        @reservoir_ml += back
-        spill
+        fill(back)
+      end
+
+      # What is over goes, as what runs back by the port does; air at the master first.
+      def out_at_joint
+        over = [excess_ml, 0.0].max
+        out = ((pressure_mpa + ROLLBACK_MPA) / plumbing.joint_resistance * STEP_S).clamp(0.0, over)
+        gone = air.rise_out(out)
+        @sealed_ml -= out - gone
+        @leaked_ml += out - gone
+      end
+
+      def out_of_unit
+        given = unit.cycle(STEP_S)
+        @sealed_ml -= given
+        air.enter(given, 0, unit.at_mm) if given.positive?
+      end
+
+      def move_air
+        air.settle if seconds >= @frothed_until
+        air.move(plumbing.paths, flows, tapped: seconds < @tapped_until, seconds: STEP_S)
       end
 
       # @return [Array<Float>] mL/s outward on each way: what left by its nipple, and its share of what far ends took
@@ -409,9 +493,7 @@ module Sandbag
 
       # Air under the open port goes up into the reservoir; fluid comes down in its place.
       def let_air_up
-        up = air.rise_out(reservoir_ml.clamp(0.0, PORT_ML_S * STEP_S))
-        @reservoir_ml -= up
-        @sealed_ml += up
+        @sealed_ml += @reservoir.give(air.rise_out(reservoir_ml.clamp(0.0, PORT_ML_S * STEP_S)))
       end
     end
   end

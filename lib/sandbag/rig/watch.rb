@@ -11,9 +11,6 @@ module Sandbag
       FROTH_STROKES, FROTH_S = 6, 4.0
       # Ways this much longer go first, mm. [default]
       LONGER_MM = 50.0
-      # Over what a reservoir holds, as a share, before it runs over.
-      SPILLS = 1.25
-
       # @attr what [String]; t [Float] s since the start
       Event = Struct.new(:what, :t, keyword_init: true)
 
@@ -42,9 +39,12 @@ module Sandbag
       end
 
       # The lever came back from a stroke with every nipple shut.
+      # @return [Boolean] it was one too many, too quickly
       def stroke(seconds)
         @strokes = @strokes.last(FROTH_STROKES - 1) << seconds
-        notice("frothed", seconds) if @strokes.size == FROTH_STROKES && seconds - @strokes.first <= FROTH_S
+        frothed = @strokes.size == FROTH_STROKES && seconds - @strokes.first <= FROTH_S
+        notice("frothed", seconds) if frothed
+        frothed
       end
 
       # A nipple is opened.

@@ -40,7 +40,7 @@ RSpec.describe Sandbag::Ask::Stage do
     }.each do |text, first|
       worked = job
       worked.add("ask", "complaint", {"text" => text})
-      named = Sandbag::Ask::ComplaintWords.findings(text)
+      named = Sandbag::Ask::ComplaintWords.findings(text, "brake")
       expect(named.first).to eq first
       expect(worked.state.ask.next_tests.first.finding["id"]).to eq first if first
     end

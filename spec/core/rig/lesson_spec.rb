@@ -38,6 +38,29 @@ RSpec.describe Sandbag::Rig::Lesson do
     expect(lesson.result(left)).to include(done: false, air_left_ml: be > 0.3)
   end
 
+  it "counts air behind an ABS unit's valves as left, and says where it is" do
+    lesson = described_class.find("abs_unit")
+    bled = Sandbag::Rig::Mechanic.new(lesson.start).bleed
+    expect(bled.air_ml).to eq 0
+    expect(lesson.result(bled)).to include(done: false, air_left_ml: be_within(1e-9).of(0.3))
+    expect(lesson.result(bled)[:where].last).to include(end: "Behind the ABS unit's valves")
+  end
+
+  it "judges wet fluid by the lever after a pass, from cold" do
+    lesson = described_class.find("down_the_pass")
+    expect(lesson.result(lesson.start)).to include(done: false, steam_ml: be > 0.3)
+    expect(lesson.result(lesson.good_hand.act("do" => "descend", "s" => 240))).to include(done: true, steam_ml: 0)
+  end
+
+  it "has a hand for every way to bleed, and a lesson that needs each thing it can take" do
+    expect(Sandbag::Rig::Mechanic.ways)
+      .to match_array(Sandbag::Knowledge.table("bleed_methods").map { |row| row["id"] })
+    shown = described_class.all.map(&:to_h)
+    expect(shown.flat_map { |each| each[:tools] }.uniq).to match_array(%w[vacuum syringe abs feed crack press pass])
+    expect(shown.flat_map { |each| each[:fits] }.map { |fit| fit["id"] }.uniq).to match_array(%w[hose valve tube hung])
+    expect(described_class.free("bike_front", "dry").to_h[:tools]).not_to include "abs"
+  end
+
   it "starts any circuit dry, each line filled with air once, or spongy" do
     Sandbag::Knowledge.table("circuit_templates").each do |row|
       lesson = described_class.free(row["id"], "dry")

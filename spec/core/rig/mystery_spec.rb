@@ -6,13 +6,13 @@ RSpec.describe Sandbag::Rig::Mystery do
     found[described_class.new(seed.to_s).causes.first] ||= seed.to_s
   }
 
-  def tried(seed)
-    tests = Sandbag::Rig::LeverTests.new(described_class.new(seed))
-    Sandbag::Rig::LeverTests::IDS.to_h { |id| [id, tests.value(id)] }
+  def tried(seed, side = "brake")
+    tests = Sandbag::Rig::LeverTests.new(described_class.new(seed, side: side))
+    Sandbag::Rig::LeverTests.rows(side).to_h { |row| [row["id"], tests.value(row["id"])] }
   end
 
   it "hides each of its causes for some seed, and the same for the same" do
-    expect(seeds.keys).to match_array described_class.causes
+    expect(seeds.keys).to match_array described_class.causes("brake")
     expect(described_class.new("7").faults.attributes).to eq described_class.new("7").faults.attributes
   end
 
@@ -40,7 +40,7 @@ RSpec.describe Sandbag::Rig::Mystery do
                             "friction_state" => "taper_knock"},
     "pads_thin" => {"friction_state" => "thin", "level" => "slow_fall", "lever_feel" => "firm"},
     "piston_stuck" => {"residual" => "constant", "release_point" => "none"},
-    "fluid_wet" => {"hot_fade" => "long_when_hot", "nipple_flow" => "dark_slug"},
+    "fluid_wet" => {"hot_fade" => "long_when_hot", "fluid_water" => "ge3", "nipple_flow" => "dark_slug"},
     "wrong_fluid" => {"diaphragm_state" => "swollen", "return_action" => "slow"}
   }.each do |row, shown|
     it "shows #{row.tr("_", " ")} as a lever would" do
@@ -49,8 +49,48 @@ RSpec.describe Sandbag::Rig::Mystery do
     end
   end
 
+  # What tells each of a clutch from a sound one.
+  clutches = (1..400).each_with_object({}) do |seed, found|
+    hidden = described_class.new(seed.to_s, side: "clutch")
+    found[hidden.instance_variable_get(:@rows).first["id"]] ||= seed.to_s
+  end
+  {
+    "clutch_air_in_line" => {"lever_feel" => "spongy", "slave_lift" => "short", "hose_state" => "sound"},
+    "clutch_air_at_master" => {"lever_feel" => "spongy", "bubbles" => "few_then_stop", "mc_isolated" => "soft"},
+    "clutch_cup_lets_past" => {"hold_sink" => /slow|fast/, "mc_isolated" => "sinks", "wet_slave" => "dry"},
+    "clutch_outer_seal_leaks" => {"hold_sink" => /slow|fast/, "wet_lever" => "damp_boot"},
+    "clutch_joint_leaks" => {"hold_sink" => /slow|fast/, "wet_joint" => /weep|drip/},
+    "slave_leaks" => {"hold_sink" => /slow|fast/, "wet_slave" => "fluid"},
+    "clutch_hose_swells" => {"hose_state" => "bulges", "slave_lift" => "short", "bubbles" => "none"},
+    "clutch_port_blocked" => {"residual" => "builds", "port_jet" => "absent", "slave_lift" => "in_spec"},
+    "clutch_no_free_play" => {"free_play" => "none", "residual" => "builds", "slave_lift" => "in_spec"},
+    "slave_short_of_lift" => {"slave_lift" => "short", "clutch_gear" => "partial", "free_play" => "excess",
+                              "hold_sink" => "holds"},
+    "clutch_piston_sticks" => {"return_action" => /slow|hangs/, "clutch_gear" => "separates"},
+    "slave_stuck" => {"slave_lift" => "none", "clutch_gear" => "none", "lever_effort" => "heavy"},
+    "plates_stick" => {"slave_lift" => "in_spec", "clutch_gear" => "partial", "lever_feel" => "firm"}
+  }.each do |row, shown|
+    it "shows #{row.tr("_", " ")} as a clutch would" do
+      found = tried(clutches.fetch(row), "clutch")
+      shown.each { |finding, value| expect([finding, found[finding]]).to match [finding, value] }
+    end
+  end
+
+  it "lifts a sound clutch's slave as far as hydraulics says, and no further than that at the pressure that frees it" do
+    clutch = Sandbag::Circuit::Template.sheet("road_clutch").set("fluid", "stamped", "dot4", "part_marking")
+    circuit = Sandbag::Circuit::Assembly.build(clutch)
+    rig = Sandbag::Rig::Simulation.new(clutch)
+    rig.act("do" => "lever", "to" => rig.travel_mm, "s" => 1)
+    # the fluid's own compressibility, which the formula leaves out: K 1500 MPa
+    squeezed = 1000 * circuit.fluid_ml * circuit.slave.release_pressure_mpa / circuit.bulk_modulus_mpa
+    expect(rig.lift_mm).to be_within(1e-6)
+      .of(Sandbag::Choose::ClutchLift.mm(circuit, circuit.master.stroke_mm) - squeezed / circuit.slave.area_mm2)
+    expect(rig.pressure_mpa).to be_within(1e-9).of(circuit.slave.release_pressure_mpa)
+  end
+
   it "has every row of the table shown above, and a sound lever for what is hidden elsewhere" do
-    expect(rows.keys).to match_array(Sandbag::Knowledge.table("mystery_faults").map { |row| row["id"] })
+    expect(rows.keys).to match_array(described_class.rows("brake").map { |row| row["id"] })
+    expect(clutches.keys).to match_array(described_class.rows("clutch").map { |row| row["id"] })
   end
 
   it "hides two things now and then, never two that show the same place otherwise" do
@@ -67,6 +107,7 @@ RSpec.describe Sandbag::Rig::Mystery do
     tried("1").compact.each { |id, value| expect(Sandbag::Knowledge.find("findings", id)["values"]).to have_key value }
     tests = Sandbag::Rig::LeverTests.new(described_class.new("1"))
     expect(refusal_at { tests.value("clutch_gear") }).to eq ["finding"]
+    expect(refusal_at { described_class.new("1", side: "rudder") }).to eq ["side"]
   end
 
   it "is found by everything that can be tried" do

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Rig
+    # What gives in a simulated circuit under pressure: V(p) = gap + C p + gas p/(p + p_atm), docs/physics.md 3. A clutch's
+    # slave goes at the pressure that releases it, which therefore rises no further (docs/physics.md 4).
+    class Give
+      # How far all pistons together can be pressed home, mL. [default]
+      HOME_ML = 4.0
+
+      # @return [Float] mL by which pads stand off until they are pressed to
+      attr_reader :knocked_back_ml
+
+      # @param circuit [Hydraulics::Circuit]; faults [Faults]
+      def initialize(circuit, faults)
+        budget = circuit.budget
+        @slave = (circuit.slave if faults.lifts.positive?)
+        @gap_ml = budget.gap_ml * faults.gap * faults.felt
+        @stiffness_ml_mpa = budget.stiffness_ml_mpa * faults.softer * faults.felt
+        @knocked_back_ml = budget.gap_ml * faults.knocked_back
+      end
+
+      # @param excess_ml [Float] that has to be taken; gas_ml [Float] of air and steam, as they would be outside
+      # @return [Float] MPa at which that is taken: a quadratic
+      def pressure_mpa(excess_ml, gas_ml)
+        taken = excess_ml - @gap_ml - knocked_back_ml
+        return 0.0 unless taken.positive?
+        outside = ATMOSPHERE_MPA
+        middle = @stiffness_ml_mpa * outside + gas_ml - taken
+        pressure = (-middle + Math.sqrt(middle**2 + 4 * @stiffness_ml_mpa * taken * outside)) / (2 * @stiffness_ml_mpa)
+        @slave ? [pressure, @slave.release_pressure_mpa].min : pressure
+      end
+
+      # @return [Float] mm that a clutch's slave stands out; 0 on a brake
+      def lift_mm(excess_ml, gas_ml)
+        return 0.0 unless @slave
+        pressure = @slave.release_pressure_mpa
+        taken = @stiffness_ml_mpa * pressure + Hydraulics::VolumeBudget.air_taken_ml(gas_ml, pressure)
+        1000 * [excess_ml - taken, 0.0].max / @slave.area_mm2
+      end
+
+      # Pads that stood off slide out once the gap is taken, and stay where they were brought.
+      # @param excess_ml [Float] that has to be taken
+      # @return [Float] mL that they took up
+      def take_up(excess_ml)
+        taken = (excess_ml - @gap_ml).clamp(0.0, knocked_back_ml)
+        @knocked_back_ml -= taken
+        taken
+      end
+
+      # @return [Float] mL that pistons can still be pressed home
+      def homes_ml
+        [HOME_ML - knocked_back_ml, 0.0].max
+      end
+
+      def press_home(ml)
+        @knocked_back_ml += ml
+      end
+    end
+  end
+end
