@@ -1,34 +1,40 @@
 # frozen_string_literal: true
 
 module App
-  # Looking for what a mystery lever hides: what was tried on it, and the minutes that took.
+  # Looking for what a mystery lever hides: a job in memory that is only asked, by the same rules as any other, and whose
+  # findings are what tests on the lever come out as.
   class MysterySearch
     # What happened lately is told when the machine is brought: no test.
     HEARD = "history"
 
-    # @attr mystery [Sandbag::Rig::Mystery]; diagnosis [Sandbag::Ask::Diagnosis] from what was tried
-    attr_reader :mystery, :diagnosis
+    # mystery: [Sandbag::Rig::Mystery]; ask: [Sandbag::Ask::Stage] of what was found so far
+    attr_reader :mystery, :ask
 
     # @param id [String] names the lever: the same hides the same; side [String] brake or clutch; pairs [Boolean] may
     #   hide two
     def initialize(id, side: "brake", pairs: true)
       @mystery = Sandbag::Rig::Mystery.new(id, side: side, pairs: pairs)
-      @diagnosis = Sandbag::Ask::Diagnosis.new(Sandbag::Ask::Findings.new, {"side" => side, "abs" => "none"})
+      @tests = Sandbag::Rig::LeverTests.new(mystery)
       @tried = {}
-      take(HEARD, mystery.history)
+      @entries = []
+      write("complaint", "text" => mystery.says.join(" "))
+      find(HEARD, mystery.history) if mystery.history
     end
 
     # Does a test on it, once.
     # @return [MysterySearch] self
+    # Refuses what cannot be tested on such a circuit.
     def try(finding)
       return self if tried?(finding)
-      take(finding, Sandbag::Rig::LeverTests.new(mystery).value(finding))
+      value = @tests.value(finding)
+      @tried[finding] = value
+      find(finding, value) if value
       self
     end
 
     # @return [Array<Hash>] rows of findings.yml that were tried
     def tests
-      (@tried.keys - [HEARD]).map { |id| Sandbag::Knowledge.find("findings", id) }
+      @tried.keys.map { |id| Sandbag::Knowledge.find("findings", id) }
     end
 
     def tried?(finding)
@@ -40,22 +46,30 @@ module App
       @tried[finding]
     end
 
+    # @return [Array<Sandbag::Ask::NextTest::Offer>] Ask's own, without what was tried and said nothing
+    def next_tests
+      @next_tests ||= ask.next_tests(@tried.keys)
+    end
+
     # @return [Array<String>] what would tell most for its minutes: a finding, or those that are looked at together
     def best
-      rows = Sandbag::Rig::LeverTests.rows(mystery.side).reject { |row| tried?(row["id"]) }
-      Sandbag::Ask::NextTest.new(diagnosis, rows, named: named).best(1).map { |offer| offer.finding["id"] }
+      first = next_tests.first
+      return [] unless first
+      together = first.walk["together"] ? next_tests.select { |offer| offer.walk == first.walk } : [first]
+      together.map { |offer| offer.finding["id"] }
     end
 
     private
 
-    def take(finding, value)
-      @tried[finding] = value
-      @diagnosis = diagnosis.with(finding, value) if value
+    def find(finding, value)
+      write("finding", "finding" => finding, "value" => value)
     end
 
-    # What the rider's words call for.
-    def named
-      Sandbag::Ask::ComplaintWords.findings(mystery.says.join(" "), mystery.side)
+    def write(kind, data)
+      @entries << Sandbag::Job::Entry.new(id: "e#{@entries.size}", stage: "ask", kind: kind, data: data, at: Time.now.utc,
+        by: "", position: @entries.size + 1)
+      @ask = Sandbag::Job::State.new(Sandbag::Job::Journal.new(@entries.dup), mystery.sheet).ask
+      @next_tests = nil
     end
   end
 end

@@ -40,8 +40,9 @@ module App
     end
 
     post "/mysteries" do
-      id = body_for("startMystery")["id"]
-      json 201, MysteryView.new(id, MYSTERIES.keep(id, MysterySearch.new(id))).to_h
+      id, side = body_for("startMystery").values_at("id", "side")
+      search = MYSTERIES.keep(id, MysterySearch.new(id, side: side || "brake"))
+      json 201, MysteryView.new(id, search).to_h
     end
 
     post "/mysteries/:id/tests" do |id|

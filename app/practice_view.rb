@@ -8,9 +8,12 @@ module App
       @rig = rig
     end
 
-    # @return [Hash] ends with their points, travel_mm, reservoir_full_ml, frame
+    # @return [Hash] ends with their points, travel_mm, reservoir_full_ml, unit_mm, frame
     def to_h
-      {ends: ends, travel_mm: @rig.travel_mm, reservoir_full_ml: @rig.reservoir_full_ml, frame: @rig.frame}
+      {
+        ends: ends, travel_mm: @rig.travel_mm, reservoir_full_ml: @rig.reservoir_full_ml,
+        unit_mm: (@rig.unit.at_mm if @rig.unit.ml.positive?), frame: @rig.frame
+      }.compact
     end
 
     # @return [Array<Hash>] the ways out as they lie now

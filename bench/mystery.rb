@@ -18,7 +18,7 @@ right = {5 => 0, 7 => 0}
     ids.each { |id| search.try(id) }
     done << ids.map { |id| "#{id} #{search.value(id) || "nothing"}" }.join(" and ")
     next unless right.key?(count)
-    first = search.diagnosis.ranks.first.cause["id"]
+    first = search.ask.diagnosis.ranks.first.cause["id"]
     true_cause = search.mystery.causes.first
     right[count] += 1 if first == true_cause
     misses["#{true_cause} taken for #{first}: #{done.join(", ")}"] += 1 if count == 5 && first != true_cause

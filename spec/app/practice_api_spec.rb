@@ -87,6 +87,23 @@ RSpec.describe "Practice", :api do
     expect(slips).to contain_exactly("Let go with the nipple open", "Reservoir run dry")
   end
 
+  it "says what is at hand, and takes what it is for" do
+    burp = start("burp")
+    expect(burp["lesson"]).to include("tools" => ["crack"], "fits" => [])
+    travel = burp["travel_mm"]
+    frames = practise({do: "lever", to: travel / 2, s: 1}, {do: "crack", to: travel, s: 0.4}, {do: "lever", to: 0, s: 1})
+    expect(frames["frames"].last["air_out_ml"]).to be > 0.1
+    unit = start("abs_unit")
+    expect(unit["lesson"]["tools"]).to eq ["abs"]
+    expect(practise({do: "cycle", s: 2})["frames"].last["unit_ml"]).to be_within(1e-6).of(unit["frame"]["unit_ml"] - 0.1)
+    start("down_the_pass")
+    hot = practise(*[{do: "descend", s: 60}] * 4)["frames"].last
+    expect(hot).to include("steam_ml" => be > 0.3, "celsius" => be > 150)
+    valve = start("one_way_valve")
+    expect(valve["lesson"]["fits"].map { |fit| fit["id"] }).to eq %w[hose valve]
+    expect(pointers(practise({do: "fit", end: valve["ends"][0]["id"], what: "cork"}))).to eq ["actions/0/what"]
+  end
+
   it "takes all of what hands did, or nothing" do
     run = start
     before = practise({do: "wait", s: 0})["frames"].last
@@ -112,19 +129,45 @@ RSpec.describe "Practice", :api do
     it "says what the rider says, counts the minutes of what is tried, and tells the truth once a cause is named" do
       start = ask(:post, "/practice/mysteries", {id: "m1"})
       expect(start["says"].size).to be_between(1, 2)
-      expect(start["tried"]).to eq 0
-      best = start["tests"].find { |test| test["best"] }
-      after = try(best["id"])
-      expect(after["tests"].find { |test| test["id"] == best["id"] }).to include("said", "best" => false)
-      expect(after["minutes"]).to eq best["minutes"]
-      expect(try(best["id"])).to eq after
-      after["tests"].each { |test| try(test["id"]) }
-      found = try(best["id"])["ranks"].first["id"]
+      expect(start).to include("side" => "brake", "tried" => [], "minutes" => 0)
+      best = start["next_tests"].first
+      after = try(best["finding"])
+      expect(after).to include("tried" => [best["finding"]], "minutes" => best["minutes"])
+      expect(after["findings"]).to have_key best["finding"]
+      expect(after["next_tests"].map { |test| test["finding"] }).not_to include best["finding"]
+      expect(try(best["finding"])).to eq after
+      start["askable"].each { |finding| try(finding) }
+      found = try(best["finding"])["ranks"].first["cause"]
       truth = ask(:post, "/practice/mysteries/m1/answers", {cause: found})
       expect(truth["right"]).to be true
       expect(truth["causes"].map { |cause| cause["id"] }).to include found
       wrong = (start["causes"].map { |cause| cause["id"] } - truth["causes"].map { |cause| cause["id"] }).first
       expect(ask(:post, "/practice/mysteries/m1/answers", {cause: wrong})).to include("right" => false)
+    end
+
+    it "is ranked as Ask ranks a job in which the same was found, with what each answer would change" do
+      ask(:post, "/practice/mysteries", {id: "m1"})
+      left = try("lever_feel")
+      add_circuit("front", Sandbag::Rig::Mystery.new("m1").sheet.to_h)
+      ask(:post, "/jobs", {id: "j", circuit_id: "front"})
+      write = ->(kind, data) { entry("j", "ask", kind, data) }
+      write.call("complaint", {text: left["says"].join(" ")})
+      left["findings"].each { |finding, values|
+        values.each { |value|
+          write.call("finding", {finding: finding, value: value})
+        }
+      }
+      real = stage("j", "ask")
+      expect(left["ranks"]).to eq real["ranks"]
+      expect(left["next_tests"]).to eq real["next_tests"]
+    end
+
+    it "may be a clutch's" do
+      clutch = ask(:post, "/practice/mysteries", {id: "c1", side: "clutch"})
+      expect(clutch["side"]).to eq "clutch"
+      expect(clutch["askable"]).to include("slave_lift", "clutch_gear")
+      expect(try("slave_lift", id: "c1")["findings"]).to have_key "slave_lift"
+      expect(ask(:post, "/practice/mysteries", {id: "x", side: "rudder"})["status"]).to eq 422
     end
 
     it "refuses a test that is not tried on it, and a lever that is not there" do

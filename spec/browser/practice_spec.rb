@@ -48,19 +48,81 @@ RSpec.describe "Practice", :browser do
     expect(axe_violations).to be_empty
   end
 
-  it "finds what is wrong with a mystery lever" do
-    session.click_button "Mystery lever"
-    expect(session).to have_css("h3", text: "Tells most now")
-    session.all("[aria-label^='Try: ']").map { |button| button["aria-label"] }.each do |name|
+  # Every test there is, until nothing is left.
+  def try_everything
+    session.click_button "Every test"
+    session.all("button", text: /, \d+ min\z/).map(&:text).each do |name|
       session.click_button name
-      expect(session).to have_no_button(name)
+      expect(session).to have_no_button(name, exact: true)
     end
-    likeliest = session.first("ol[aria-label='Causes'] li").text.sub(/\A\d+ % +/, "")
-    session.click_button likeliest
+  end
+
+  it "finds what is wrong with a mystery lever, on Ask's own screen" do
+    session.click_button "A brake lever"
+    expect(session).to have_css("h2", text: "Next best test")
+    best = session.first("[aria-label^='Try: ']")["aria-label"]
+    session.click_button best
+    expect(session).to have_no_button(best)
+    expect(session).to have_css("ul[aria-label='Found so far'] button", text: best.delete_prefix("Try: "))
+    try_everything
+    likeliest = session.first("ol[aria-label='Causes, likeliest first'] summary span").text
+    session.click_button likeliest, exact: true
     expect(session).to have_css("h2", text: "Right")
     expect(session).to have_content("Put right by:")
     expect(session).to have_content(/Named after \d+ tests/)
+    expect(session).to have_no_css("h2", text: "Next best test")
     expect(axe_violations).to be_empty
+  end
+
+  it "looks for what is wrong with a clutch, whose slave may be short of lift" do
+    session.click_button "A clutch lever"
+    expect(session).to have_content("A hand clutch with its slave at the engine.")
+    session.click_button "Every test"
+    session.click_button "Lift at the slave, 20 min"
+    expect(session).to have_css("ul[aria-label='Found so far'] button", text: "Lift at the slave")
+    expect(session).to have_content("1 test, 20 min so far.")
+  end
+
+  it "burps a master by keys, its joint slack while the lever goes on" do
+    session.click_button "Start: Burp at the master"
+    expect(session).to have_css("g[data-slug]")
+    3.times do
+      hold_lever(0.5) { press "j" }
+      press "t"
+    end
+    press "f"
+    expect(session).to have_content("Clear of air")
+  end
+
+  it "has an ABS tool cycle the valves, and says what stayed behind them" do
+    session.click_button "Start: Air in the ABS unit"
+    expect(session).to have_content("air behind its valves")
+    press "a"
+    expect(session).to have_css("g[data-slug]", minimum: 2)
+    press "f"
+    expect(session).to have_content("Air is left")
+    expect(session).to have_no_content("behind the ABS unit's valves")
+    session.click_button "Once more"
+    expect(session).to have_content("air behind its valves")
+    press "f"
+    expect(session).to have_content("0.30 mL behind the ABS unit's valves")
+  end
+
+  it "boils wet fluid down a pass, and leaves a valve open without a slip" do
+    session.click_button "Start: Down the pass"
+    session.click_button "Brake down the pass"
+    expect(session).to have_css("[data-figure='celsius']", text: /1[6-9]\d/)
+    expect(session).to have_content("boils")
+    press "f"
+    expect(session).to have_content("Old fluid is left")
+    session.click_button "Other lessons"
+    session.click_button "Start: Alone with a one-way valve"
+    session.find("label", text: "One-way valve").click
+    press "n"
+    4.times { hold_lever(1.4) && press("t") }
+    press "n"
+    press "f"
+    expect(session).to have_content("No slip was made.")
   end
 
   it "pushes from below with a syringe, by keys, and keeps the result by name" do

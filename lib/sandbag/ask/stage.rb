@@ -154,9 +154,11 @@ module Sandbag
         Knowledge.table("findings").select { |finding| ["a", side].include?(finding["for"]) && relevant?(finding) }
       end
 
+      # @param without [Array<String>] findings that were looked for and told nothing
       # @return [Array<NextTest::Offer>] what to look for next, best first
-      def next_tests
-        NextTest.new(diagnosis, askable, must: must_look, named: ComplaintWords.findings(complaint, diagnosis.side)).best
+      def next_tests(without = [])
+        NextTest.new(diagnosis, askable.reject { |row| without.include?(row["id"]) }, must: must_look,
+          named: ComplaintWords.findings(complaint, diagnosis.side)).best
       end
 
       # @return [Array<String>] findings without which no repair is recommended

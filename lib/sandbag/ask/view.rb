@@ -24,7 +24,7 @@ module Sandbag
           findings: ask.entered.to_h,
           askable: ask.askable.map { |finding| finding["id"] },
           ranks: ranks,
-          next_tests: ask.next_tests.map { |offer| offer_view(offer) },
+          next_tests: offers(ask.next_tests),
           proposal: ask.proposal && proposal,
           routes: ask.routes.map(&:id),
           route: ask.route&.id,
@@ -35,6 +35,12 @@ module Sandbag
           flags: ask.flags.map { |flag| flag_view(flag) },
           opened: ask.opened?
         }.compact
+      end
+
+      # @param offers [Array<NextTest::Offer>]
+      # @return [Array<Hash>] tests, with what each answer would change
+      def offers(offers)
+        offers.map { |offer| offer_view(offer) }
       end
 
       private

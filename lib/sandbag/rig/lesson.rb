@@ -140,8 +140,10 @@ module Sandbag
       end
 
       def where(rig)
-        rig.slugs.map { |slug| {ml: slug.ml, end: rig.plumbing.paths[slug.path].label, at_mm: slug.at_mm} } +
-          (rig.unit.ml.positive? ? [{ml: rig.unit.ml, end: "Behind the ABS unit's valves", at_mm: rig.unit.at_mm}] : [])
+        in_lines = rig.slugs.map { |slug|
+          {ml: slug.ml, place: "on the way to #{rig.plumbing.paths[slug.path].label}"}
+        }
+        rig.unit.ml.positive? ? [*in_lines, {ml: rig.unit.ml, place: "behind the ABS unit's valves"}] : in_lines
       end
 
       def air(plumbing)
@@ -166,7 +168,10 @@ module Sandbag
       end
 
       def figures(rig)
-        {air_left_ml: left_ml(rig), steam_ml: (after_pass(rig) if @row["pass"]), used_ml: rig.used_ml, seconds: rig.seconds, openings: rig.openings, fresh: rig.fresh}
+        {
+          air_left_ml: left_ml(rig), steam_ml: (after_pass(rig) if @row["pass"]), used_ml: rig.used_ml,
+          seconds: rig.seconds, openings: rig.openings, fresh: rig.fresh
+        }.compact
       end
 
       def slips(rig)

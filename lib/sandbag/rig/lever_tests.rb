@@ -5,12 +5,6 @@ module Sandbag
     # Ask's own tests, done on a simulated lever: what each comes out as, by the words of findings.yml. What fluid and
     # air tell is tried on the running circuit; what an eye sees is told by what is hidden; the rest is as it should be.
     class LeverTests
-      # Findings that are tried on it: by hand, by eye, by asking, and with the circuit opened.
-      IDS = %w[
-        lever_feel lever_travel pump_up hold_sink return_action lever_effort level fluid_colour fluid_water fluid_debris
-        hot_fade history boot_state wet_lever wet_joint wet_slave hose_state diaphragm_state bubbles port_jet free_play
-        residual friction_state clutch_gear slave_lift release_point nipple_flow mc_isolated
-      ].freeze
       # A firm pull at a brake, N; and at a clutch as a share of what releases it. [default]
       FIRM_N = 100.0
       NEARLY = 0.95
@@ -52,18 +46,14 @@ module Sandbag
         freeze
       end
 
-      # @param side [String] brake or clutch
-      # @return [Array<Hash>] rows of findings.yml
-      def self.rows(side)
-        IDS.map { |id| Knowledge.find("findings", id) }.select { |row| ["a", side[0]].include?(row["for"]) }
-      end
-
-      # @param id [String] of IDS
+      # @param id [String] of findings.yml, for the side of the lever
       # @return [String, nil] one of the finding's values; nil where it says nothing either way
       # Refuses a test that is none of these.
       def value(id)
-        ids = LeverTests.rows(@mystery.side).map { |row| row["id"] }
-        raise Refusal.at("finding", "“#{id}” is not tried on it", ids.join(", ")) unless ids.include?(id)
+        row = Knowledge.find("findings", id)
+        unless row && ["a", @mystery.side[0]].include?(row["for"])
+          raise Refusal.at("finding", "“#{id}” is nothing to try on it", "a finding of a #{@mystery.side}")
+        end
         @mystery.shows.fetch(id) { respond_to?(:"try_#{id}", true) ? send(:"try_#{id}") : sound_value(id) }
       end
 

@@ -40,10 +40,10 @@ RSpec.describe Sandbag::Rig::Lesson do
 
   it "counts air behind an ABS unit's valves as left, and says where it is" do
     lesson = described_class.find("abs_unit")
-    bled = Sandbag::Rig::Mechanic.new(lesson.start).bleed
-    expect(bled.air_ml).to eq 0
-    expect(lesson.result(bled)).to include(done: false, air_left_ml: be_within(1e-9).of(0.3))
-    expect(lesson.result(bled)[:where].last).to include(end: "Behind the ABS unit's valves")
+    left = Sandbag::Rig::Mechanic.new(lesson.start).bleed
+    expect(left.air_ml).to eq 0
+    expect(lesson.result(left)).to include(done: false, air_left_ml: be_within(1e-9).of(0.3))
+    expect(lesson.result(left)[:where].last).to eq(ml: left.unit.ml, place: "behind the ABS unit's valves")
   end
 
   it "judges wet fluid by the lever after a pass, from cold" do

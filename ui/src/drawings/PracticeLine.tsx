@@ -20,6 +20,15 @@ const HEIGHT = 420;
 const TOP = 96;
 const FLOOR = 380;
 
+/** Small bubbles that froth is drawn as. */
+const FROTH = [
+  [-5, 2],
+  [0, -3],
+  [5, 2],
+];
+/** Steam that can be seen, mL. */
+const SEEN_ML = 0.01;
+
 const Drawing = styled.svg`
   width: 100%;
   g[data-moves] {
@@ -69,6 +78,7 @@ export function PracticeLine({ run, ends, frame, end, isOpen, isGlass }: Props) 
           { x: 10, anchor: "end" as const },
           { x: -10, anchor: "start" as const },
         ];
+  const unit = run.unit_mm === undefined ? undefined : place(0, run.unit_mm);
   const air = frame.slugs.reduce((sum, slug) => sum + slug.ml, 0);
   return (
     <Drawing
@@ -124,9 +134,62 @@ export function PracticeLine({ run, ends, frame, end, isOpen, isGlass }: Props) 
           </g>
         );
       })}
+      {unit ? (
+        <g transform={`translate(${unit.left} ${unit.up})`}>
+          <rect
+            x="-22"
+            y="-15"
+            width="44"
+            height="30"
+            rx="4"
+            fill={theme.panel}
+            stroke={theme.tube}
+            strokeWidth="5"
+          />
+          <text y="5" textAnchor="middle" fontSize="13" fontWeight="700" fill={theme.ink}>
+            ABS
+          </text>
+          {isGlass ? (
+            <text x="30" y="-8" fontSize="14" fill={theme.ink}>
+              {frame.unit_ml > 0 ? "air behind its valves" : "no air behind its valves"}
+            </text>
+          ) : null}
+        </g>
+      ) : null}
+      {isGlass && frame.steam_ml > SEEN_ML
+        ? ends.map((each, index) => {
+            const { left, up } = place(index, each.points[each.points.length - 1]?.at_mm ?? 0);
+            return (
+              <text key={each.id} x={left} y={up - 24} textAnchor="middle" fontSize="15" fill={theme.stop}>
+                boils
+              </text>
+            );
+          })
+        : null}
       {(isGlass ? frame.slugs : []).map((slug) => {
         const { left, up } = place(slug.path, slug.at_mm);
         const size = 5 + 9 * Math.cbrt(slug.ml);
+        if (slug.fine)
+          return (
+            <g
+              key={slug.id}
+              data-moves
+              data-slug
+              style={{ transform: `translate(${left.toFixed(1)}px, ${up.toFixed(1)}px)` }}
+            >
+              {FROTH.map(([dx, dy]) => (
+                <circle
+                  key={dx}
+                  cx={dx}
+                  cy={dy}
+                  r="3"
+                  fill={theme.panel}
+                  stroke={theme.ink}
+                  strokeWidth="1.500"
+                />
+              ))}
+            </g>
+          );
         return (
           <g
             key={slug.id}

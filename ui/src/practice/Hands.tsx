@@ -16,9 +16,16 @@ interface Props {
   onTurns: (turns: number) => void;
   pull: (pulls: boolean) => void;
   hold: (what: Held | undefined) => void;
-  act: (action: PracticeAction) => void;
+  act: (...actions: PracticeAction[]) => void;
+  crack: () => void;
   onFinish: () => void;
 }
+
+/** What a hand does in one go: pistons home, the ABS tool, a pass and the time it takes to cool. */
+const HOME = { ml: 4, s: 8 };
+const CYCLE_S = 10;
+const A_PASS: PracticeAction[] = Array.from({ length: 4 }, () => ({ do: "descend", s: 60 }));
+const COOLING: PracticeAction[] = Array.from({ length: 15 }, () => ({ do: "wait", s: 60 }));
 
 const OPENINGS = [
   { id: "0.25", label: "1/4 turn" },
@@ -27,7 +34,7 @@ const OPENINGS = [
 ];
 
 /** What hands can do to the circuit, each by a key: the lever held by one, the nipple worked by another. */
-export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act, onFinish }: Props) {
+export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act, crack, onFinish }: Props) {
   const [opening, setOpening] = useState("0.25");
   const [laid, setLaid] = useState<string[]>([]);
   const turn = (next: number) => {
@@ -39,9 +46,21 @@ export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act,
   const drawOff = () =>
     act({ do: "take", ml: Math.max(frame.reservoir_ml - run.reservoir_full_ml * 0.3, 0) });
   const tap = () => act({ do: "tap" });
-  const { tools, places } = run.lesson;
+  const { tools, places, fits } = run.lesson;
+  const [fitted, setFitted] = useState<Record<string, string>>({});
+  const pressHome = () => act({ do: "press", end, ...HOME });
+  const cycle = () => act({ do: "cycle", s: CYCLE_S });
   const has = (tool: (typeof tools)[number]) => tools.includes(tool);
-  useHotkeys({ n: nipple, t: topUp, k: tap, f: onFinish, r: has("syringe") ? drawOff : undefined });
+  useHotkeys({
+    n: nipple,
+    t: topUp,
+    k: tap,
+    f: onFinish,
+    r: has("syringe") || has("press") ? drawOff : undefined,
+    j: has("crack") ? crack : undefined,
+    b: has("press") ? pressHome : undefined,
+    a: has("abs") ? cycle : undefined,
+  });
   return (
     <Panel>
       <HoldButton words={["Hold to pull", "Pulling"]} hotkey={[" ", "Space"]} onHold={pull} />
@@ -51,6 +70,14 @@ export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act,
           hotkey={["p", "P"]}
           isSmall
           onHold={(isHeld) => hold(isHeld ? "push" : undefined)}
+        />
+      ) : null}
+      {has("feed") ? (
+        <HoldButton
+          words={["Hold to push from the master", "Pushing"]}
+          hotkey={["m", "M"]}
+          isSmall
+          onHold={(isHeld) => hold(isHeld ? "feed" : undefined)}
         />
       ) : null}
       {has("vacuum") ? (
@@ -72,6 +99,17 @@ export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act,
           }}
         />
       ) : null}
+      {fits.length > 0 ? (
+        <Choice
+          label="At the nipple"
+          options={fits}
+          value={fitted[end] ?? "hose"}
+          onChange={(what) => {
+            setFitted({ ...fitted, [end]: what });
+            act({ do: "fit", end, what });
+          }}
+        />
+      ) : null}
       <Row $gap={1}>
         <Button tone={turns > 0 ? "stop" : "act"} onPress={nipple}>
           {turns > 0 ? "Shut the nipple (N)" : "Open the nipple (N)"}
@@ -89,7 +127,16 @@ export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act,
       </Row>
       <Row $gap={1}>
         <Button onPress={topUp}>Top up (T)</Button>
-        {has("syringe") ? <Button onPress={drawOff}>Draw off (R)</Button> : null}
+        {has("syringe") || has("press") ? <Button onPress={drawOff}>Draw off (R)</Button> : null}
+        {has("crack") ? <Button onPress={crack}>Crack the master's joint (J)</Button> : null}
+        {has("press") ? <Button onPress={pressHome}>Press the pistons home (B)</Button> : null}
+        {has("abs") ? <Button onPress={cycle}>{`ABS tool, ${CYCLE_S} s (A)`}</Button> : null}
+        {has("pass") ? (
+          <>
+            <Button onPress={() => act(...A_PASS)}>Brake down the pass</Button>
+            <Button onPress={() => act(...COOLING)}>Let it cool</Button>
+          </>
+        ) : null}
         <Button onPress={tap}>Tap the hose (K)</Button>
         {places
           .filter((place) => !laid.includes(place.id))

@@ -5,7 +5,7 @@ import { EntryField } from "../kit/EntryField";
 import { Panel, Quiet, Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { Picker } from "../kit/Picker";
-import type { Lesson, NewPractice } from "../server/api";
+import type { Lesson, Mystery, NewPractice } from "../server/api";
 import type { Kept, useResults } from "./useResults";
 
 interface Props {
@@ -14,7 +14,7 @@ interface Props {
   kept: ReturnType<typeof useResults>;
   isBusy: boolean;
   onStart: (what: Omit<NewPractice, "id">) => void;
-  onMystery: () => void;
+  onMystery: (side: Mystery["side"]) => void;
 }
 
 const Lessons = styled.ul`
@@ -76,10 +76,18 @@ export function LessonList({ items, circuits, kept, isBusy, onStart, onMystery }
           <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "dry" })}>
             From dry
           </Button>
-          <Button tone="act" isDisabled={isBusy} onPress={onMystery}>
-            Mystery lever
+        </Row>
+      </Panel>
+      <Panel>
+        <h2>Mystery lever</h2>
+        <Row $gap={2}>
+          <Quiet>Something is wrong with it: find it with five tests.</Quiet>
+          <Button tone="act" isDisabled={isBusy} onPress={() => onMystery("brake")}>
+            A brake lever
           </Button>
-          <Quiet>A mystery lever has something wrong with it: find it with five tests.</Quiet>
+          <Button isDisabled={isBusy} onPress={() => onMystery("clutch")}>
+            A clutch lever
+          </Button>
         </Row>
       </Panel>
     </>

@@ -1,11 +1,17 @@
-import { useMutation } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import styled from "styled-components";
+import { FoundSoFar } from "../pieces/FoundSoFar";
+import { NextTests } from "../pieces/NextTests";
+import { Ranks } from "../pieces/Ranks";
 import { Button } from "../kit/Button";
 import { Column, Panel, Quiet, Row, Split } from "../kit/layout";
+import { Loaded } from "../kit/Loaded";
 import { Mark } from "../kit/Mark";
 import { Notice } from "../kit/Notice";
-import type { Mystery } from "../server/api";
+import type { Knowledge, Mystery } from "../server/api";
 import { answer, client } from "../server/client";
+import { knowledgeQuery } from "../server/queries";
 
 interface Props {
   mystery: Mystery;
@@ -14,41 +20,19 @@ interface Props {
   onLeave: () => void;
 }
 
-const Tests = styled.ul`
-  li {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) auto;
-    gap: 0.2rem 1rem;
-    align-items: center;
-    min-height: 3.6rem;
-    padding: 0.4rem 0;
-    border-top: 1px solid ${(p) => p.theme.line};
-  }
-  small {
-    display: block;
-    color: ${(p) => p.theme.quiet};
-  }
-`;
-
 const Aside = styled(Column)`
   position: sticky;
   top: 1rem;
 `;
 
-const NOW = "Tells most now";
+const WHAT = {
+  brake: "One caliper on a road front.",
+  clutch: "A hand clutch with its slave at the engine.",
+};
 
-/** What would tell most now; then everything by what is tested in one go. */
-function walksOf(tests: Mystery["tests"], isOver: boolean): [string, Mystery["tests"]][] {
-  const walks = new Map<string, Mystery["tests"]>();
-  for (const test of tests) {
-    const walk = test.best && !isOver ? NOW : test.walk;
-    walks.set(walk, [...(walks.get(walk) ?? []), test]);
-  }
-  return [...walks].sort(([one], [other]) => Number(other === NOW) - Number(one === NOW));
-}
-
-/** A lever with something hidden: tests are done on it, causes rank by what comes of them, and one names the cause. */
+/** A lever with something hidden, asked as any job is asked; the lever answers, and one names the cause. */
 export function MysteryLever({ mystery, onTried, onAgain, onLeave }: Props) {
+  const knowledge = useQuery(knowledgeQuery);
   const path = { params: { path: { id: mystery.id } } };
   const tried = useMutation({
     mutationFn: (finding: string) =>
@@ -59,89 +43,118 @@ export function MysteryLever({ mystery, onTried, onAgain, onLeave }: Props) {
     mutationFn: (cause: string) =>
       answer(client.POST("/practice/mysteries/{id}/answers", { ...path, body: { cause } })),
   });
-  const truth = named.data;
-  const tests = `${mystery.tried} ${mystery.tried === 1 ? "test" : "tests"}`;
+  const isOver = Boolean(named.data);
+  const attempt = (finding: string) => {
+    if (!tried.isPending) tried.mutate(finding);
+  };
+  const count = `${mystery.tried.length} ${mystery.tried.length === 1 ? "test" : "tests"}`;
   return (
-    <Split $left="1.5fr">
-      <Panel>
-        <h2>Mystery lever</h2>
-        {mystery.says.map((said) => (
-          <p key={said}>{`“${said}”`}</p>
-        ))}
-        <Quiet>
-          One caliper on a road front. Try, and name what is wrong; now and then it is two things.
-        </Quiet>
-        {tried.isError ? <Notice tone="stop">{tried.error.message}</Notice> : null}
-        {walksOf(mystery.tests, Boolean(truth)).map(([walk, found]) => (
-          <section key={walk}>
-            <h3>{walk}</h3>
-            <Tests aria-label={walk}>
-              {found.map((test) => (
-                <li key={test.id}>
-                  <div>
-                    <strong>{test.label}</strong>
-                    <small>{`${test.how} ${test.minutes} min.`}</small>
-                  </div>
-                  {test.said ? (
-                    <strong>{test.said}</strong>
-                  ) : (
-                    <Button
-                      aria-label={`Try: ${test.label}`}
-                      tone={test.best && !truth ? "act" : "plain"}
-                      isDisabled={tried.isPending || Boolean(truth)}
-                      onPress={() => tried.mutate(test.id)}
-                    >
-                      Try
+    <Loaded query={knowledge} isPart>
+      {({ findings }) => (
+        <Split $left="1.35fr">
+          <Column>
+            <Panel>
+              <h2>Mystery lever</h2>
+              {mystery.says.map((said) => (
+                <p key={said}>{`“${said}”`}</p>
+              ))}
+              <Quiet>{`${WHAT[mystery.side]} Try, and name what is wrong; now and then it is two things.`}</Quiet>
+              {tried.isError ? <Notice tone="stop">{tried.error.message}</Notice> : null}
+              <FoundSoFar found={mystery.findings} findings={findings} isOpen={false} />
+              <ToldNothing mystery={mystery} findings={findings} />
+            </Panel>
+            {isOver ? null : (
+              <>
+                <NextTests tests={mystery.next_tests} findings={findings} onTry={attempt} />
+                <EveryTest mystery={mystery} findings={findings} onTry={attempt} />
+              </>
+            )}
+          </Column>
+          <Aside>
+            <Panel>
+              <h2>What it points to</h2>
+              <Ranks
+                ranks={mystery.ranks}
+                findings={findings}
+                isEmpty={Object.keys(mystery.findings).length === 0}
+              />
+              <Quiet>{`${count}, ${mystery.minutes} min so far.`}</Quiet>
+            </Panel>
+            <Panel>
+              {named.data ? (
+                <>
+                  <h2>{named.data.right ? "Right" : "Not that"}</h2>
+                  {named.data.causes.map((cause) => (
+                    <p key={cause.id}>
+                      <Mark kind={named.data.right ? "good" : "stop"}>{cause.label}</Mark>
+                      {` Put right by: ${cause.route}.`}
+                    </p>
+                  ))}
+                  <Quiet>{`Named after ${count}; five are often enough.`}</Quiet>
+                  <Row $gap={1}>
+                    <Button tone="act" onPress={onAgain}>
+                      Another lever
                     </Button>
-                  )}
-                </li>
-              ))}
-            </Tests>
-          </section>
-        ))}
-      </Panel>
-      <Aside>
-        <Panel>
-          <h2>What it points to</h2>
-          <ol aria-label="Causes">
-            {mystery.ranks.map((rank) => (
-              <li key={rank.id}>{`${Math.round(rank.share * 100)} %  ${rank.label}`}</li>
-            ))}
-          </ol>
-          <Quiet>{`${tests}, ${mystery.minutes} min so far.`}</Quiet>
-        </Panel>
-        <Panel>
-          {truth ? (
-            <>
-              <h2>{truth.right ? "Right" : "Not that"}</h2>
-              {truth.causes.map((cause) => (
-                <p key={cause.id}>
-                  <Mark kind={truth.right ? "good" : "stop"}>{cause.label}</Mark>
-                  {` Put right by: ${cause.route}.`}
-                </p>
-              ))}
-              <Quiet>{`Named after ${tests}; five are often enough.`}</Quiet>
-              <Row $gap={1}>
-                <Button tone="act" onPress={onAgain}>
-                  Another lever
-                </Button>
-                <Button onPress={onLeave}>Lessons</Button>
-              </Row>
-            </>
-          ) : (
-            <>
-              <h2>It is</h2>
-              <Row $gap={1}>
-                {mystery.causes.map((cause) => (
-                  <Button key={cause.id} isDisabled={named.isPending} onPress={() => named.mutate(cause.id)}>
-                    {cause.label}
-                  </Button>
-                ))}
-              </Row>
-            </>
-          )}
-        </Panel>
-      </Aside>
-    </Split>
+                    <Button onPress={onLeave}>Lessons</Button>
+                  </Row>
+                </>
+              ) : (
+                <>
+                  <h2>It is</h2>
+                  <Row $gap={1}>
+                    {mystery.causes.map((cause) => (
+                      <Button
+                        key={cause.id}
+                        isDisabled={named.isPending}
+                        onPress={() => named.mutate(cause.id)}
+                      >
+                        {cause.label}
+                      </Button>
+                    ))}
+                  </Row>
+                </>
+              )}
+            </Panel>
+          </Aside>
+        </Split>
+      )}
+    </Loaded>
+  );
+}
+
+interface Tests {
+  mystery: Mystery;
+  findings: Knowledge["findings"];
+}
+
+/** Tests that were done and say nothing either way. */
+function ToldNothing({ mystery, findings }: Tests) {
+  const nothing = findings.filter((each) => mystery.tried.includes(each.id) && !mystery.findings[each.id]);
+  return nothing.length > 0 ? (
+    <Quiet>{`Told nothing: ${nothing.map((each) => each.label).join(", ")}.`}</Quiet>
+  ) : null;
+}
+
+/** Whatever else can be tried on it. */
+function EveryTest({ mystery, findings, onTry }: Tests & { onTry: (finding: string) => void }) {
+  const [isShown, setShown] = useState(false);
+  const open = findings.filter(
+    (each) => mystery.askable.includes(each.id) && !mystery.tried.includes(each.id),
+  );
+  return (
+    <Panel>
+      <Row>
+        <Button onPress={() => setShown(!isShown)}>{isShown ? "Hide the list" : "Every test"}</Button>
+      </Row>
+      {isShown ? (
+        <Row $gap={1}>
+          {open.map((finding) => (
+            <Button key={finding.id} onPress={() => onTry(finding.id)}>
+              {`${finding.label}, ${finding.minutes} min`}
+            </Button>
+          ))}
+        </Row>
+      ) : null}
+    </Panel>
   );
 }

@@ -28,7 +28,8 @@ export function PracticePage() {
   };
   const [search, setSearch] = useState<Mystery>();
   const mystery = useMutation({
-    mutationFn: () => answer(client.POST("/practice/mysteries", { body: { id: crypto.randomUUID() } })),
+    mutationFn: (side: Mystery["side"]) =>
+      answer(client.POST("/practice/mysteries", { body: { id: crypto.randomUUID(), side } })),
     onSuccess: setSearch,
   });
   const fault = start.error ?? mystery.error;
@@ -50,7 +51,7 @@ export function PracticePage() {
           key={search.id}
           mystery={search}
           onTried={setSearch}
-          onAgain={() => mystery.mutate()}
+          onAgain={() => mystery.mutate(search.side)}
           onLeave={() => setSearch(undefined)}
         />
       ) : (
@@ -61,7 +62,7 @@ export function PracticePage() {
               kept={kept}
               isBusy={start.isPending || mystery.isPending}
               onStart={begin}
-              onMystery={() => mystery.mutate()}
+              onMystery={(side) => mystery.mutate(side)}
             />
           )}
         </Loaded>

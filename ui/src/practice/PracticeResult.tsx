@@ -15,6 +15,11 @@ export function PracticeResult({ result }: { result: Result }) {
   ];
   if (result.goal_fresh !== undefined)
     rows.push(["Fresh at the nipple, %", (each) => figure(100 * each.fresh, 0)]);
+  if (result.steam_ml !== undefined)
+    rows.push([
+      `Steam after a pass, ${units.unit("volume")}`,
+      (each) => units.bare("volume", each.steam_ml ?? 0, 2),
+    ]);
   return (
     <>
       <h2>Result</h2>
@@ -22,7 +27,7 @@ export function PracticeResult({ result }: { result: Result }) {
         <Mark kind={result.done ? "good" : "stop"}>{said(result)}</Mark>
       </p>
       {result.where.map((slug, index) => (
-        <p key={index}>{`${units.say("volume", slug.ml, 2)} on the way to ${slug.end}`}</p>
+        <p key={index}>{`${units.say("volume", slug.ml, 2)} ${slug.place}`}</p>
       ))}
       <Table aria-label="Beside a good hand">
         <thead>
@@ -60,6 +65,7 @@ export function PracticeResult({ result }: { result: Result }) {
 function said(result: Result): string {
   if (result.air_left_ml > result.goal_ml) return "Air is left";
   if (result.fresh < (result.goal_fresh ?? 0)) return "Old fluid is left";
+  if (!result.done && result.steam_ml) return "It still boils down a pass";
   if (result.openings > (result.goal_openings ?? result.openings))
     return `Clear of air, in more than ${result.goal_openings} strokes`;
   return "Clear of air";

@@ -40,7 +40,7 @@ export function PracticeRun({ run, onOver, onAgain, onLeave }: Props) {
   const [isOver, setOver] = useState(false);
   const [look, setLook] = useKept("practice.look", ["glass", "braided"]);
   const [speed, setSpeed] = useState("1");
-  const { frame, ends, fault, pull, hold, act } = usePractice(run, end, Number(speed), !isOver);
+  const { frame, ends, fault, pull, hold, act, crack } = usePractice(run, end, Number(speed), !isOver);
   const result = useQuery({ ...practiceResultQuery(run.id), enabled: isOver }).data;
   useEffect(() => {
     if (result) onOver(result);
@@ -102,6 +102,7 @@ export function PracticeRun({ run, onOver, onAgain, onLeave }: Props) {
               pull={pull}
               hold={hold}
               act={act}
+              crack={crack}
               onFinish={() => setOver(true)}
             />
             <Figures run={run} frame={frame} />
@@ -131,6 +132,14 @@ function Figures({ run, frame }: { run: PracticeStart; frame: PracticeFrame }) {
           </Big>
           <Quiet>{`${units.unit("volume")} in the jar`}</Quiet>
         </div>
+        {run.lesson.tools.includes("pass") ? (
+          <div>
+            <Big $size="2.4rem" data-figure="celsius">
+              {figure(frame.celsius, 0)}
+            </Big>
+            <Quiet>°C at the brake</Quiet>
+          </div>
+        ) : null}
       </Row>
       {frame.reservoir_ml / run.reservoir_full_ml < LOW ? (
         <Notice tone="warn">The reservoir is low.</Notice>

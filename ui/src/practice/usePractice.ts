@@ -12,8 +12,11 @@ const MOST_S = 0.5;
 const PUSH_ML_S = 1.0;
 const VACUUM_MPA = 0.05;
 
+/** How long the master's joint is slack, s. */
+const CRACK_S = 0.4;
+
 /** What is held besides the lever. */
-export type Held = "push" | "draw";
+export type Held = "push" | "feed" | "draw";
 
 /** Hands at a simulated circuit: what they do is sent as it is done, and what comes back is drawn. */
 export function usePractice(run: PracticeStart, end: string, speed: number, isOn: boolean) {
@@ -39,7 +42,8 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
       const from = lever.current;
       lever.current = Math.min(Math.max(from + (isPulling.current ? way : -way), 0), run.travel_mm);
       if (from === 0 && lever.current === 0) {
-        if (held.current === "push") return { do: "push", end: worked.current.end, ml: PUSH_ML_S * s, s };
+        if (held.current === "push" || held.current === "feed")
+          return { do: held.current, end: worked.current.end, ml: PUSH_ML_S * s, s };
         if (held.current === "draw") return { do: "draw", mpa: VACUUM_MPA, s };
       }
       return { do: "lever", to: lever.current, s };
@@ -80,8 +84,13 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
     hold: (what: Held | undefined) => {
       held.current = what;
     },
-    act: (action: PracticeAction) => {
-      waiting.current.push(action);
+    act: (...actions: PracticeAction[]) => {
+      waiting.current.push(...actions);
+    },
+    /** The joint at the master, slack while a lever that is held goes on. */
+    crack: () => {
+      if (isPulling.current) lever.current = run.travel_mm;
+      waiting.current.push({ do: "crack", to: lever.current, s: CRACK_S });
     },
   };
 }

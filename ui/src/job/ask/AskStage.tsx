@@ -9,12 +9,12 @@ import type { StageProps } from "../StageProps";
 import { useEntries } from "../useEntries";
 import { CostPanel } from "./CostPanel";
 import { EveryFinding } from "./EveryFinding";
-import { FoundSoFar } from "./FoundSoFar";
+import { FoundSoFar } from "../../pieces/FoundSoFar";
 import { HistoryPanel } from "./HistoryPanel";
 import { IntakePanel } from "./IntakePanel";
-import { NextTests } from "./NextTests";
+import { NextTests } from "../../pieces/NextTests";
 import { Notes } from "./Notes";
-import { Ranks } from "./Ranks";
+import { Ranks } from "../../pieces/Ranks";
 import { RedFlags } from "./RedFlags";
 import { ReferralPanel } from "./ReferralPanel";
 import { RouteChoice } from "./RouteChoice";
@@ -66,7 +66,7 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                 )}
                 <Notes notes={ask.notes} isOpen={isOpen} onAdd={(text) => add("note", { text })} />
                 <FoundSoFar
-                  ask={ask}
+                  found={ask.findings}
                   findings={tables.findings}
                   isOpen={isOpen}
                   onClear={(finding, value) => add("finding_cleared", { finding, value })}
@@ -74,7 +74,7 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
               </Panel>
               {isOpen ? (
                 <>
-                  <NextTests ask={ask} findings={tables.findings} onFind={find} />
+                  <NextTests tests={ask.next_tests} findings={tables.findings} onFind={find} />
                   <EveryFinding
                     ask={ask}
                     findings={tables.findings}

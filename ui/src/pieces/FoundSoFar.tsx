@@ -1,12 +1,12 @@
 import styled from "styled-components";
-import type { Ask, Knowledge } from "../../server/api";
-import { Quiet } from "../../kit/layout";
+import type { Ask, Knowledge } from "../server/api";
+import { Quiet } from "../kit/layout";
 
 interface Props {
-  ask: Ask;
+  found: Ask["findings"];
   findings: Knowledge["findings"];
   isOpen: boolean;
-  onClear: (finding: string, value: string) => void;
+  onClear?: (finding: string, value: string) => void;
 }
 
 const List = styled.ul`
@@ -31,23 +31,23 @@ const Found = styled.button`
 `;
 
 /** What was found; a tap takes it back. */
-export function FoundSoFar({ ask, findings, isOpen, onClear }: Props) {
-  const found = findings.flatMap((finding) =>
-    (ask.findings[finding.id] ?? []).map((value) => ({
+export function FoundSoFar({ found, findings, isOpen, onClear }: Props) {
+  const shown = findings.flatMap((finding) =>
+    (found[finding.id] ?? []).map((value) => ({
       finding,
       value,
       words: finding.values[value] ?? value,
     })),
   );
-  if (found.length === 0) return <Quiet>Nothing found yet. Unknown is not the same as absent.</Quiet>;
+  if (shown.length === 0) return <Quiet>Nothing found yet. Unknown is not the same as absent.</Quiet>;
   return (
     <List aria-label="Found so far">
-      {found.map(({ finding, value, words }) => (
+      {shown.map(({ finding, value, words }) => (
         <li key={`${finding.id}.${value}`}>
           <Found
             disabled={!isOpen}
-            aria-label={`${finding.label}: ${words} — take back`}
-            onClick={() => onClear(finding.id, value)}
+            aria-label={`${finding.label}: ${words}${isOpen ? " — take back" : ""}`}
+            onClick={() => onClear?.(finding.id, value)}
           >
             <span>
               {finding.label}: <b>{words}</b>

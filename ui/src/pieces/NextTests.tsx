@@ -1,13 +1,17 @@
 import styled from "styled-components";
-import type { Ask, Knowledge } from "../../server/api";
-import { figure } from "../../kit/format";
-import { Panel, Quiet } from "../../kit/layout";
-import { Mark } from "../../kit/Mark";
+import type { Ask, Knowledge } from "../server/api";
+import { Button } from "../kit/Button";
+import { figure } from "../kit/format";
+import { Panel, Quiet } from "../kit/layout";
+import { Mark } from "../kit/Mark";
 
 interface Props {
-  ask: Ask;
+  tests: Ask["next_tests"];
   findings: Knowledge["findings"];
-  onFind: (finding: string, value: string) => void;
+  /** What a test came out as is said by whoever does it. */
+  onFind?: (finding: string, value: string) => void;
+  /** Or it is done on a simulated lever, which says itself. */
+  onTry?: (finding: string) => void;
 }
 
 const Test = styled.li`
@@ -33,8 +37,14 @@ const Answer = styled.button`
   text-align: left;
   line-height: 1.2;
   cursor: pointer;
-  &:hover {
+  &:hover:enabled {
     border-color: ${(p) => p.theme.act};
+  }
+  &:disabled {
+    min-height: 2.6rem;
+    border-style: dotted;
+    cursor: default;
+    color: inherit;
   }
   small {
     display: block;
@@ -44,14 +54,14 @@ const Answer = styled.button`
 `;
 
 /** The tests that would tell most for the minutes they cost, how to do them, and what each answer would mean. */
-export function NextTests({ ask, findings, onFind }: Props) {
+export function NextTests({ tests, findings, onFind, onTry }: Props) {
   return (
     <Panel>
       <h2>Next best test</h2>
       <ol>
-        {ask.next_tests.map((test, index) => {
+        {tests.map((test, index) => {
           const finding = findings.find((each) => each.id === test.finding);
-          const walk = ask.next_tests[index - 1]?.walk === test.walk ? undefined : test.walk;
+          const walk = tests[index - 1]?.walk === test.walk ? undefined : test.walk;
           return finding ? (
             <Test key={test.finding}>
               {walk ? <Quiet>{walk}</Quiet> : null}
@@ -64,9 +74,24 @@ export function NextTests({ ask, findings, onFind }: Props) {
                   <Mark kind="warn">Opens the circuit: a bleed follows</Mark>
                 </div>
               ) : null}
+              {onTry ? (
+                <div>
+                  <Button
+                    tone={index === 0 ? "act" : "plain"}
+                    aria-label={`Try: ${finding.label}`}
+                    onPress={() => onTry(test.finding)}
+                  >
+                    Try it on the lever
+                  </Button>
+                </div>
+              ) : null}
               <Answers>
                 {test.answers.map((answer) => (
-                  <Answer key={answer.value} onClick={() => onFind(test.finding, answer.value)}>
+                  <Answer
+                    key={answer.value}
+                    disabled={!onFind}
+                    onClick={() => onFind?.(test.finding, answer.value)}
+                  >
                     {finding.values[answer.value]}
                     <small>{changeSaid(answer)}</small>
                   </Answer>

@@ -1,8 +1,8 @@
 import styled from "styled-components";
-import type { Ask, Knowledge } from "../../server/api";
-import { figure } from "../../kit/format";
-import { Quiet } from "../../kit/layout";
-import { Mark } from "../../kit/Mark";
+import type { Ask, Knowledge } from "../server/api";
+import { figure } from "../kit/format";
+import { Quiet } from "../kit/layout";
+import { Mark } from "../kit/Mark";
 
 interface Props {
   ranks: Ask["ranks"];
