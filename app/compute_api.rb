@@ -64,11 +64,11 @@ module App
     post "/lever-pulls" do
       body = body_for("computeLeverPull")
       sheet = sheet_of(body)
-      circuit = Sandbag::Circuit::Assembly.build(sheet)
-      gauge = Sandbag::Rig::LeverGauge.new(circuit, top_n: Sandbag::Rig::LeverGauge.top_n(sheet, circuit),
-        seed: body["seed"])
-      pull = Sandbag::Feel::GaugeCurve.new(gauge.csv(body.fetch("turn", 0)))
-      json 200, {**pull.to_h, instrument: Sandbag::Rig::LeverGauge::NAME, simulated: true}
+      seed = body["seed"]
+      pull = Sandbag::Rig::LeverPull.new(Sandbag::Rig::Circuit.new(sheet, today: today, seed: seed).running,
+        top_n: Sandbag::Rig::LeverGauge.top_n(sheet, Sandbag::Circuit::Assembly.build(sheet)),
+        seed: "#{seed}/#{body.fetch("turn", 0)}")
+      json 200, {**Sandbag::Feel::GaugeCurve.new(pull.csv).to_h, instrument: Sandbag::Rig::LeverGauge::NAME, simulated: true}
     end
 
     post "/tool-reports" do

@@ -276,7 +276,9 @@ module Sandbag
       },
       "practice_slips" => {
         "label" => String,
-        "says" => String
+        "says" => String,
+        "can" => String,
+        "well" => String
       },
       "rechecks" => {
         "label" => String,

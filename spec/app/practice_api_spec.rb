@@ -91,11 +91,13 @@ RSpec.describe "Practice", :api do
     burp = start("burp")
     expect(burp["lesson"]).to include("tools" => ["crack"], "fits" => [])
     travel = burp["travel_mm"]
-    frames = practise({do: "lever", to: travel / 2, s: 1}, {do: "crack", to: travel, s: 0.4}, {do: "lever", to: 0, s: 1})
+    frames = practise({do: "lever", to: travel / 2, s: 1}, {do: "crack", to: travel, s: 0.4},
+      {do: "lever", to: 0, s: 1})
     expect(frames["frames"].last["air_out_ml"]).to be > 0.1
     unit = start("abs_unit")
     expect(unit["lesson"]["tools"]).to eq ["abs"]
-    expect(practise({do: "cycle", s: 2})["frames"].last["unit_ml"]).to be_within(1e-6).of(unit["frame"]["unit_ml"] - 0.1)
+    expect(practise({do: "cycle",
+s: 2})["frames"].last["unit_ml"]).to be_within(1e-6).of(unit["frame"]["unit_ml"] - 0.1)
     start("down_the_pass")
     hot = practise(*[{do: "descend", s: 60}] * 4)["frames"].last
     expect(hot).to include("steam_ml" => be > 0.3, "celsius" => be > 150)

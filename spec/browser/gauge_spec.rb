@@ -18,8 +18,8 @@ RSpec.describe "Gauges at the lever", :browser do
 
   it "reads a file that is dropped, keeps the loading branch, and says what rubs" do
     sheet = Sandbag::Circuit::Sheet.new(shown("job-kart", "feel")["sheet"])
-    gauge = Sandbag::Rig::LeverGauge.new(Sandbag::Circuit::Assembly.build(sheet), top_n: 320, seed: "kart")
-    drop("pull.csv", gauge.csv(0))
+    rig = Sandbag::Rig::Circuit.new(sheet, today: Date.new(2026, 3, 14), seed: "kart")
+    drop("pull.csv", Sandbag::Rig::LeverPull.new(rig.running, top_n: 320, seed: "kart").csv)
     expect(session).to have_content("pull.csv: loading branch kept; seals and lever rub")
     expect(session).to have_button("Remove the gauge's pull 1")
     expect(session).to have_css("[role=status]", text: "Pass")

@@ -57,6 +57,21 @@ RSpec.describe "Practice", :browser do
     end
   end
 
+  it "pulls the lever by dragging it, the nipple by a key meanwhile, and tells what was done well" do
+    session.click_button "Start: One caliper"
+    expect(session).to have_css("g[data-slug]")
+    hand = Selenium::WebDriver::Interactions.mouse(name: "hand")
+    keys = Selenium::WebDriver::Interactions.key("keys")
+    session.driver.browser.action(devices: [hand, keys])
+      .move_to(session.find("path[stroke='transparent']").native, -20, 0).click_and_hold.move_by(0, 35)
+      .pause(device: hand, duration: 1.5).send_keys("n").move_by(0, 40).pause(device: hand, duration: 1.5).send_keys("n")
+      .pause(device: hand, duration: 0.5).release.perform
+    expect(session).to have_css("svg[aria-label*='lever 0 % in']")
+    expect(session.find("[data-figure='jar']").text.to_f).to be_between(0.3, 1.5)
+    press "f"
+    expect(session).to have_css("li", text: "Every nipple was shut before the lever came back.")
+  end
+
   it "finds what is wrong with a mystery lever, on Ask's own screen" do
     session.click_button "A brake lever"
     expect(session).to have_css("h2", text: "Next best test")
@@ -96,14 +111,14 @@ RSpec.describe "Practice", :browser do
 
   it "has an ABS tool cycle the valves, and says what stayed behind them" do
     session.click_button "Start: Air in the ABS unit"
-    expect(session).to have_content("air behind its valves")
+    expect(session).to have_content("ABS unit, air behind its valves")
     press "a"
     expect(session).to have_css("g[data-slug]", minimum: 2)
     press "f"
     expect(session).to have_content("Air is left")
     expect(session).to have_no_content("behind the ABS unit's valves")
     session.click_button "Once more"
-    expect(session).to have_content("air behind its valves")
+    expect(session).to have_content("ABS unit, air behind its valves")
     press "f"
     expect(session).to have_content("0.30 mL behind the ABS unit's valves")
   end

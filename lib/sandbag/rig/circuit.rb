@@ -20,6 +20,21 @@ module Sandbag
       # An undated circuit is taken for an old one.
       UNKNOWN_YEARS = 3.0
 
+      # How much a lever may hide: air, mL; how much softer than the table; what rubs at the finger, N; early give, times
+      # the running clearance; and how far its spring is off. [default]
+      AIR_ML, SOFTER, RUBS_N, GIVE, SPRING = 0.02, 0.15, 4.0, 0.02, 0.2
+      # Air sits so far down the first way. [default]
+      AIR_AT = 0.5
+
+      # @return [Simulation] the same circuit, to be worked
+      def running
+        faults = Faults.new(softer: 1 + SOFTER * share("softer"), rubs_n: RUBS_N * share("rubs"),
+          give: GIVE * share("give"), spring: 1 + SPRING * even("spring"))
+        at = AIR_AT * Plumbing.new(@sheet).paths.first.length_mm
+        Simulation.new(@sheet, air: [Slug.new(ml: AIR_ML * share("air"), path: 0, at_mm: at)], faults: faults,
+          water: water_percent)
+      end
+
       # @param instrument [String]; place [String, nil] of gauge_places.yml, for a gauge
       # @return [Float] what is there to be read
       # Refuses a place where there is nothing to be read.

@@ -17,13 +17,16 @@ module Sandbag
       # off until they are pumped up; gap: times the running clearance, for good; free_play_mm: too much at the finger;
       # return_s: that the lever takes to come back by itself; hose_shut [Boolean]: nothing comes back through the hose;
       # outlet_high [Boolean]: the master's outlet stands higher than its port, and keeps its air; lifts: share of what
-      # it is given that a clutch's slave goes
+      # it is given that a clutch's slave goes; spring: times the return spring's force; rubs_n: at the finger, in and
+      # out; give: of seals and pads before they are firm, times the running clearance
       attributes :bypass_ml_s_mpa, :leak_ml_s_mpa, :leak_at, :port_blocked, :no_free_play, :softer, :knocked_back, :gap,
-        :free_play_mm, :return_s, :hose_shut, :outlet_high, :lifts
+        :free_play_mm, :return_s, :hose_shut, :outlet_high, :lifts,
+        :spring, :rubs_n, :give
 
       def initialize(bypass_ml_s_mpa: 0.0, leak_ml_s_mpa: 0.0, leak_at: "joint", port_blocked: false,
         no_free_play: false, softer: 1.0, knocked_back: 0.0, gap: 1.0, free_play_mm: 0.0, return_s: 0.0,
-        hose_shut: false, outlet_high: false, lifts: 1.0)
+        hose_shut: false, outlet_high: false, lifts: 1.0, spring: 1.0,
+        rubs_n: 0.0, give: 0.0)
         @bypass_ml_s_mpa = Measures.finite("bypass", bypass_ml_s_mpa)
         @leak_ml_s_mpa = Measures.finite("leak", leak_ml_s_mpa)
         raise Refusal.at("leak_at", "nothing leaks at “#{leak_at}”", PLACES.join(", ")) unless PLACES.include?(leak_at)
@@ -38,6 +41,9 @@ module Sandbag
         @hose_shut = hose_shut
         @outlet_high = outlet_high
         @lifts = Measures.finite("lifts", lifts)
+        @spring = Measures.finite("spring", spring)
+        @rubs_n = Measures.finite("rubs", rubs_n)
+        @give = Measures.finite("give", give)
         freeze
       end
 

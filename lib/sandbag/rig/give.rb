@@ -16,18 +16,17 @@ module Sandbag
         budget = circuit.budget
         @slave = (circuit.slave if faults.lifts.positive?)
         @gap_ml = budget.gap_ml * faults.gap * faults.felt
+        @early_ml = budget.gap_ml * faults.give
         @stiffness_ml_mpa = budget.stiffness_ml_mpa * faults.softer * faults.felt
         @knocked_back_ml = budget.gap_ml * faults.knocked_back
       end
 
       # @param excess_ml [Float] that has to be taken; gas_ml [Float] of air and steam, as they would be outside
-      # @return [Float] MPa at which that is taken: a quadratic
+      # @return [Float] MPa at which that is taken
       def pressure_mpa(excess_ml, gas_ml)
         taken = excess_ml - @gap_ml - knocked_back_ml
         return 0.0 unless taken.positive?
-        outside = ATMOSPHERE_MPA
-        middle = @stiffness_ml_mpa * outside + gas_ml - taken
-        pressure = (-middle + Math.sqrt(middle**2 + 4 * @stiffness_ml_mpa * taken * outside)) / (2 * @stiffness_ml_mpa)
+        pressure = @early_ml.positive? ? with_early_give(taken, gas_ml) : solved(taken, gas_ml)
         @slave ? [pressure, @slave.release_pressure_mpa].min : pressure
       end
 
@@ -55,6 +54,34 @@ module Sandbag
 
       def press_home(ml)
         @knocked_back_ml += ml
+      end
+
+      private
+
+      # V(p) for p: a quadratic.
+      def solved(taken, gas_ml)
+        outside = ATMOSPHERE_MPA
+        middle = @stiffness_ml_mpa * outside + gas_ml - taken
+        (-middle + Math.sqrt(middle**2 + 4 * @stiffness_ml_mpa * taken * outside)) / (2 * @stiffness_ml_mpa)
+      end
+
+      # The early give is over within so many MPa, as 1 − e^(−p/EARLY). [default]
+      EARLY_MPA = 0.1
+      STEPS, CLOSE_MPA = 60, 1e-12
+
+      # Newton's steps from nothing: what is taken grows less and less with pressure, so that none goes too far.
+      def with_early_give(taken, gas_ml)
+        pressure = 0.0
+        STEPS.times do
+          left = Math.exp(-pressure / EARLY_MPA)
+          gas = gas_ml / (pressure + ATMOSPHERE_MPA)
+          short = taken - @stiffness_ml_mpa * pressure - gas * pressure - @early_ml * (1 - left)
+          step = short / (@stiffness_ml_mpa + gas * ATMOSPHERE_MPA / (pressure + ATMOSPHERE_MPA) +
+            @early_ml * left / EARLY_MPA)
+          pressure += step
+          break if step < CLOSE_MPA
+        end
+        pressure
       end
     end
   end

@@ -81,7 +81,8 @@ module Sandbag
       end
 
       # @param rig [Simulation] as somebody left it
-      # @return [Hash] done, air_left_ml, goal_ml, where, used_ml, seconds, openings, fresh, slips, and the same figures
+      # @return [Hash] done, air_left_ml, goal_ml, where, used_ml, seconds, openings, fresh, slips, well (what was not done
+      #   wrong and could have been), and the same figures
       #   of a good hand
       def result(rig)
         {
@@ -92,6 +93,7 @@ module Sandbag
           **figures(rig),
           where: where(rig),
           slips: slips(rig),
+          well: well(rig),
           good_hand: figures(good_hand)
         }.compact
       end
@@ -172,6 +174,23 @@ module Sandbag
           air_left_ml: left_ml(rig), steam_ml: (after_pass(rig) if @row["pass"]), used_ml: rig.used_ml,
           seconds: rig.seconds, openings: rig.openings, fresh: rig.fresh
         }.compact
+      end
+
+      # @return [Array<String>]
+      def well(rig)
+        made = rig.events.map(&:what)
+        Knowledge.table("practice_slips").reject { |row| made.include?(row["id"]) }.select { |row| could?(row, rig) }
+          .map { |row| row["well"] }
+      end
+
+      def could?(row, rig)
+        return false if rig.openings.zero?
+        case row["can"]
+        when "nipple" then true
+        when "ends" then rig.plumbing.paths.size > 1
+        when "syringe" then tools.include?("syringe")
+        when "pocket" then start.plumbing.paths.any? { |path| path.pocket_ml > Watch::POCKET_ML }
+        end
       end
 
       def slips(rig)

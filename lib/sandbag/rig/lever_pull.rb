@@ -28,10 +28,15 @@ module Sandbag
         rig = rested
         first, last = reach(rested)
         pulled = (0..ROWS).map { |row| at(rig, first + (last - first) * row / ROWS) }
-        pulled + pulled.reverse
+        rubbed(pulled, rig.faults.rubs_n) + rubbed(pulled.reverse, -rig.faults.rubs_n)
       end
 
       private
+
+      # What rubs is pressed against going in, and holds the lever going out.
+      def rubbed(pulled, rubs_n)
+        pulled.map { |force, travel| [force.positive? ? [force + rubs_n, 0.0].max : force, travel] }
+      end
 
       # Let go, and left until nothing moves.
       def rested

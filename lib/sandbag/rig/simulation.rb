@@ -27,7 +27,7 @@ module Sandbag
         water: 0.0, unit_ml: 0.0)
         @sheet = sheet
         @celsius = celsius
-        @circuit = Sandbag::Circuit::Assembly.build(sheet)
+        @circuit = sprung(Sandbag::Circuit::Assembly.build(sheet), faults.spring)
         @plumbing = Plumbing.new(sheet, celsius: celsius)
         @placed = [].freeze
         @faults = faults
@@ -277,6 +277,13 @@ module Sandbag
       end
 
       private
+
+      # With a return spring that is not the record's.
+      def sprung(circuit, times)
+        return circuit if times == 1.0
+        master = circuit.master
+        circuit.worked_by(master: master.with(preload_n: times * master.preload_n), lever: circuit.lever)
+      end
 
       # In the far end it is seen at the end of its way.
       def seen(slug)

@@ -9,6 +9,8 @@ module Sandbag
       FAR_TURNS = 0.75
       # Strokes with every nipple shut, within so many seconds, froth the fluid. [default]
       FROTH_STROKES, FROTH_S = 6, 4.0
+      # Air that a cavity keeps and that is worth turning it for, mL. [default]
+      POCKET_ML = 0.05
       # Ways this much longer go first, mm. [default]
       LONGER_MM = 50.0
       # @attr what [String]; t [Float] s since the start
@@ -52,6 +54,7 @@ module Sandbag
       def open(paths, index, turns, airy, seconds)
         @openings += 1
         notice("opened_far", seconds) if turns >= FAR_TURNS
+        notice("port_low", seconds) if airy.include?(index) && paths[index].pocket_ml > POCKET_ML
         longer = airy.any? do |other|
           paths[other].length_mm > paths[index].length_mm + LONGER_MM && !@opened.include?(other)
         end

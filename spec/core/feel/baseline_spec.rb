@@ -109,9 +109,8 @@ RSpec.describe Sandbag::Feel::Baseline do
 
   it "takes a gauge's pull as readings of a gauge, each of which can be set aside" do
     job = JobInMemory.new(sheet(twin_disc_plain)).bled
-    gauge = Sandbag::Rig::LeverGauge.new(front, top_n: 110, seed: "front")
-    curve = Sandbag::Feel::GaugeCurve.new(gauge.csv(0))
-    expect(gauge.csv(0)).to eq Sandbag::Rig::LeverGauge.new(front, top_n: 110, seed: "front").csv(0)
+    rig = Sandbag::Rig::Circuit.new(sheet(twin_disc_plain), today: Date.new(2026, 3, 14), seed: "front")
+    curve = Sandbag::Feel::GaugeCurve.new(Sandbag::Rig::LeverPull.new(rig.running, top_n: 110, seed: "front").csv)
     forces, travels = %i[force_n travel_mm].map { |name| curve.readings.map { |reading| reading[name] } }
     id = job.add("feel", "curve", {"forces" => forces, "travels" => travels, "friction" => curve.friction_n})
     report = job.state.feel.report

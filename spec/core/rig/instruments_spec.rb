@@ -45,6 +45,14 @@ RSpec.describe Sandbag::Rig::Circuit do
     expect(verdicts.tally.keys).to match_array %w[reuse too_close renew]
   end
 
+  it "runs with the very truth that its pen and its gauge read" do
+    found = rig("a")
+    expect(found.running.water_percent).to be_within(1e-9).of(found.truth("moisture_pen", nil))
+    expect(found.running.air_ml).to be_between(0, Sandbag::Rig::Circuit::AIR_ML)
+    expect(found.running.frame).to eq rig("a").running.frame
+    expect(rig("b").running.air_ml).not_to eq found.running.air_ml
+  end
+
   it "reads to the step of its display and claims no more than it can" do
     expect(read(rig("a"), "bore_gauge", "bore.1.a")).to match(
       value: be_between(14, 14.1),

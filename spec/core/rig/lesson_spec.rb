@@ -9,6 +9,18 @@ RSpec.describe Sandbag::Rig::Lesson do
     end
   end
 
+  it "says what was done well, where it could have been done otherwise" do
+    twin = described_class.find("twin_disc")
+    expect(twin.result(twin.good_hand)[:well])
+      .to include("The longest way went first.", "Every nipple was shut before the lever came back.")
+    low = described_class.find("port_below")
+    expect(low.result(low.good_hand)[:well]).to include("The port was brought to the top first.")
+    left = Sandbag::Rig::Mechanic.new(low.start).bleed
+    expect(low.result(left)[:slips].map { |slip| slip[:label] }).to eq ["Bled with the port low"]
+    expect(low.result(left)[:well]).not_to include("The port was brought to the top first.")
+    expect(low.result(low.start)[:well]).to eq []
+  end
+
   it "is not done by doing nothing" do
     described_class.all.each { |lesson|
       expect([lesson.id, lesson.result(lesson.start)[:done]]).to eq [lesson.id, false]

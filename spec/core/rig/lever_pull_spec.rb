@@ -26,6 +26,28 @@ RSpec.describe Sandbag::Rig::LeverPull do
     expect(pulled.map(&:first).max).to be >= top_n
   end
 
+  it "is rubbed against going in and held going out, by what rubs" do
+    rubs = Sandbag::Rig::Simulation.new(found, faults: Sandbag::Rig::Faults.new(rubs_n: 4.0))
+    rows = described_class.new(rubs, top_n: top_n, seed: "1").read
+    gone_in, back = rows.each_slice(rows.size / 2).map { |each| each.select { |force, _| force > 20 }.to_h(&:reverse) }
+    both = gone_in.keys & back.keys
+    expect(both.size).to be > 50
+    expect(both.map { |travel| gone_in[travel] - back[travel] }).to all(be_within(1e-6).of(8.0))
+  end
+
+  it "gives early as it is told: pressure, travel and volume agree" do
+    faults = Sandbag::Rig::Faults.new(give: 0.5, softer: 1.2, spring: 0.8)
+    soft = Sandbag::Rig::Simulation.new(found, faults: faults)
+    gap = circuit.budget.gap_ml
+    [0.02, 0.1, 0.5, 2.0].each do |pressure|
+      volume = gap + 1.2 * circuit.budget.stiffness_ml_mpa * pressure + 0.5 * gap * (1 - Math.exp(-10 * pressure))
+      soft.act("do" => "lever", "to" => circuit.lever.travel_mm(circuit.master.stroke_for_mm(volume)), "s" => 1)
+      expect(soft.pressure_mpa).to be_within(1e-6).of(pressure)
+      sprung = circuit.finger_force_n(pressure) - 0.2 * circuit.finger_force_n(0)
+      expect(soft.force_n).to be_within(1e-4).of(sprung)
+    end
+  end
+
   it "leaves the circuit as it was" do
     now = rig(0.3)
     before = now.frame

@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import styled, { useTheme } from "styled-components";
 import type { PracticeEnds, PracticeFrame, PracticeStart } from "../server/api";
+import { useDrag } from "../kit/useDrag";
 import { ClearHose } from "./ClearHose";
 
 interface Props {
@@ -13,12 +14,25 @@ interface Props {
   isOpen: boolean;
   /** Or braided, which hides what is in it. */
   isGlass: boolean;
+  /** The lever dragged so far, as a share of its way; undefined when it is let go. */
+  onDrag?: ((share: number | undefined) => void) | undefined;
 }
 
 const WIDTH = 640;
 const HEIGHT = 420;
 const TOP = 96;
 const FLOOR = 380;
+
+/** How far a finger goes for the whole of the lever's way. */
+const DRAG_PX = 70;
+
+const Grip = styled.path`
+  cursor: grab;
+  touch-action: none;
+  &:active {
+    cursor: grabbing;
+  }
+`;
 
 /** Small bubbles that froth is drawn as. */
 const FROTH = [
@@ -48,7 +62,8 @@ const Drawing = styled.svg`
 `;
 
 /** The way of the fluid as height over length, the line as glass: bubbles crawl, stall and come back in it. */
-export function PracticeLine({ run, ends, frame, end, isOpen, isGlass }: Props) {
+export function PracticeLine({ run, ends, frame, end, isOpen, isGlass, onDrag }: Props) {
+  const drag = useDrag(DRAG_PX, onDrag);
   const theme = useTheme();
   const points = ends.flatMap((each) => each.points);
   const heights = points.map((point) => point.height_mm);
@@ -95,6 +110,7 @@ export function PracticeLine({ run, ends, frame, end, isOpen, isGlass }: Props) 
         style={{ transform: `translate(0px, ${y(top)}px) rotate(${-lever}deg)`, transformOrigin: "75px 0px" }}
       >
         <path d="M75 0H10" stroke={theme.ink} strokeWidth="9" strokeLinecap="round" />
+        {onDrag ? <Grip d="M75 0H10" stroke="transparent" strokeWidth="44" {...drag} /> : null}
       </g>
       {ends.map((each, index) => {
         const way = each.points.map((point) => `${x(point.at_mm)} ${y(point.height_mm)}`).join("L");
@@ -146,14 +162,9 @@ export function PracticeLine({ run, ends, frame, end, isOpen, isGlass }: Props) 
             stroke={theme.tube}
             strokeWidth="5"
           />
-          <text y="5" textAnchor="middle" fontSize="13" fontWeight="700" fill={theme.ink}>
-            ABS
+          <text x="32" y="-6" fontSize="15" fill={theme.ink}>
+            {isGlass ? `ABS unit, ${frame.unit_ml > 0 ? "air" : "no air"} behind its valves` : "ABS unit"}
           </text>
-          {isGlass ? (
-            <text x="30" y="-8" fontSize="14" fill={theme.ink}>
-              {frame.unit_ml > 0 ? "air behind its valves" : "no air behind its valves"}
-            </text>
-          ) : null}
         </g>
       ) : null}
       {isGlass && frame.steam_ml > SEEN_ML

@@ -109,7 +109,7 @@ type Answered = Ask["next_tests"][number]["answers"][number];
 
 /** What an answer would change: the cause it moves most, and how far. */
 function changeSaid({ cause, from, to }: Answered): string {
-  const percent = (share: number) => `${figure(share * 100, 0)} %`;
+  const percent = (share: number) => `${figure(share * 100, 0)}\u00a0%`;
   if (percent(from) === percent(to)) return "changes little";
   return `${cause}: ${percent(from)} → ${percent(to)}`;
 }

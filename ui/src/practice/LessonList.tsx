@@ -2,7 +2,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
-import { Panel, Quiet, Row } from "../kit/layout";
+import { Panel, Quiet, Row, Split } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { Picker } from "../kit/Picker";
 import type { Lesson, Mystery, NewPractice } from "../server/api";
@@ -47,6 +47,32 @@ export function LessonList({ items, circuits, kept, isBusy, onStart, onMystery }
         </Row>
         <Quiet>Results are kept by name, in this browser only.</Quiet>
       </Panel>
+      <Split $left="1fr">
+        <Panel>
+          <h2>Without a lesson</h2>
+          <Row $gap={2}>
+            <Picker label="Circuit" isLabelHidden options={circuits} value={circuit} onChange={setCircuit} />
+            <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "spongy" })}>
+              Spongy
+            </Button>
+            <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "dry" })}>
+              From dry
+            </Button>
+          </Row>
+        </Panel>
+        <Panel>
+          <h2>Mystery lever</h2>
+          <Row $gap={2}>
+            <Quiet>Something is wrong with it: find it with five tests.</Quiet>
+            <Button tone="act" isDisabled={isBusy} onPress={() => onMystery("brake")}>
+              A brake lever
+            </Button>
+            <Button isDisabled={isBusy} onPress={() => onMystery("clutch")}>
+              A clutch lever
+            </Button>
+          </Row>
+        </Panel>
+      </Split>
       <Panel>
         <h2>Lessons</h2>
         <Lessons aria-label="Lessons">
@@ -65,30 +91,6 @@ export function LessonList({ items, circuits, kept, isBusy, onStart, onMystery }
             </li>
           ))}
         </Lessons>
-      </Panel>
-      <Panel>
-        <h2>Without a lesson</h2>
-        <Row $gap={2}>
-          <Picker label="Circuit" isLabelHidden options={circuits} value={circuit} onChange={setCircuit} />
-          <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "spongy" })}>
-            Spongy
-          </Button>
-          <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "dry" })}>
-            From dry
-          </Button>
-        </Row>
-      </Panel>
-      <Panel>
-        <h2>Mystery lever</h2>
-        <Row $gap={2}>
-          <Quiet>Something is wrong with it: find it with five tests.</Quiet>
-          <Button tone="act" isDisabled={isBusy} onPress={() => onMystery("brake")}>
-            A brake lever
-          </Button>
-          <Button isDisabled={isBusy} onPress={() => onMystery("clutch")}>
-            A clutch lever
-          </Button>
-        </Row>
       </Panel>
     </>
   );

@@ -12,6 +12,9 @@ import { MysteryLever } from "./MysteryLever";
 import { PracticeRun } from "./PracticeRun";
 import { useResults } from "./useResults";
 
+/** What begins is read from its start, wherever it was picked in the list. */
+const toTop = () => window.scrollTo(0, 0);
+
 /** A circuit that one can get wrong: simulated, in memory only, never on record. */
 export function PracticePage() {
   useTitle("Practice");
@@ -21,6 +24,7 @@ export function PracticePage() {
   const start = useMutation({
     mutationFn: (what: Omit<NewPractice, "id">) =>
       answer(client.POST("/practice/runs", { body: { id: crypto.randomUUID(), ...what } })),
+    onSuccess: toTop,
   });
   const begin = (what: Omit<NewPractice, "id">) => {
     setAsked(what);
@@ -30,7 +34,10 @@ export function PracticePage() {
   const mystery = useMutation({
     mutationFn: (side: Mystery["side"]) =>
       answer(client.POST("/practice/mysteries", { body: { id: crypto.randomUUID(), side } })),
-    onSuccess: setSearch,
+    onSuccess: (begun) => {
+      setSearch(begun);
+      toTop();
+    },
   });
   const fault = start.error ?? mystery.error;
   return (

@@ -57,6 +57,16 @@ export function PracticeResult({ result }: { result: Result }) {
           </p>
         ))
       )}
+      {result.well.length > 0 ? (
+        <>
+          <h3>Done well</h3>
+          <ul>
+            {result.well.map((said) => (
+              <li key={said}>{said}</li>
+            ))}
+          </ul>
+        </>
+      ) : null}
     </>
   );
 }

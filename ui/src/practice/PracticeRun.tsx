@@ -40,7 +40,7 @@ export function PracticeRun({ run, onOver, onAgain, onLeave }: Props) {
   const [isOver, setOver] = useState(false);
   const [look, setLook] = useKept("practice.look", ["glass", "braided"]);
   const [speed, setSpeed] = useState("1");
-  const { frame, ends, fault, pull, hold, act, crack } = usePractice(run, end, Number(speed), !isOver);
+  const { frame, ends, fault, pull, drag, hold, act, crack } = usePractice(run, end, Number(speed), !isOver);
   const result = useQuery({ ...practiceResultQuery(run.id), enabled: isOver }).data;
   useEffect(() => {
     if (result) onOver(result);
@@ -61,6 +61,7 @@ export function PracticeRun({ run, onOver, onAgain, onLeave }: Props) {
             end={end}
             isOpen={turns > 0}
             isGlass={look === "glass" || isOver}
+            onDrag={isOver ? undefined : drag}
           />
           {isOver ? null : (
             <Row $gap={2}>

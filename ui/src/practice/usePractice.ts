@@ -24,6 +24,8 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
   const [ends, setEnds] = useState<PracticeEnds>(run.ends);
   const [fault, setFault] = useState<string>();
   const isPulling = useRef(false);
+  /** Where a dragged lever is held, as a share of its way. */
+  const dragged = useRef<number>(undefined);
   const held = useRef<Held>(undefined);
   const lever = useRef(run.frame.lever_mm);
   const waiting = useRef<PracticeAction[]>([]);
@@ -38,9 +40,10 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
     let isGone = false;
     /** What hands do for so many seconds. */
     const going = (s: number): PracticeAction => {
-      const way = (run.travel_mm * s) / (isPulling.current ? PULL_S : RETURN_S);
       const from = lever.current;
-      lever.current = Math.min(Math.max(from + (isPulling.current ? way : -way), 0), run.travel_mm);
+      const wanted = run.travel_mm * (isPulling.current ? 1 : (dragged.current ?? 0));
+      const way = (run.travel_mm * s) / (wanted > from ? PULL_S : RETURN_S);
+      lever.current = from + Math.min(Math.max(wanted - from, -way), way);
       if (from === 0 && lever.current === 0) {
         if (held.current === "push" || held.current === "feed")
           return { do: held.current, end: worked.current.end, ml: PUSH_ML_S * s, s };
@@ -81,6 +84,9 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
     pull: (pulls: boolean) => {
       isPulling.current = pulls;
     },
+    drag: (share: number | undefined) => {
+      dragged.current = share;
+    },
     hold: (what: Held | undefined) => {
       held.current = what;
     },
@@ -89,7 +95,7 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
     },
     /** The joint at the master, slack while a lever that is held goes on. */
     crack: () => {
-      if (isPulling.current) lever.current = run.travel_mm;
+      if (isPulling.current || dragged.current) lever.current = run.travel_mm;
       waiting.current.push({ do: "crack", to: lever.current, s: CRACK_S });
     },
   };
