@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module App
-  # Looking for what a mystery lever hides: a job in memory that is only asked, by the same rules as any other, and whose
-  # findings are what tests on the lever come out as.
+  # Looking for what a mystery lever hides: a job in memory that is only asked, by the same rules as any other, and
+  # whose findings are what tests on the lever come out as.
   class MysterySearch
     # What happened lately is told when the machine is brought: no test.
     HEARD = "history"
@@ -66,8 +66,8 @@ module App
     end
 
     def write(kind, data)
-      @entries << Sandbag::Job::Entry.new(id: "e#{@entries.size}", stage: "ask", kind: kind, data: data, at: Time.now.utc,
-        by: "", position: @entries.size + 1)
+      @entries << Sandbag::Job::Entry.new(id: "e#{@entries.size}", stage: "ask", kind: kind, data: data,
+        at: Time.now.utc, by: "", position: @entries.size + 1)
       @ask = Sandbag::Job::State.new(Sandbag::Job::Journal.new(@entries.dup), mystery.sheet).ask
       @next_tests = nil
     end

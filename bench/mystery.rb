@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-# The ranking of causes held against levers whose fault is known: bench/mystery.rb [seeds [brake|clutch]]. The rider's words are known;
-# the best tests are done in their order; counted is how often the true cause stands first after five, and after seven.
-# Prints every miss after five.
+# The ranking of causes held against levers whose fault is known: bench/mystery.rb [seeds [brake|clutch]]. The rider's
+# words are known; the best tests are done in their order; counted is how often the true cause stands first after five,
+# and after seven. Prints every miss after five.
 require_relative "../app/boot"
 
 seeds = Integer(ARGV.fetch(0, 500))

@@ -64,8 +64,8 @@ RSpec.describe "Practice", :browser do
     keys = Selenium::WebDriver::Interactions.key("keys")
     session.driver.browser.action(devices: [hand, keys])
       .move_to(session.find("path[stroke='transparent']").native, -20, 0).click_and_hold.move_by(0, 35)
-      .pause(device: hand, duration: 1.5).send_keys("n").move_by(0, 40).pause(device: hand, duration: 1.5).send_keys("n")
-      .pause(device: hand, duration: 0.5).release.perform
+      .pause(device: hand, duration: 1.5).send_keys("n").move_by(0, 40)
+      .pause(device: hand, duration: 1.5).send_keys("n").pause(device: hand, duration: 0.5).release.perform
     expect(session).to have_css("svg[aria-label*='lever 0 % in']")
     expect(session.find("[data-figure='jar']").text.to_f).to be_between(0.3, 1.5)
     press "f"

@@ -20,8 +20,8 @@ module Sandbag
       # An undated circuit is taken for an old one.
       UNKNOWN_YEARS = 3.0
 
-      # How much a lever may hide: air, mL; how much softer than the table; what rubs at the finger, N; early give, times
-      # the running clearance; and how far its spring is off. [default]
+      # How much a lever may hide: air, mL; how much softer than the table; what rubs at the finger, N; early give,
+      # times the running clearance; and how far its spring is off. [default]
       AIR_ML, SOFTER, RUBS_N, GIVE, SPRING = 0.02, 0.15, 4.0, 0.02, 0.2
       # Air sits so far down the first way. [default]
       AIR_AT = 0.5

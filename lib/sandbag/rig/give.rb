@@ -2,8 +2,8 @@
 
 module Sandbag
   module Rig
-    # What gives in a simulated circuit under pressure: V(p) = gap + C p + gas p/(p + p_atm), docs/physics.md 3. A clutch's
-    # slave goes at the pressure that releases it, which therefore rises no further (docs/physics.md 4).
+    # What gives in a simulated circuit under pressure: V(p) = gap + C p + gas p/(p + p_atm), docs/physics.md 3. A
+    # clutch's slave goes at the pressure that releases it, which therefore rises no further (docs/physics.md 4).
     class Give
       # How far all pistons together can be pressed home, mL. [default]
       HOME_ML = 4.0

@@ -8,8 +8,9 @@ module Sandbag
       # The figures of each action, and between what they may lie; those at an end name it.
       # lever (to mm, s), wait (s), nipple (end, turns), fit (end, what of practice_fits.yml), pour (ml), take (ml) out
       # of the reservoir, tap, push (end, ml, s) by a syringe at the nipple, feed (end, ml, s) by a syringe at the
-      # master, draw (mpa, s) by a vacuum, crack (to mm, s) the master's outlet while the lever goes on, press (end, ml, s) its pistons home, cycle (s)
-      # the ABS unit's valves, descend (s) a pass on the brakes, place (what) of practice_places.yml.
+      # master, draw (mpa, s) by a vacuum, crack (to mm, s) the master's outlet while the lever goes on, press (end, ml,
+      # s) its pistons home, cycle (s) the ABS unit's valves, descend (s) a pass on the brakes, place (what) of
+      # practice_places.yml.
       FIGURES = {
         "lever" => {"to" => nil, "s" => STEP_S..60}, "wait" => {"s" => 0..3600}, "nipple" => {"turns" => 0..3},
         "fit" => {}, "pour" => {"ml" => 0..500}, "take" => {"ml" => 0..500}, "tap" => {},

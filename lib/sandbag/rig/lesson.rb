@@ -81,8 +81,8 @@ module Sandbag
       end
 
       # @param rig [Simulation] as somebody left it
-      # @return [Hash] done, air_left_ml, goal_ml, where, used_ml, seconds, openings, fresh, slips, well (what was not done
-      #   wrong and could have been), and the same figures
+      # @return [Hash] done, air_left_ml, goal_ml, where, used_ml, seconds, openings, fresh, slips, well (what was
+      #   not done wrong and could have been), and the same figures
       #   of a good hand
       def result(rig)
         {

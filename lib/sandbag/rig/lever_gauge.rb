@@ -2,8 +2,8 @@
 
 module Sandbag
   module Rig
-    # A stand-in for a gauge at the lever: what it is called, how it scatters, how its file looks, and how far a pull goes
-    # that is worth reading.
+    # A stand-in for a gauge at the lever: what it is called, how it scatters, how its file looks, and how far a pull
+    # goes that is worth reading.
     module LeverGauge
       NAME = "lever gauge"
       NOISE_N = 0.4

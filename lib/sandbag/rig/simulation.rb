@@ -280,7 +280,6 @@ module Sandbag
 
       # With a return spring that is not the record's.
       def sprung(circuit, times)
-        return circuit if times == 1.0
         master = circuit.master
         circuit.worked_by(master: master.with(preload_n: times * master.preload_n), lever: circuit.lever)
       end
