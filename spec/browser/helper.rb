@@ -175,17 +175,15 @@ end
 RSpec.configure do |config|
   config.include AtTheBench, :browser
   config.around(:each, :browser) do |example|
-    @served = Served.new(demo: example.metadata.fetch(:demo, true))
+    @served = Forked.new(demo: example.metadata.fetch(:demo, true))
     width, height = example.metadata.fetch(:window, [1280, 800])
-    @session = Browser.register(width: width, height: height)
-    @session.driver.browser.manage.window.resize_to(width, height)
+    @session = Browser.fresh(width: width, height: height)
     example.run
     if example.exception
       FileUtils.mkdir_p("#{ROOT}/var/failed")
       @session.save_screenshot("#{ROOT}/var/failed/#{example.full_description.gsub(/\W+/, "-")[0, 80]}.png")
     end
   ensure
-    @session&.quit
     @served&.remove
   end
 end

@@ -36,4 +36,22 @@ module Browser
     Capybara.default_max_wait_time = PATIENCE_SECONDS
     Capybara::Session.new(:chromium)
   end
+
+  # The browser of this process with one fresh window. What a page keeps is kept by its address, and every example's
+  # server has a port of its own.
+  # @return [Capybara::Session]
+  def self.fresh(width: 1280, height: 800)
+    @session ||= register.tap { |session| at_exit { session.quit } }
+    first, *used = @session.windows
+    @session.switch_to_window(first)
+    used.each(&:close)
+    fresh = @session.open_new_window
+    @session.switch_to_window(fresh)
+    # without a monitor no window but the first has the focus by itself
+    @session.driver.browser.execute_cdp("Emulation.setFocusEmulationEnabled", enabled: true)
+    fresh.resize_to(width, height)
+    @session.driver.browser.action.clear_all_actions
+    @session.driver.browser.logs.get(:browser)
+    @session
+  end
 end

@@ -34,8 +34,7 @@ class Served
   end
 
   def start
-    @pid = spawn(environment, "bundle", "exec", "puma", "--config", "app/puma.rb", "config.ru", chdir: ROOT,
-      out: "#{@folder}/log", err: %i[child out])
+    @pid = boot
     deadline = Time.now + BOOT_SECONDS
     until answering?
       raise "the server did not start:\n#{File.read("#{@folder}/log")}" if Time.now > deadline
@@ -58,6 +57,11 @@ class Served
   end
 
   private
+
+  def boot
+    spawn(environment, "bundle", "exec", "puma", "--config", "app/puma.rb", "config.ru", chdir: ROOT,
+      out: "#{@folder}/log", err: %i[child out])
+  end
 
   def environment
     {"SANDBAG_PORT" => port.to_s, "SANDBAG_DATABASE" => database}
