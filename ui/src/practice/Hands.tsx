@@ -28,6 +28,7 @@ const A_PASS: PracticeAction[] = Array.from({ length: 4 }, () => ({ do: "descend
 const COOLING: PracticeAction[] = Array.from({ length: 15 }, () => ({ do: "wait", s: 60 }));
 
 const OPENINGS = [
+  { id: "0.125", label: "1/8" },
   { id: "0.25", label: "1/4 turn" },
   { id: "0.5", label: "1/2" },
   { id: "1", label: "1" },
