@@ -9,7 +9,8 @@ require "fileutils"
 
 VIEWS = {
   "bench" => "/", "machines" => "/machines", "machine" => "/machines/ridgeline", "fit" => "/jobs/job-scree-front/fit",
-  "practice" => "/practice", "mystery" => "/practice", "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask",
+  "practice" => "/practice", "mystery" => "/practice",
+  "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask",
   "choose" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip",
   "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build",
   "bleed" => "/jobs/job-tourer-front/bleed", "bleed-dark" => "/jobs/job-tourer-front/bleed",
