@@ -9,6 +9,8 @@ class Forked < Served
 
   def boot
     Zeitwerk::Loader.eager_load_all
+    # databases that other examples have open here are closed in the child, which opens its own
+    SQLite3::ForkSafety.suppress_warnings!
     fork do
       ENV.update(environment)
       $stdout.reopen("#{@folder}/log", "w")

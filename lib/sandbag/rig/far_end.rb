@@ -36,6 +36,11 @@ module Sandbag
         open? && fitted["draws"] != "nothing"
       end
 
+      # Its tube's end stands in a jar: bubbles that come back are what went out before.
+      def under_fluid?
+        fitted["draws"] == "jar"
+      end
+
       # Its hose hangs above the master: nothing runs out by itself, and air rises into it.
       def hung?
         fitted["draws"] == "hose"

@@ -17,6 +17,7 @@ module Sandbag
       SUCTION_MPA, ROLLBACK_MPA = 0.01, 0.02
       # A hand at a syringe presses no harder, MPa. [default]
       SYRINGE_MPA = 0.3
+
       attr_reader :plumbing, :faults, :seconds, :master, :jar_ml, :leaked_ml, :sealed_ml, :poured_ml, :air, :placed,
         :heat, :unit
 
@@ -327,10 +328,11 @@ module Sandbag
         heat.pass(STEP_S, brakes: brakes, boils_c: boils_c)
       end
 
-      # Of what is in there; free water boils by itself where the fluid takes none up.
+      # Of what is in there; free water boils by itself where the fluid takes none up, and without it nothing does.
       def boils_c
         fluid = Knowledge.find("fluids", @sheet.value("fluid", "stamped"))
-        fluid["dry_c"] ? Choose::BoilingPoint.c(fluid, water_percent) : Choose::BoilingPoint::WATER_C
+        return Choose::BoilingPoint.c(fluid, water_percent) if fluid && fluid["family"] == "glycol"
+        water_percent.positive? ? Choose::BoilingPoint::WATER_C : Float::INFINITY
       end
 
       # No harder than a hand presses a syringe.
@@ -352,14 +354,15 @@ module Sandbag
         @ends.each_with_index do |far, index|
           next unless far.open?
           let_air_up_hose(index) if far.hung?
-          driving = pressure + (if far.hung?
-                                  0.0
-                                else
-                                  [vacuum_mpa + (port_open? ? head_mpa(index) : 0.0), 0.0].max
-                    end)
-          @moved_ml[index] += expel(index,
-            [driving / resistance(far) * STEP_S, available_ml(pressure, vacuum_mpa)].min)
+          driven_ml = (pressure + drawing_mpa(far, index, vacuum_mpa)) / resistance(far) * STEP_S
+          @moved_ml[index] += expel(index, [driven_ml, available_ml(pressure, vacuum_mpa)].min)
         end
+      end
+
+      # What head and vacuum add; nothing where the hose's end hangs above the master.
+      def drawing_mpa(far, index, vacuum_mpa)
+        return 0.0 if far.hung?
+        [vacuum_mpa + (port_open? ? head_mpa(index) : 0.0), 0.0].max
       end
 
       # From the master down to the hose's end, less what air takes off it; below nothing where it has to climb first.
@@ -377,7 +380,7 @@ module Sandbag
         return unless up.positive?
         fluid, = far.hose.give(up, skip_air: true)
         @jar_ml -= fluid
-        @sealed_ml += fluid + @reservoir.give(up - fluid)
+        @sealed_ml += fluid + (port_open? ? @reservoir.give(up - fluid) : 0.0)
         far.hose.take(0.0, up)
       end
 
@@ -423,7 +426,7 @@ module Sandbag
       def draw_in
         missing = -excess_ml
         return unless missing > 1e-12
-        missing -= @ends.each_index.sum { |index| draw_back(index, missing) } unless port_open?
+        @ends.each_index { |index| missing -= draw_back(index, missing) } unless port_open?
         take_from_reservoir(missing)
       end
 
@@ -438,7 +441,7 @@ module Sandbag
         @jar_ml -= fluid
         @sealed_ml += fluid
         @moved_ml[index] -= came
-        @watch.notice("released_open", seconds) if far.fitted["draws"] == "air"
+        @watch.notice("released_open", seconds) if drawn.positive? && !far.under_fluid?
         air.enter(drawn, index, far.path.length_mm) if drawn.positive?
         came
       end

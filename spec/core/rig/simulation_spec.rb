@@ -350,6 +350,14 @@ RSpec.describe Sandbag::Rig::Simulation do
     expect(rig.act("do" => "descend", "s" => 240).heat.steam_ml).to eq 0
   end
 
+  it "boils free water in a fluid that takes none up, and nothing where there is none" do
+    oil = Sandbag::Circuit::Template.sheet("bike_front").set("fluid", "stamped", "mineral", "part_marking")
+    steam = ->(water) {
+      described_class.new(oil, water: water).act("do" => "descend", "s" => 120).heat.steam_ml
+    }
+    expect([steam.call(0.0), steam.call(1.0)]).to match [0, be > 0.3]
+  end
+
   it "has the water out with the old fluid" do
     now = rig(water: 4.0)
     expect(now.water_percent).to eq 4.0
