@@ -10,10 +10,10 @@ module App
     # mystery: [Sandbag::Rig::Mystery]; ask: [Sandbag::Ask::Stage] of what was found so far
     attr_reader :mystery, :ask
 
-    # @param id [String] names the lever: the same hides the same; side [String] brake or clutch; pairs [Boolean] may
-    #   hide two
-    def initialize(id, side: "brake", pairs: true)
-      @mystery = Sandbag::Rig::Mystery.new(id, side: side, pairs: pairs)
+    # @param id [String] names the lever: the same hides the same; template [String] of circuit_templates.yml
+    # @param pairs [Boolean] may hide two
+    def initialize(id, template: Sandbag::Rig::Mystery::TEMPLATE, pairs: true)
+      @mystery = Sandbag::Rig::Mystery.new(id, template: template, pairs: pairs)
       @tests = Sandbag::Rig::LeverTests.new(mystery)
       @tried = {}
       @entries = []

@@ -19,13 +19,13 @@ module App
       view = Sandbag::Ask::View.new(@search.ask)
       {
         id: @id,
-        side: @mystery.side,
+        circuit: @mystery.template.slice("id", "label"),
         says: @mystery.says,
         minutes: @search.tests.sum { |row| row["minutes"] },
         tried: @search.tests.map { |row| row["id"] },
         **view.to_h.slice(*SHOWN),
         next_tests: view.offers(@search.next_tests),
-        causes: Sandbag::Rig::Mystery.causes(@mystery.side).map { |code| Sandbag::Knowledge.find("causes", code).slice("id", "label") }
+        causes: @mystery.possible.map { |code| Sandbag::Knowledge.find("causes", code).slice("id", "label") }
       }
     end
 

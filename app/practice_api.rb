@@ -35,13 +35,20 @@ module App
       json 200, RUNS.work(id) { |run| PracticeReading.new(run.lesson, run.rig, "#{id}/#{turn}").to_h }
     end
 
+    post "/runs/:id/water-readings" do |id|
+      turn = body_for("testPracticeWater")["turn"]
+      pen = Sandbag::Rig::Instrument.new("moisture_pen", seed: "#{id}/pen/#{turn}")
+      json 200, RUNS.work(id) { |run| pen.read(run.rig.water_percent) }
+    end
+
     get "/runs/:id/result" do |id|
       json 200, RUNS.work(id) { |run| run.lesson.result(run.rig) }
     end
 
     post "/mysteries" do
-      id, side = body_for("startMystery").values_at("id", "side")
-      search = MYSTERIES.keep(id, MysterySearch.new(id, side: side || "brake"))
+      body = body_for("startMystery")
+      id = body["id"]
+      search = MYSTERIES.keep(id, MysterySearch.new(id, template: circuit_of(body)))
       json 201, MysteryView.new(id, search).to_h
     end
 
@@ -63,8 +70,15 @@ module App
           raise Sandbag::Refusal.at("lesson", "either a lesson, or a circuit and how it starts",
             "lesson; or circuit and start")
         end
-        return Sandbag::Rig::Lesson.free(*free) unless body["lesson"]
+        return Sandbag::Rig::Lesson.free(circuit_of(body), body["start"]) unless body["lesson"]
         Sandbag::Rig::Lesson.find(body["lesson"]) || raise(Store::Missing.new("lesson", body["lesson"]))
+      end
+
+      # @return [String] id of a template
+      def circuit_of(body)
+        known = Sandbag::Knowledge.table("circuit_templates").map { |row| row["id"] }
+        return body["circuit"] if known.include?(body["circuit"])
+        raise Sandbag::Refusal.at("circuit", "there is no circuit “#{body["circuit"]}”", known.join(", "))
       end
 
       # All of the actions, or none of them.

@@ -1,16 +1,16 @@
 # frozen_string_literal: true
 
-# The ranking of causes held against levers whose fault is known: bench/mystery.rb [seeds [brake|clutch]]. The rider's
+# The ranking of causes held against levers whose fault is known: bench/mystery.rb [seeds [circuit]]. The rider's
 # words are known; the best tests are done in their order; counted is how often the true cause stands first after five,
 # and after seven. Prints every miss after five.
 require_relative "../app/boot"
 
 seeds = Integer(ARGV.fetch(0, 500))
-side = ARGV.fetch(1, "brake")
+circuit = ARGV.fetch(1, Sandbag::Rig::Mystery::TEMPLATE)
 misses = Hash.new(0)
 right = {5 => 0, 7 => 0}
 (1..seeds).each do |seed|
-  search = App::MysterySearch.new(seed.to_s, side: side, pairs: false)
+  search = App::MysterySearch.new(seed.to_s, template: circuit, pairs: false)
   done = []
   (1..right.keys.max).each do |count|
     ids = search.best

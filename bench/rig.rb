@@ -33,10 +33,8 @@ end
   cases = agreed = usual = usual_agreed = 0
   Sandbag::Knowledge.table("circuit_templates").each do |template|
     BORES.product([false, true]).each do |bore, loop|
-      plain = Sandbag::Circuit::Template.sheet(template["id"])
-      next unless method["kinds"].include?(plain.kind.id)
-      fluid = (plain.kind.safety == "bicycle") ? "mineral" : "dot4"
-      sheet = changed(plain.set("fluid", "stamped", fluid, "part_marking"), bore, loop)
+      next unless method["kinds"].include?(template["kind"])
+      sheet = changed(Sandbag::Circuit::Template.filled(template["id"]), bore, loop)
       Sandbag::Bleed::Way.all(sheet).each_with_index do |way, index|
         next if way.profile.sag?
         carries = Sandbag::Bleed::MethodVerdict.new(way, method).stuck.nil?

@@ -19,7 +19,7 @@ VIEWS = {
 }.freeze
 
 # What is pressed before the picture is taken.
-PRESSED = {"practice" => "Start: Twin discs with a high loop", "mystery" => "A clutch lever"}.freeze
+PRESSED = {"practice" => "Start: Twin discs with a high loop", "mystery" => "Mystery lever"}.freeze
 
 def theme_of(name)
   name.end_with?("-dark") ? "dark" : ENV.fetch("THEME", "light")

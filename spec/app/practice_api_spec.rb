@@ -39,7 +39,7 @@ RSpec.describe "Practice", :api do
       expect(run["frame"]["slugs"].size).to be >= ((begun == "dry") ? 10 : 1)
     end
     {{lesson: "one_caliper", circuit: "kart_rear"} => "lesson", {circuit: "kart_rear"} => "lesson", {} => "lesson",
-     {circuit: "tram", start: "dry"} => "template"}.each do |body, pointer|
+     {circuit: "tram", start: "dry"} => "circuit"}.each do |body, pointer|
       expect(pointers(ask(:post, "/practice/runs", {id: "x", **body}))).to eq [pointer]
     end
   end
@@ -99,6 +99,9 @@ RSpec.describe "Practice", :api do
     expect(practise({do: "cycle",
 s: 2})["frames"].last["unit_ml"]).to be_within(1e-6).of(unit["frame"]["unit_ml"] - 0.1)
     start("down_the_pass")
+    pen = ->(turn) { ask(:post, "/practice/runs/run/water-readings", {turn: turn}) }
+    expect(pen.call(0)).to include("instrument" => "moisture pen", "simulated" => true, "value" => be_within(0.6).of(4.0))
+    expect(pen.call(1)["value"]).not_to eq pen.call(0)["value"]
     hot = practise(*[{do: "descend", s: 60}] * 4)["frames"].last
     expect(hot).to include("steam_ml" => be > 0.3, "celsius" => be > 150)
     valve = start("one_way_valve")
@@ -129,9 +132,10 @@ s: 2})["frames"].last["unit_ml"]).to be_within(1e-6).of(unit["frame"]["unit_ml"]
     end
 
     it "says what the rider says, counts the minutes of what is tried, and tells the truth once a cause is named" do
-      start = ask(:post, "/practice/mysteries", {id: "m1"})
+      start = ask(:post, "/practice/mysteries", {id: "m1", circuit: "road_front_single"})
       expect(start["says"].size).to be_between(1, 2)
-      expect(start).to include("side" => "brake", "tried" => [], "minutes" => 0)
+      expect(start).to include("tried" => [], "minutes" => 0)
+      expect(start["circuit"]["id"]).to eq "road_front_single"
       best = start["next_tests"].first
       after = try(best["finding"])
       expect(after).to include("tried" => [best["finding"]], "minutes" => best["minutes"])
@@ -148,7 +152,7 @@ s: 2})["frames"].last["unit_ml"]).to be_within(1e-6).of(unit["frame"]["unit_ml"]
     end
 
     it "is ranked as Ask ranks a job in which the same was found, with what each answer would change" do
-      ask(:post, "/practice/mysteries", {id: "m1"})
+      ask(:post, "/practice/mysteries", {id: "m1", circuit: "road_front_single"})
       left = try("lever_feel")
       add_circuit("front", Sandbag::Rig::Mystery.new("m1").sheet.to_h)
       ask(:post, "/jobs", {id: "j", circuit_id: "front"})
@@ -164,16 +168,15 @@ s: 2})["frames"].last["unit_ml"]).to be_within(1e-6).of(unit["frame"]["unit_ml"]
       expect(left["next_tests"]).to eq real["next_tests"]
     end
 
-    it "may be a clutch's" do
-      clutch = ask(:post, "/practice/mysteries", {id: "c1", side: "clutch"})
-      expect(clutch["side"]).to eq "clutch"
+    it "may be any circuit's, a clutch's too" do
+      clutch = ask(:post, "/practice/mysteries", {id: "c1", circuit: "offroad_clutch"})
       expect(clutch["askable"]).to include("slave_lift", "clutch_gear")
       expect(try("slave_lift", id: "c1")["findings"]).to have_key "slave_lift"
-      expect(ask(:post, "/practice/mysteries", {id: "x", side: "rudder"})["status"]).to eq 422
+      expect(pointers(ask(:post, "/practice/mysteries", {id: "x", circuit: "tram"}))).to eq ["circuit"]
     end
 
     it "refuses a test that is not tried on it, and a lever that is not there" do
-      ask(:post, "/practice/mysteries", {id: "m1"})
+      ask(:post, "/practice/mysteries", {id: "m1", circuit: "road_front_single"})
       expect(pointers(try("clutch_gear"))).to eq ["finding"]
       expect(pointers(try("nothing"))).to eq ["finding"]
       expect(try("lever_feel", id: "gone")["status"]).to eq 404

@@ -73,7 +73,7 @@ RSpec.describe "Practice", :browser do
   end
 
   it "finds what is wrong with a mystery lever, on Ask's own screen" do
-    session.click_button "A brake lever"
+    session.click_button "Mystery lever"
     expect(session).to have_css("h2", text: "Next best test")
     best = session.first("[aria-label^='Try: ']")["aria-label"]
     session.click_button best
@@ -90,8 +90,10 @@ RSpec.describe "Practice", :browser do
   end
 
   it "looks for what is wrong with a clutch, whose slave may be short of lift" do
-    session.click_button "A clutch lever"
-    expect(session).to have_content("A hand clutch with its slave at the engine.")
+    session.find("button[aria-haspopup=listbox]").click
+    session.find("[role=option]", text: "Clutch", exact_text: true, match: :first).click
+    session.click_button "Mystery lever"
+    expect(session).to have_content("Clutch. Try, and name what is wrong")
     session.click_button "Every test"
     session.click_button "Lift at the slave, 20 min"
     expect(session).to have_css("ul[aria-label='Found so far'] button", text: "Lift at the slave")
@@ -125,6 +127,8 @@ RSpec.describe "Practice", :browser do
 
   it "boils wet fluid down a pass, and leaves a valve open without a slip" do
     session.click_button "Start: Down the pass"
+    session.click_button "With the pen"
+    expect(session).to have_css("[role=status]", text: /\A[34]\.\d %/)
     session.click_button "Brake down the pass"
     expect(session).to have_css("[data-figure='celsius']", text: /1[6-9]\d/)
     expect(session).to have_content("boils")

@@ -21,6 +21,12 @@ module Sandbag
         )
       end
 
+      # @return [Sheet] the same with the fluid that is usual in it: mineral on a bicycle, else DOT 4. [default]
+      def self.filled(id)
+        plain = sheet(id)
+        plain.set("fluid", "stamped", (plain.kind.safety == "bicycle") ? "mineral" : "dot4", "part_marking")
+      end
+
       def self.singles(row)
         given = row["parts"].map { |part| part["part"] }
         (Kind.find(row["kind"]).singles - given).map { |part| {"id" => part, "part" => part, "values" => {}} }

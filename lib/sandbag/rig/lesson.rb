@@ -29,15 +29,11 @@ module Sandbag
       # @return [Lesson] without a goal of its own but to get the air out
       # Refuses a template that there is not.
       def self.free(template, start)
-        row = Knowledge.find("circuit_templates", template)
-        unless row
-          raise Refusal.at("template", "there is no circuit “#{template}”",
-            Knowledge.table("circuit_templates").map { |each| each["id"] }.join(", "))
-        end
-        mineral = Sandbag::Circuit::Template.sheet(template).kind.safety == "bicycle"
+        fluid = Sandbag::Circuit::Template.filled(template).value("fluid", "stamped")
+        mineral = fluid == "mineral"
         new({
-          "id" => "#{template}.#{start}", "label" => row["label"], "goal" => STARTS.fetch(start),
-          "template" => template, "fluid" => mineral ? "mineral" : "dot4",
+          "id" => "#{template}.#{start}", "label" => Knowledge.find("circuit_templates", template)["label"], "goal" => STARTS.fetch(start),
+          "template" => template, "fluid" => fluid,
           "way" => mineral ? "reverse_syringe" : "hold_cycle",
           "places" => Knowledge.table("practice_places").map { |each| each["id"] },
           "air" => [], start => true, "any_tool" => true, "air_left" => FREE_LEFT_ML

@@ -5,7 +5,7 @@ module Sandbag
     # A lever with something hidden: which, by a seed; now and then two things. Every test is done on a circuit of its
     # own from the same start.
     class Mystery
-      TEMPLATES = {"brake" => "road_front_single", "clutch" => "road_clutch"}.freeze
+      TEMPLATE = "road_front_single"
       SPREAD = [0.8, 1.25].freeze
       # One in so many hides two faults. [default]
       PAIRS = 5
@@ -14,35 +14,37 @@ module Sandbag
       # Faults that are amounts.
       AMOUNTS = %w[bypass_ml_s_mpa leak_ml_s_mpa knocked_back free_play_mm return_s].freeze
 
-      # brake or clutch; sheet [Circuit::Sheet]
-      attr_reader :side, :sheet
+      # template [Hash] of circuit_templates.yml; sheet [Circuit::Sheet]
+      attr_reader :template, :sheet
 
       # @param side [String] brake or clutch
       # @return [Array<Hash>] what a lever of that side may hide
-      # Refuses a side that there is not.
       def self.rows(side)
-        unless TEMPLATES.key?(side)
-          raise Refusal.at("side", "there is no lever of a “#{side}”", TEMPLATES.keys.join(", "))
-        end
         Knowledge.table("mystery_faults").select { |row| row.fetch("side", "brake") == side }
       end
 
-      # @return [Array<String>] codes of causes.yml that it may be
-      def self.causes(side)
-        rows(side).map { |row| row["cause"] }.uniq
-      end
-
-      # @param seed [String]; side [String] brake or clutch; pairs [Boolean] may hide two
-      def initialize(seed, side: "brake", pairs: false)
+      # @param seed [String]; template [String] of circuit_templates.yml; pairs [Boolean] may hide two
+      # Refuses a template that there is not.
+      def initialize(seed, template: TEMPLATE, pairs: false)
+        @sheet = Sandbag::Circuit::Template.filled(template)
+        @template = Knowledge.find("circuit_templates", template)
         rows = Mystery.rows(side)
-        @side = side
-        @sheet = Sandbag::Circuit::Template.sheet(TEMPLATES.fetch(side)).set("fluid", "stamped", "dot4", "part_marking")
         random = Rig.random("mystery/#{seed}")
         first = rows[random.rand(rows.size)]
         @size = random.rand(SPREAD.first..SPREAD.last)
         others = rows.reject { |row| row["cause"] == first["cause"] || clash?(first, row) }
         @rows = (pairs && random.rand(PAIRS).zero?) ? [first, others[random.rand(others.size)]] : [first]
         freeze
+      end
+
+      # @return [String] brake or clutch
+      def side
+        sheet.clutch? ? "clutch" : "brake"
+      end
+
+      # @return [Array<String>] codes of causes.yml that it may be
+      def possible
+        Mystery.rows(side).map { |row| row["cause"] }.uniq
       end
 
       # @return [Array<String>] codes of causes.yml, one or two

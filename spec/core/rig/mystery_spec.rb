@@ -6,14 +6,15 @@ RSpec.describe Sandbag::Rig::Mystery do
     found[described_class.new(seed.to_s).causes.first] ||= seed.to_s
   }
 
-  def tried(seed, side = "brake")
-    tests = Sandbag::Rig::LeverTests.new(described_class.new(seed, side: side))
-    asked = Sandbag::Knowledge.table("findings").select { |row| ["a", side[0]].include?(row["for"]) }
+  def tried(seed, template = described_class::TEMPLATE)
+    mystery = described_class.new(seed, template: template)
+    tests = Sandbag::Rig::LeverTests.new(mystery)
+    asked = Sandbag::Knowledge.table("findings").select { |row| ["a", mystery.side[0]].include?(row["for"]) }
     asked.to_h { |row| [row["id"], tests.value(row["id"])] }
   end
 
   it "hides each of its causes for some seed, and the same for the same" do
-    expect(seeds.keys).to match_array described_class.causes("brake")
+    expect(seeds.keys).to match_array described_class.new("1").possible
     expect(described_class.new("7").faults.attributes).to eq described_class.new("7").faults.attributes
   end
 
@@ -52,7 +53,7 @@ RSpec.describe Sandbag::Rig::Mystery do
 
   # What tells each of a clutch from a sound one.
   clutches = (1..400).each_with_object({}) do |seed, found|
-    hidden = described_class.new(seed.to_s, side: "clutch")
+    hidden = described_class.new(seed.to_s, template: "road_clutch")
     found[hidden.instance_variable_get(:@rows).first["id"]] ||= seed.to_s
   end
   {
@@ -72,7 +73,7 @@ RSpec.describe Sandbag::Rig::Mystery do
     "plates_stick" => {"slave_lift" => "in_spec", "clutch_gear" => "partial", "lever_feel" => "firm"}
   }.each do |row, shown|
     it "shows #{row.tr("_", " ")} as a clutch would" do
-      found = tried(clutches.fetch(row), "clutch")
+      found = tried(clutches.fetch(row), "road_clutch")
       shown.each { |finding, value| expect([finding, found[finding]]).to match [finding, value] }
     end
   end
@@ -108,7 +109,17 @@ RSpec.describe Sandbag::Rig::Mystery do
     tried("1").compact.each { |id, value| expect(Sandbag::Knowledge.find("findings", id)["values"]).to have_key value }
     tests = Sandbag::Rig::LeverTests.new(described_class.new("1"))
     expect(refusal_at { tests.value("clutch_gear") }).to eq ["finding"]
-    expect(refusal_at { described_class.new("1", side: "rudder") }).to eq ["side"]
+    expect(refusal_at { described_class.new("1", template: "tram") }).to eq ["template"]
+  end
+
+  it "hides something on every kind of circuit, which everything that can be tried finds" do
+    Sandbag::Knowledge.table("circuit_templates").each_with_index do |row, index|
+      seed = "every #{index}"
+      hidden = described_class.new(seed, template: row["id"])
+      diagnosis = Sandbag::Ask::Diagnosis.new(Sandbag::Ask::Findings.new, {"side" => hidden.side, "abs" => "none"})
+      tried(seed, row["id"]).compact.each { |id, value| diagnosis = diagnosis.with(id, value) }
+      expect([row["id"], diagnosis.ranks.first.cause["id"]]).to eq [row["id"], hidden.causes.first]
+    end
   end
 
   it "is found by everything that can be tried" do

@@ -80,8 +80,7 @@ RSpec.describe Sandbag::Rig::Simulation do
   it "agrees with the verdict over hold, open, close, release on every usual line" do
     method = Sandbag::Knowledge.find("bleed_methods", "hold_cycle")
     Sandbag::Knowledge.table("circuit_templates").each do |template|
-      plain = Sandbag::Circuit::Template.sheet(template["id"])
-      usual = plain.set("fluid", "stamped", (plain.kind.safety == "bicycle") ? "mineral" : "dot4", "part_marking")
+      usual = Sandbag::Circuit::Template.filled(template["id"])
       Sandbag::Bleed::Way.all(usual).each_with_index do |way, index|
         expect(Sandbag::Bleed::MethodVerdict.new(way, method).stuck).to be_nil
         length = way.profile.length_mm

@@ -2,10 +2,10 @@ import { useState } from "react";
 import styled from "styled-components";
 import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
-import { Panel, Quiet, Row, Split } from "../kit/layout";
+import { Panel, Quiet, Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { Picker } from "../kit/Picker";
-import type { Lesson, Mystery, NewPractice } from "../server/api";
+import type { Lesson, NewPractice } from "../server/api";
 import type { Kept, useResults } from "./useResults";
 
 interface Props {
@@ -14,7 +14,7 @@ interface Props {
   kept: ReturnType<typeof useResults>;
   isBusy: boolean;
   onStart: (what: Omit<NewPractice, "id">) => void;
-  onMystery: (side: Mystery["side"]) => void;
+  onMystery: (circuit: string) => void;
 }
 
 const Lessons = styled.ul`
@@ -47,32 +47,22 @@ export function LessonList({ items, circuits, kept, isBusy, onStart, onMystery }
         </Row>
         <Quiet>Results are kept by name, in this browser only.</Quiet>
       </Panel>
-      <Split $left="1fr">
-        <Panel>
-          <h2>Without a lesson</h2>
-          <Row $gap={2}>
-            <Picker label="Circuit" isLabelHidden options={circuits} value={circuit} onChange={setCircuit} />
-            <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "spongy" })}>
-              Spongy
-            </Button>
-            <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "dry" })}>
-              From dry
-            </Button>
-          </Row>
-        </Panel>
-        <Panel>
-          <h2>Mystery lever</h2>
-          <Row $gap={2}>
-            <Quiet>Something is wrong with it: find it with five tests.</Quiet>
-            <Button tone="act" isDisabled={isBusy} onPress={() => onMystery("brake")}>
-              A brake lever
-            </Button>
-            <Button isDisabled={isBusy} onPress={() => onMystery("clutch")}>
-              A clutch lever
-            </Button>
-          </Row>
-        </Panel>
-      </Split>
+      <Panel>
+        <h2>Without a lesson</h2>
+        <Row $gap={2}>
+          <Picker label="Circuit" isLabelHidden options={circuits} value={circuit} onChange={setCircuit} />
+          <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "spongy" })}>
+            Spongy
+          </Button>
+          <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "dry" })}>
+            From dry
+          </Button>
+          <Button tone="act" isDisabled={isBusy} onPress={() => onMystery(circuit)}>
+            Mystery lever
+          </Button>
+          <Quiet>A mystery lever has something wrong with it: find it with five tests.</Quiet>
+        </Row>
+      </Panel>
       <Panel>
         <h2>Lessons</h2>
         <Lessons aria-label="Lessons">

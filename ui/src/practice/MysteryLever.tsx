@@ -25,11 +25,6 @@ const Aside = styled(Column)`
   top: 1rem;
 `;
 
-const WHAT = {
-  brake: "One caliper on a road front.",
-  clutch: "A hand clutch with its slave at the engine.",
-};
-
 /** A lever with something hidden, asked as any job is asked; the lever answers, and one names the cause. */
 export function MysteryLever({ mystery, onTried, onAgain, onLeave }: Props) {
   const knowledge = useQuery(knowledgeQuery);
@@ -58,7 +53,7 @@ export function MysteryLever({ mystery, onTried, onAgain, onLeave }: Props) {
               {mystery.says.map((said) => (
                 <p key={said}>{`“${said}”`}</p>
               ))}
-              <Quiet>{`${WHAT[mystery.side]} Try, and name what is wrong; now and then it is two things.`}</Quiet>
+              <Quiet>{`${mystery.circuit.label}. Try, and name what is wrong; now and then it is two things.`}</Quiet>
               {tried.isError ? <Notice tone="stop">{tried.error.message}</Notice> : null}
               <FoundSoFar found={mystery.findings} findings={findings} isOpen={false} />
               <ToldNothing mystery={mystery} findings={findings} />

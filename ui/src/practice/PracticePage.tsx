@@ -32,8 +32,8 @@ export function PracticePage() {
   };
   const [search, setSearch] = useState<Mystery>();
   const mystery = useMutation({
-    mutationFn: (side: Mystery["side"]) =>
-      answer(client.POST("/practice/mysteries", { body: { id: crypto.randomUUID(), side } })),
+    mutationFn: (circuit: string) =>
+      answer(client.POST("/practice/mysteries", { body: { id: crypto.randomUUID(), circuit } })),
     onSuccess: (begun) => {
       setSearch(begun);
       toTop();
@@ -58,7 +58,7 @@ export function PracticePage() {
           key={search.id}
           mystery={search}
           onTried={setSearch}
-          onAgain={() => mystery.mutate(search.side)}
+          onAgain={() => mystery.mutate(search.circuit.id)}
           onLeave={() => setSearch(undefined)}
         />
       ) : (
@@ -69,7 +69,7 @@ export function PracticePage() {
               kept={kept}
               isBusy={start.isPending || mystery.isPending}
               onStart={begin}
-              onMystery={(side) => mystery.mutate(side)}
+              onMystery={(circuit) => mystery.mutate(circuit)}
             />
           )}
         </Loaded>

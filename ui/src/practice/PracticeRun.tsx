@@ -14,6 +14,7 @@ import { Hands } from "./Hands";
 import { LeverReading } from "./LeverReading";
 import { PracticeResult } from "./PracticeResult";
 import { usePractice } from "./usePractice";
+import { WaterReading } from "./WaterReading";
 
 interface Props {
   run: PracticeStart;
@@ -77,6 +78,7 @@ export function PracticeRun({ run, onOver, onAgain, onLeave }: Props) {
           )}
         </Panel>
         <LeverReading runId={run.id} />
+        {run.lesson.tools.includes("pass") ? <WaterReading runId={run.id} /> : null}
       </Column>
       <Column>
         {isOver ? (
