@@ -32,8 +32,8 @@ module Sandbag
         fluid = Sandbag::Circuit::Template.filled(template).value("fluid", "stamped")
         mineral = fluid == "mineral"
         new({
-          "id" => "#{template}.#{start}", "label" => Knowledge.find("circuit_templates", template)["label"], "goal" => STARTS.fetch(start),
-          "template" => template, "fluid" => fluid,
+          "id" => "#{template}.#{start}", "label" => Knowledge.find("circuit_templates", template)["label"],
+          "goal" => STARTS.fetch(start), "template" => template, "fluid" => fluid,
           "way" => mineral ? "reverse_syringe" : "hold_cycle",
           "places" => Knowledge.table("practice_places").map { |each| each["id"] },
           "air" => [], start => true, "any_tool" => true, "air_left" => FREE_LEFT_ML
