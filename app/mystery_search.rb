@@ -7,8 +7,8 @@ module App
     # What happened lately is told when the machine is brought: no test.
     HEARD = "history"
 
-    # mystery: [Sandbag::Rig::Mystery]; ask: [Sandbag::Ask::Stage] of what was found so far
-    attr_reader :mystery, :ask
+    # mystery: [Sandbag::Rig::Mystery]
+    attr_reader :mystery
 
     # @param id [String] names the lever: the same hides the same; template [String] of circuit_templates.yml
     # @param pairs [Boolean] may hide two
@@ -16,9 +16,14 @@ module App
       @mystery = Sandbag::Rig::Mystery.new(id, template: template, pairs: pairs)
       @tests = Sandbag::Rig::LeverTests.new(mystery)
       @tried = {}
-      @entries = []
+      @job = Sandbag::Job::State.new(Sandbag::Job::Journal.new([]), mystery.sheet)
       write("complaint", "text" => mystery.says.join(" "))
       find(HEARD, mystery.history) if mystery.history
+    end
+
+    # @return [Sandbag::Ask::Stage] of what was found so far
+    def ask
+      @job.ask
     end
 
     # Does a test on it, once.
@@ -66,9 +71,9 @@ module App
     end
 
     def write(kind, data)
-      @entries << Sandbag::Job::Entry.new(id: "e#{@entries.size}", stage: "ask", kind: kind, data: data,
-        at: Time.now.utc, by: "", position: @entries.size + 1)
-      @ask = Sandbag::Job::State.new(Sandbag::Job::Journal.new(@entries.dup), mystery.sheet).ask
+      position = @job.journal.position + 1
+      @job = @job.with(Sandbag::Job::Entry.new(id: "e#{position}", stage: "ask", kind: kind, data: data,
+        at: Time.now.utc, by: "", position: position))
       @next_tests = nil
     end
   end

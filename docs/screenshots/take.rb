@@ -9,8 +9,7 @@ require "fileutils"
 
 VIEWS = {
   "bench" => "/", "machines" => "/machines", "machine" => "/machines/ridgeline", "fit" => "/jobs/job-scree-front/fit",
-  "practice" => "/practice", "mystery" => "/practice",
-  "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask",
+  "practice" => "/practice", "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask",
   "choose" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip",
   "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build",
   "bleed" => "/jobs/job-tourer-front/bleed", "bleed-dark" => "/jobs/job-tourer-front/bleed",
@@ -19,7 +18,7 @@ VIEWS = {
 }.freeze
 
 # What is pressed before the picture is taken.
-PRESSED = {"practice" => "Start: Twin discs with a high loop", "mystery" => "Mystery lever"}.freeze
+PRESSED = {"practice" => "Start: Twin discs with a high loop"}.freeze
 
 def theme_of(name)
   name.end_with?("-dark") ? "dark" : ENV.fetch("THEME", "light")

@@ -8,8 +8,8 @@ module Sandbag
       COVER_ML = 10.0
 
       # path: [Plumbing::Path]; turns: that the nipple is open; fitted: row of practice_fits.yml; hose: [ClearHose]
-      attr_reader :path, :turns, :fitted, :hose
-      attr_writer :path, :turns
+      attr_accessor :path, :turns
+      attr_reader :fitted, :hose
 
       # @param path [Plumbing::Path]; hose [ClearHose]
       def initialize(path, hose)

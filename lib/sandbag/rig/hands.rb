@@ -46,18 +46,18 @@ module Sandbag
         raise Refusal.at(figure, "#{value.inspect} cannot be done", "#{between.min} to #{between.max.round(1)}")
       end
 
+      # @return [Integer] of so many seconds, for what takes at least one
+      def steps_in(seconds)
+        [(seconds / STEP_S).round, 1].max
+      end
+
       # @yield [Integer, Integer] step and steps, before each
       def over(seconds, **held)
-        steps = [(seconds / STEP_S).round, 1].max
+        steps = steps_in(seconds)
         (1..steps).each do |step|
           yield step, steps if block_given?
           @rig.advance(**held)
         end
-      end
-
-      # Shared out over the steps of so many seconds.
-      def share(ml, seconds)
-        ml / [(seconds / STEP_S).round, 1].max
       end
 
       # No faster back than it comes by itself.
@@ -111,7 +111,7 @@ module Sandbag
 
       def push(index, ml, seconds, from_master)
         return @rig.notice("pushed_shut") unless @rig.open?(index)
-        over(seconds, pushed: [index, share(ml, seconds), from_master])
+        over(seconds, pushed: [index, ml / steps_in(seconds), from_master])
       end
 
       def do_draw(_end, _what, mpa, seconds)
@@ -124,7 +124,7 @@ module Sandbag
       end
 
       def do_press(index, _what, ml, seconds)
-        over(seconds, homed: [index, share([ml, @rig.homes_ml].min, seconds)])
+        over(seconds, homed: [index, [ml, @rig.homes_ml].min / steps_in(seconds)])
       end
 
       def do_cycle(_end, _what, seconds)

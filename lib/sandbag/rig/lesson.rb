@@ -39,8 +39,8 @@ module Sandbag
           "air" => [], start => true, "any_tool" => true, "air_left" => FREE_LEFT_ML
         })
       end
-      # A pass on the brakes, how long it cools before, s; and mL of steam that a lever does not notice. [default]
-      PASS_S, COOL_S, STEAM_ML = 240.0, 900.0, 0.02
+      # A pass on the brakes, s; and mL of steam that a lever does not notice. [default]
+      PASS_S, STEAM_ML = 240.0, 0.02
       # mL that may stay where no lesson says how much. [default]
       FREE_LEFT_ML = 0.03
 
@@ -81,12 +81,13 @@ module Sandbag
       #   not done wrong and could have been), and the same figures
       #   of a good hand
       def result(rig)
+        figures = figures(rig)
         {
-          done: done?(rig),
+          done: done?(figures),
           goal_ml: @row["air_left"],
           goal_openings: @row["openings"],
           goal_fresh: @row["fresh"],
-          **figures(rig),
+          **figures,
           where: where(rig),
           slips: slips(rig),
           well: well(rig),
@@ -122,19 +123,18 @@ module Sandbag
         others.empty? ? [] : ["hose", *others]
       end
 
-      def done?(rig)
-        left_ml(rig) <= @row["air_left"] && rig.openings <= (@row["openings"] || rig.openings) &&
-          rig.fresh >= (@row["fresh"] || 0.0) && !(@row["pass"] && after_pass(rig) > STEAM_ML)
-      end
-
-      # Wherever it is.
-      def left_ml(rig)
-        rig.air_ml + rig.unit.ml
+      def done?(figures)
+        left_ml, openings, fresh = figures.values_at(:air_left_ml, :openings, :fresh)
+        left_ml <= @row["air_left"] && openings <= (@row["openings"] || openings) &&
+          fresh >= (@row["fresh"] || 0.0) && figures.fetch(:steam_ml, 0.0) <= STEAM_ML
       end
 
       # @return [Float] mL of steam after a pass on the brakes, from cold
       def after_pass(rig)
-        rig.snapshot.act("do" => "wait", "s" => COOL_S).act("do" => "descend", "s" => PASS_S).heat.steam_ml
+        heat = Heat.new(rig.celsius)
+        boils_c = rig.boils_c
+        (PASS_S / Simulation::STEP_S).round.times { heat.pass(Simulation::STEP_S, brakes: true, boils_c: boils_c) }
+        heat.steam_ml
       end
 
       def where(rig)
@@ -167,7 +167,7 @@ module Sandbag
 
       def figures(rig)
         {
-          air_left_ml: left_ml(rig), steam_ml: (after_pass(rig) if @row["pass"]), used_ml: rig.used_ml,
+          air_left_ml: rig.air_ml + rig.unit.ml, steam_ml: (after_pass(rig) if @row["pass"]), used_ml: rig.used_ml,
           seconds: rig.seconds, openings: rig.openings, fresh: rig.fresh
         }.compact
       end

@@ -18,8 +18,8 @@ module Sandbag
       # A hand at a syringe presses no harder, MPa. [default]
       SYRINGE_MPA = 0.3
 
-      attr_reader :plumbing, :faults, :seconds, :master, :jar_ml, :leaked_ml, :sealed_ml, :poured_ml, :air, :placed,
-        :heat, :unit
+      attr_reader :plumbing, :faults, :celsius, :seconds, :master, :jar_ml, :leaked_ml, :sealed_ml, :poured_ml, :air,
+        :placed, :heat, :unit
 
       # @param sheet [Circuit::Sheet]; air [Array<Slug>]; faults [Faults]; celsius [Float] of the fluid
       # @param reservoir [Float] share of it that is filled; old [Boolean] the fluid below it has to be renewed
@@ -42,6 +42,7 @@ module Sandbag
         @heat = Heat.new(celsius)
         @unit = AbsUnit.new(plumbing.paths.first, unit_ml)
         @water = water
+        @fluid = Knowledge.find("fluids", sheet.value("fluid", "stamped"))
         @ends = plumbing.paths.map do |path|
           FarEnd.new(path, ClearHose.new(path.volume_ml + @circuit.master.fluid_ml, old: old || water.positive?))
         end
@@ -149,6 +150,13 @@ module Sandbag
         @water.positive? ? @water * (1 - fresh) : 0.0
       end
 
+      # @return [Float] °C at which the fluid at the far ends boils; free water boils by itself where the fluid takes
+      #   none up, and without it nothing does
+      def boils_c
+        return Choose::BoilingPoint.c(@fluid, water_percent) if @fluid && @fluid["family"] == "glycol"
+        water_percent.positive? ? Choose::BoilingPoint::WATER_C : Float::INFINITY
+      end
+
       # @param action [Hash] see Hands
       # @return [Simulation] self, with that done and as much time gone as it takes
       # Refuses an action that there is not, and figures that cannot be.
@@ -193,7 +201,7 @@ module Sandbag
       def advance(vacuum_mpa: 0.0, brakes: false, pushed: nil, homed: nil, cracked: false, cycled: false)
         @seconds += STEP_S
         @moved_ml.fill(0.0)
-        heat_up(brakes) if brakes || heat.celsius > @celsius
+        heat_up(brakes) if brakes || heat.celsius > celsius
         out_at_joint if cracked
         out_of_unit if cycled
         take_up
@@ -260,7 +268,7 @@ module Sandbag
       def place(what)
         @placed = (placed | [what]).freeze
         laid = placed.map { |id| Knowledge.find("practice_places", id)["lays"] }.reduce(:merge)
-        @plumbing = Plumbing.new(@sheet, celsius: @celsius, **laid.transform_keys(&:to_sym))
+        @plumbing = Plumbing.new(@sheet, celsius: celsius, **laid.transform_keys(&:to_sym))
         @ends.zip(plumbing.paths) { |far, path| far.path = path }
       end
 
@@ -326,13 +334,6 @@ module Sandbag
 
       def heat_up(brakes)
         heat.pass(STEP_S, brakes: brakes, boils_c: boils_c)
-      end
-
-      # Of what is in there; free water boils by itself where the fluid takes none up, and without it nothing does.
-      def boils_c
-        fluid = Knowledge.find("fluids", @sheet.value("fluid", "stamped"))
-        return Choose::BoilingPoint.c(fluid, water_percent) if fluid && fluid["family"] == "glycol"
-        water_percent.positive? ? Choose::BoilingPoint::WATER_C : Float::INFINITY
       end
 
       # No harder than a hand presses a syringe.

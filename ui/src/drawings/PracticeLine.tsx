@@ -180,15 +180,15 @@ export function PracticeLine({ run, ends, frame, end, isOpen, isGlass, onDrag }:
       {(isGlass ? frame.slugs : []).map((slug) => {
         const { left, up } = place(slug.path, slug.at_mm);
         const size = 5 + 9 * Math.cbrt(slug.ml);
-        if (slug.fine)
-          return (
-            <g
-              key={slug.id}
-              data-moves
-              data-slug
-              style={{ transform: `translate(${left.toFixed(1)}px, ${up.toFixed(1)}px)` }}
-            >
-              {FROTH.map(([dx, dy]) => (
+        return (
+          <g
+            key={slug.id}
+            data-moves
+            data-slug
+            style={{ transform: `translate(${left.toFixed(1)}px, ${up.toFixed(1)}px)` }}
+          >
+            {slug.fine ? (
+              FROTH.map(([dx, dy]) => (
                 <circle
                   key={dx}
                   cx={dx}
@@ -198,23 +198,16 @@ export function PracticeLine({ run, ends, frame, end, isOpen, isGlass, onDrag }:
                   stroke={theme.ink}
                   strokeWidth="1.500"
                 />
-              ))}
-            </g>
-          );
-        return (
-          <g
-            key={slug.id}
-            data-moves
-            data-slug
-            style={{ transform: `translate(${left.toFixed(1)}px, ${up.toFixed(1)}px)` }}
-          >
-            <ellipse
-              rx={size * 1.3}
-              ry={Math.min(size, 8)}
-              fill={theme.panel}
-              stroke={theme.ink}
-              strokeWidth="2.500"
-            />
+              ))
+            ) : (
+              <ellipse
+                rx={size * 1.3}
+                ry={Math.min(size, 8)}
+                fill={theme.panel}
+                stroke={theme.ink}
+                strokeWidth="2.500"
+              />
+            )}
           </g>
         );
       })}
