@@ -11,8 +11,7 @@ module Sandbag
         rows = Knowledge.table("complaint_words").select { |row| row.fetch("side", side) == side }
           .filter_map { |row| (place = place_of(row, said)) && [place, row] }
         named = rows.sort_by(&:first).map { |_, row| row["first"] }
-        named.flat_map { |each| each.each_with_index.to_a }.sort_by.with_index { |(_, turn), place| [turn, place] }
-          .map(&:first).uniq
+        Array.new(named.map(&:size).max.to_i) { |turn| named.filter_map { |each| each[turn] } }.flatten.uniq
       end
 
       # @return [Integer, nil] where the first of its words begins

@@ -72,9 +72,9 @@ module Sandbag
 
       # @return [Float] MPa for each mL/s out by the master's outlet, its joint cracked
       def joint_resistance
-        crack = Knowledge.find("nipple_openings", "eighth")["turns"]
-        Hydraulics::Flow.resistance_mpa_s_ml([Hydraulics::Flow::Segment.new(Bleed::Drive::NIPPLE_MM, nipple_mm(crack))],
-          fluid)
+        bore = Knowledge.find("nipple_openings", "eighth")["bore"]
+        crack = Hydraulics::Flow::Segment.new(Bleed::Drive::NIPPLE_MM, bore)
+        Hydraulics::Flow.resistance_mpa_s_ml([crack], fluid)
       end
 
       # @return [Float] MPa for each mL/s that comes back from all far ends together
