@@ -82,12 +82,11 @@ module App
 
       def readings(rows)
         rules = Sandbag::Knowledge.find("entry_kinds", "feel.reading")["data"]
+        readers = %w[force travel].to_h { |name| [name, Sandbag::Circuit::QuantityReader.new(rules[name], name)] }
         rows.each_with_index.map do |row, index|
           force, travel =
-            %w[force travel].map do |name|
-              Sandbag::Refusal.within("readings/#{index}/#{name}") do
-                Sandbag::Circuit::QuantityReader.new(rules[name], name).read(row[name])
-              end
+            readers.map do |name, reader|
+              Sandbag::Refusal.within("readings/#{index}/#{name}") { reader.read(row[name]) }
             end
           Sandbag::Feel::Reading.new(id: index.to_s, force_n: force, travel_mm: travel)
         end

@@ -11,6 +11,8 @@ module App
 
     # Keywords that say nothing of a value.
     SILENT = %w[description title default example x-error].freeze
+    # Keywords of an object's members, gone through once together.
+    MEMBERS = %w[properties additionalProperties].freeze
     TYPES = {
       "object" => ->(value) { value.is_a?(Hash) }, "array" => ->(value) { value.is_a?(Array) },
       "string" => ->(value) { value.is_a?(String) }, "null" => ->(value) { value.nil? },
@@ -37,9 +39,9 @@ module App
     # @return [Proc] value → whether the schema lets it through
     def compile(schema)
       return reference(schema["$ref"]) if schema.key?("$ref")
-      checks = schema.except(*SILENT, "additionalProperties").map { |keyword, rule| check(keyword, rule, schema) }
-      checks << others(schema) if schema.key?("additionalProperties")
-      ->(value) { checks.all? { |each| each.call(value) } }
+      checks = schema.except(*SILENT, *MEMBERS).map { |keyword, rule| check(keyword, rule, schema) }
+      checks << members(schema) if MEMBERS.any? { |keyword| schema.key?(keyword) }
+      (checks.size == 1) ? checks.first : ->(value) { checks.all? { |each| each.call(value) } }
     end
 
     private
@@ -60,8 +62,6 @@ module App
         ->(value) { value == rule }
       when "required"
         on(Hash) { |value| rule.all? { |name| value.key?(name) } }
-      when "properties"
-        properties(rule)
       when "items"
         compile(rule).then { |each| on(Array) { |value| value.all?(&each) } }
       when "format"
@@ -98,18 +98,17 @@ module App
       (tests.size == 1) ? tests.first : ->(value) { tests.any? { |test| test.call(value) } }
     end
 
-    def properties(rules)
-      compiled = rules.transform_values { |rule| compile(rule) }
-      on(Hash) { |value| value.all? { |name, each| !(rule = compiled[name]) || rule.call(each) } }
+    def members(schema)
+      rules = schema.fetch("properties", {}).transform_values { |rule| compile(rule) }
+      others = others(schema.fetch("additionalProperties", true))
+      on(Hash) { |value| !value.any? { |name, each| !rules.fetch(name, others).call(each) } }
     end
 
-    def others(schema)
-      known = schema.fetch("properties", {})
-      rule = schema["additionalProperties"]
-      return ->(_) { true } if rule == true
-      return on(Hash) { |value| value.each_key.all? { |name| known.key?(name) } } if rule == false
-      compiled = compile(rule)
-      on(Hash) { |value| value.all? { |name, each| known.key?(name) || compiled.call(each) } }
+    def others(rule)
+      case rule
+      when true, false then ->(_) { rule }
+      else compile(rule)
+      end
     end
 
     # What a keyword says of values of its own kind; others pass.

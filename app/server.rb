@@ -1,21 +1,12 @@
 # frozen_string_literal: true
 
-require "ipaddr"
 require "rack"
 require "rack/protection"
 
 module App
   # The whole application as one Rack app over one store.
   module Server
-    # Answers worth compressing; the page's own files are compressed when it is built.
-    COMPRESSED = %w[application/json application/problem+json text/csv].freeze
-    # Bytes under which it saves nothing worth the time.
-    SMALL = 1_400
-    HOSTS = ["localhost", IPAddr.new("127.0.0.1"), IPAddr.new("::1")].freeze
-
-    def self.compress?(headers)
-      !headers.key?("content-encoding") && headers.fetch("content-length", SMALL).to_i >= SMALL
-    end
+    HOSTS = %w[localhost 127.0.0.1 [::1]].freeze
 
     def self.build(store, clock: -> { Time.now })
       Sandbag::Knowledge.load_all
@@ -26,7 +17,7 @@ module App
       parts = {store: store, memory: memory, contract: Contract.load, clock: clock}
       Rack::Builder.app do
         use SecurityHeaders
-        use Rack::Deflater, include: COMPRESSED, if: ->(_, _, headers, _) { Server.compress?(headers) }
+        use Compressed
         use Rack::Protection::HostAuthorization,
           permitted_hosts: HOSTS,
           message: "This host is not served here.\n",

@@ -66,7 +66,7 @@ module App
 
     def fields
       @fields ||= FIELDS.to_h do |name, part|
-        [name, Sandbag::Circuit::Field.of(part, @sheet.kind.id).find { |each| each.name == name }]
+        [name, Sandbag::Circuit::PartFields.of(part, @sheet.kind.id).fetch(name)]
       end
     end
 

@@ -2,7 +2,7 @@
 
 # How fast Sandbag answers on this machine, and what it sends: bench/run.rb. A shop of 300 machines, 10,000 signed and
 # 60 open jobs and 10,000 shelf moves is grown first. Printed beside a bare Rack "hello" behind the same Puma; OVER
-# marks a missed aim. RUBYOPT=--yjit compares the two ways of running Ruby.
+# marks a missed aim. The server runs as bin/serve has it.
 require_relative "../app/boot"
 require_relative "../spec/support/served"
 require_relative "../spec/support/sheets"

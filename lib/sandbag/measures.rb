@@ -17,19 +17,20 @@ module Sandbag
       attributes(*all)
       kept = all.to_h { |name| [name, :"@#{name}"] }.freeze
       define_singleton_method(:measures_kept) { kept }
-      define_singleton_method(:measure_defaults) { defaults }
+      blank = all.to_h { |name| [name, nil] }.merge(defaults).freeze
+      define_singleton_method(:measures_blank) { blank }
       include Value
     end
 
     # Behaviour of the value object.
     module Value
       def initialize(**given)
-        take(self.class.measure_defaults.merge(given), self.class.measures_kept)
+        take(self.class.measures_blank.merge(given))
       end
 
       # A copy with some measures changed; the others were judged when it was made.
       def with(**changes)
-        dup.take(changes, self.class.measures_kept.slice(*changes.keys))
+        dup.take(changes)
       end
 
       def ==(other)
@@ -43,12 +44,20 @@ module Sandbag
 
       protected
 
-      # @param kept [Hash{Symbol => Symbol}] where each measure that is taken is kept
-      def take(given, kept)
-        unknown = (given.size != kept.size) ? given.keys - kept.keys : []
-        raise ArgumentError, "#{self.class} has no #{unknown.join(", ")}" if unknown.any?
-        kept.each { |name, variable| instance_variable_set(variable, Measures.finite(name, given[name])) }
+      def take(given)
+        kept = self.class.measures_kept
+        given.each do |name, value|
+          variable = kept[name] || raise(ArgumentError, "#{self.class} has no #{name}")
+          instance_variable_set(variable, Measures.finite(name, value))
+        end
+        settle
         freeze
+      end
+
+      private
+
+      # What follows from the measures and is asked for again and again.
+      def settle
       end
     end
 

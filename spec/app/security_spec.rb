@@ -29,6 +29,7 @@ RSpec.describe "Security", :api do
     {
       "127.0.0.1:4747" => 200,
       "localhost:4747" => 200,
+      "[::1]:4747" => 200,
       "elsewhere.example" => 403,
       "127.0.0.1.elsewhere.example" => 403,
       "10.0.0.8" => 403

@@ -59,8 +59,7 @@ class Served
   private
 
   def boot
-    spawn(environment, "bundle", "exec", "puma", "--config", "app/puma.rb", "config.ru", chdir: ROOT,
-      out: "#{@folder}/log", err: %i[child out])
+    spawn(environment, "bin/support/puma.sh", chdir: ROOT, out: "#{@folder}/log", err: %i[child out])
   end
 
   def environment

@@ -26,7 +26,8 @@ module Sandbag
         end
       end
 
-      attr_reader :legs, :far_end
+      # pocket_ml: air that stays in the far end's cavity where its port is not at the top, mL
+      attr_reader :legs, :far_end, :pocket_ml
 
       # @param sheet [Circuit::Sheet]; far_end [Hash] a caliper or slave of it
       # @param loop_down [Boolean] as if every high spot were pulled down and tied
@@ -42,6 +43,7 @@ module Sandbag
         @raised_mm = raised_mm
         @tilted_mm = tilted_mm
         @legs = (feed + walk).freeze
+        @pocket_ml = (cavity = cavity_values) ? Hydraulics::PortPocket.volume_ml(*cavity) : 0.0
         freeze
       end
 
@@ -77,13 +79,6 @@ module Sandbag
       # @return [Float] mm of head from the master's outlet down to the nipple
       def head_mm
         master.height_mm - points.last.height_mm
-      end
-
-      # Air stays in the far end's cavity where its port is not at the top.
-      # @return [Float] mL
-      def pocket_ml
-        cavity = cavity_values
-        cavity ? Hydraulics::PortPocket.volume_ml(*cavity) : 0.0
       end
 
       # @return [Array<Float>, nil] radius and depth of the cavity in mm, and its port's angle from the top

@@ -48,7 +48,10 @@ module Sandbag
       # @return [Hash] ways: the profile of each far end; methods: what becomes of its air under each
       def to_h
         ways = Way.all(@sheet, **@given)
-        judged = usable.map { |method| Judged.new(method, ways.map { |way| MethodVerdict.new(way, method) }) }
+        leanings = Schools.leanings(@schools, @sheet.kind.id, dry: @dry)
+        judged = usable.map do |method|
+          Judged.new(method, ways.map { |way| MethodVerdict.new(way, method) }, leanings[method["id"]])
+        end
         {
           ways: ways.map { |way| way_view(way) },
           methods: judged.sort_by.with_index { |each, index| [*rank(each), index] }.map { |each| row(each) },
@@ -62,8 +65,8 @@ module Sandbag
         Way.all(@sheet, **@given).flat_map { |way| Figures.new(way, MethodVerdict.new(way, method)).items }
       end
 
-      # @attr method [Hash]; verdicts [Array<MethodVerdict>] on each way
-      Judged = Struct.new(:method, :verdicts) do
+      # @attr method [Hash]; verdicts [Array<MethodVerdict>] on each way; leaning [Integer] of the shop's schools
+      Judged = Struct.new(:method, :verdicts, :leaning) do
         def worst
           @worst ||= verdicts.max_by { |verdict| RANKS.index(verdict.id) }
         end
@@ -78,7 +81,7 @@ module Sandbag
         method = judged.method
         [
           RANKS.index(judged.worst.id), method["aid"] ? 1 : 0, method["needs_tool"] ? 0 : 1, wanting(method).size,
-          (method["people"] > @people) ? 1 : 0, -leaning(method), method["minutes"]
+          (method["people"] > @people) ? 1 : 0, -judged.leaning, method["minutes"]
         ]
       end
 
@@ -92,10 +95,6 @@ module Sandbag
       end
       # Every bench has them.
       COMMON = %w[nipple_spanner catch_jar ring_spanner soft_vice].freeze
-
-      def leaning(method)
-        Schools.leaning(@schools, method["id"], @sheet.kind.id, dry: @dry)
-      end
 
       def barred_view(row)
         why = barred(row)
@@ -116,7 +115,7 @@ module Sandbag
           why: why(worst),
           wanting: @shelf ? wanting(method).map { |tool| Knowledge.find("tools", tool)["label"] } : [],
           short_of_hands: method["people"] > @people,
-          leaning: leaning(method),
+          leaning: judged.leaning,
           legs: judged.verdicts.map { |verdict| legs(verdict) },
           flow_ml_s: judged.verdicts.first.flow_ml_s
         }.compact

@@ -35,8 +35,11 @@ module Sandbag
 
       # @return [String] suitable, workable or leaves_air
       def id
-        return "suitable" if clean?
-        changes.any? ? "workable" : "leaves_air"
+        @id ||=
+          if clean? then "suitable"
+          else
+            changes.any? ? "workable" : "leaves_air"
+          end
       end
 
       # Every leg gives its air up, and no cavity keeps any.

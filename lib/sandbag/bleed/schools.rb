@@ -20,16 +20,17 @@ module Sandbag
         Knowledge.find("schools", "passed")["amounts"].fetch(followed(set)["passed"])
       end
 
-      # How far a shop leans to a method on a circuit.
+      # How far a shop leans to each method on a circuit.
       # @param dry [Boolean] the circuit was opened
-      # @return [Integer] over 0 sooner, under 0 later
-      def self.leaning(set, method, kind, dry:)
+      # @return [Hash{String => Integer}] over 0 sooner, under 0 later
+      def self.leanings(set, kind, dry:)
         answers = followed(set)
-        open.sum do |row|
-          next 0 if !row["kinds"]&.include?(kind) || (row["dry"] && !dry)
-          named = ->(column) { row.dig(column, answers[row["id"]])&.include?(method) }
-          (named.call("prefers") ? 1 : 0) - (named.call("avoids") ? 1 : 0)
-        end
+        rows = open.select { |row| row["kinds"]&.include?(kind) && (dry || !row["dry"]) }
+        named = ->(column) { rows.flat_map { |row| row.dig(column, answers[row["id"]]) || [] } }
+        leanings = Hash.new(0)
+        named.call("prefers").each { |method| leanings[method] += 1 }
+        named.call("avoids").each { |method| leanings[method] -= 1 }
+        leanings
       end
 
       # Refuses, at the school, one that is not known or leaves no choice, and an answer that is none.

@@ -33,6 +33,7 @@ module Sandbag
           tilted_mm: @tilted_mm)
         @fluid = Hydraulics::FlowingFluid.of(family, celsius: @celsius)
         @stroke_ml = Circuit::Assembly.build(sheet).master.volume_per_stroke_ml
+        @changed = {}
         freeze
       end
 
@@ -42,9 +43,9 @@ module Sandbag
       end
 
       # @param change [String] of MethodVerdict::CHANGES
-      # @return [Way] the same with that changed
+      # @return [Way] the same with that changed; made once, since every method asks for it
       def changed_by(change)
-        with(**{change.to_sym => {"opening" => "half", "celsius" => WARM_C}.fetch(change, true)})
+        @changed[change] ||= with(**{change.to_sym => {"opening" => "half", "celsius" => WARM_C}.fetch(change, true)})
       end
 
       # A change that was made already, or can change nothing here.

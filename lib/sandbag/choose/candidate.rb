@@ -21,14 +21,15 @@ module Sandbag
       def at(pressure_mpa)
         stroke_mm = working_stroke_mm(pressure_mpa)
         reserve_mm = reserve_stroke_mm(pressure_mpa)
-        {
+        figures = {
           force_n: circuit.finger_force_n(pressure_mpa),
           stroke_mm: stroke_mm, travel_mm: lever.travel_mm(stroke_mm),
           stroke_share: stroke_mm / master.stroke_mm, travel_share: travel_share(stroke_mm),
           reserve_stroke_share: reserve_mm / master.stroke_mm, reserve_travel_share: travel_share(reserve_mm),
-          force_ratio: circuit.force_ratio, volume_ratio: circuit.volume_ratio, lever_ratio: lever.ratio,
-          lift_mm: circuit.clutch? ? ClutchLift.mm(circuit, master.stroke_mm) : nil
-        }.compact
+          force_ratio: circuit.force_ratio, volume_ratio: circuit.volume_ratio, lever_ratio: lever.ratio
+        }
+        figures[:lift_mm] = ClutchLift.mm(circuit, master.stroke_mm) if circuit.clutch?
+        figures
       end
 
       # @param figures [Hash] what `at` returned
@@ -53,11 +54,8 @@ module Sandbag
 
       # @return [Array<String>] what to watch although the cylinder can be used
       def warnings(figures)
-        unless [figures[:reserve_stroke_share], figures[:reserve_travel_share]].any? { |share|
-                 share > WARN_SHARE && share <= 1
-               }
-          return []
-        end
+        shares = figures.values_at(:reserve_stroke_share, :reserve_travel_share)
+        return [] unless shares.any? { |share| share > WARN_SHARE && share <= 1 }
         ["little reserve: over #{(WARN_SHARE * 100).round} % used with knock-back and air"]
       end
 

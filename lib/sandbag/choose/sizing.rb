@@ -63,11 +63,13 @@ module Sandbag
       def row(option)
         candidate = option.candidate
         figures = candidate.at(option.pressure_mpa)
-        {key: option.key, label: option.label, bore_mm: option.bore_mm, push_offset_mm: option.push_offset_mm,
-         fitted: option.key == @fitted.key, **figures, **change(figures),
-         band: School.band_of(figures[:volume_ratio])["id"],
-         rejected: candidate.rejections(figures, @target["effort_limit"]), warnings: candidate.warnings(figures),
-         distance: @school.distance(figures, @target)}.compact
+        row = {key: option.key, label: option.label, bore_mm: option.bore_mm, push_offset_mm: option.push_offset_mm,
+               fitted: option.key == @fitted.key, **figures, **change(figures),
+               band: School.band_of(figures[:volume_ratio])["id"],
+               rejected: candidate.rejections(figures, @target["effort_limit"]), warnings: candidate.warnings(figures),
+               distance: @school.distance(figures, @target)}
+        row.compact!
+        row
       end
 
       def fitted_figures
@@ -75,7 +77,8 @@ module Sandbag
       end
 
       def change(figures)
-        effort, travel = %i[force_n travel_mm].map { |key| 100 * (figures[key] / fitted_figures[key] - 1) }
+        effort = 100 * (figures[:force_n] / fitted_figures[:force_n] - 1)
+        travel = 100 * (figures[:travel_mm] / fitted_figures[:travel_mm] - 1)
         band = ChangeBand.of([effort.abs, travel.abs].max)
         {
           effort_change_percent: effort,
@@ -86,7 +89,9 @@ module Sandbag
       end
 
       def rank(rows)
-        rows.sort_by { |each| [each[:fitted] ? 0 : 1, each[:rejected].empty? ? 0 : 1, each[:distance]] }
+        fitted, others = rows.partition { |each| each[:fitted] }
+        usable, rejected = others.partition { |each| each[:rejected].empty? }
+        fitted + [usable, rejected].flat_map { |each| each.sort_by { |row| row[:distance] } }
       end
 
       def target_view

@@ -4,9 +4,13 @@ module Sandbag
   module Circuit
     # Turns a written sheet into the circuit that can be computed.
     module Assembly
-      # @return [Hydraulics::Circuit]
+      # @return [Hydraulics::Circuit] made once for each sheet
       # Refuses, by field path, what a part refuses of itself.
       def self.build(sheet)
+        sheet.made(:circuit) { assemble(sheet) }
+      end
+
+      def self.assemble(sheet)
         fluid = Knowledge.find("fluids", sheet.value("fluid", "stamped"))
         Hydraulics::Circuit.new(
           kind: sheet.kind,
@@ -70,7 +74,7 @@ module Sandbag
       def self.numbers(sheet, part)
         sheet.values(part).transform_values(&:value)
       end
-      private_class_method :lever, :master, :line, :caliper, :slave, :vehicle, :numbers
+      private_class_method :assemble, :lever, :master, :line, :caliper, :slave, :vehicle, :numbers
     end
   end
 end

@@ -10,7 +10,7 @@ module Sandbag
       # @param sheet [Sheet]; today [Date]
       def self.refuse_future(sheet, today)
         sheet.parts.each do |part|
-          Field.of(part["part"], sheet.kind.id).select { |field| field.type == "date" }.each do |field|
+          PartFields.of(part["part"], sheet.kind.id).select { |field| field.type == "date" }.each do |field|
             day = sheet.values(part)[field.name].value
             next if day.nil? || day == FluidAge::UNKNOWN || Date.iso8601(day) <= today
             raise Refusal.at("parts/#{part["id"]}/#{field.name}",

@@ -8,18 +8,14 @@ module Sandbag
         @all ||= Knowledge.table("circuit_fields").map { |row| new(row) }.freeze
       end
 
-      # @return [Array<Field>] the fields of a kind of part on a kind of circuit
-      def self.of(part, circuit_kind)
-        @of ||= Hash.new do |fields, key|
-          fields[key] = all.select { |field| field.part == key[0] && field.applies_to?(key[1]) }.freeze
-        end
-        @of[[part, circuit_kind]]
-      end
-
       # @return [Hash] what a page needs to show such a value
       attr_reader :view
 
       attr_reader :part, :name, :label, :note
+
+      # @return [String, nil] what its default depends on: CIRCUIT_KIND, or another field of the part
+      attr_reader :by
+      CIRCUIT_KIND = "circuit_kind"
 
       def initialize(row)
         @row = row
@@ -61,11 +57,15 @@ module Sandbag
         @reader.read(typed)
       end
 
-      # @param keys [Hash{String => String}] what a default may depend on: circuit_kind, build and the part's own
-      #   choices
+      # The default depends on another field of the part.
+      def dependent?
+        !(by.nil? || by == CIRCUIT_KIND)
+      end
+
+      # @param key [String] what it depends on
       # @return [Sheet::Value] of the trade default; of nil where there is none
-      def default(keys)
-        @defaults.fetch(@by ? keys[@by].to_s : OTHER) { @defaults[OTHER] }
+      def default(key)
+        @defaults.fetch(by ? key : OTHER) { @defaults[OTHER] }
       end
       OTHER = "other"
 

@@ -12,6 +12,7 @@ module Sandbag
       def initialize(rules, name)
         @rules = rules
         @name = name
+        @dimension = rules["dimension"]&.to_sym
       end
 
       # @return [Float, Array<Float>, String] in the core's unit
@@ -33,9 +34,7 @@ module Sandbag
 
       private
 
-      def dimension
-        @rules["dimension"].to_sym
-      end
+      attr_reader :dimension
 
       def measure(typed)
         raise Refusal.at("", "#{@name} is missing", accepted) if typed.nil? || typed == ""

@@ -37,7 +37,8 @@ module Sandbag
         @topology = Topology.new(@parts)
         SheetReader.check(self) if judged
         @of = @parts.group_by { |part| part["part"] }.freeze
-        @values = @parts.to_h { |part| [part["id"], resolve(part).freeze] }.freeze
+        @values = @parts.to_h { |part| [part["id"], resolve(part)] }.freeze
+        @made = {}
         freeze
       end
 
@@ -103,12 +104,10 @@ module Sandbag
             Refusal.at("parts/#{part_id}", "no such part on this circuit", parts.map { |each| each["id"] }.join(", "))
           )
         values = part["values"].except(field)
-        SheetReader.field(part["part"], field, part_id, kind.id)
-        unless typed.nil? || typed == ""
-          values =
-            values.merge(
-              SheetReader.values({field => {"value" => typed, "source" => source}}, part, kind.id)
-            )
+        if typed.nil? || typed == ""
+          Refusal.within("parts/#{part_id}") { PartFields.of(part["part"], kind.id).fetch(field) }
+        else
+          values = values.merge(SheetReader.values({field => {"value" => typed, "source" => source}}, part, kind.id))
         end
         dup.replace(part, part.merge("values" => values.freeze).freeze)
       end
@@ -123,8 +122,15 @@ module Sandbag
         @parts = parts.map { |each| each.equal?(old) ? new : each }.freeze
         @topology = Topology.new(@parts)
         @of = @parts.group_by { |part| part["part"] }.freeze
-        @values = @values.merge(new["id"] => resolve(new).freeze).freeze
+        @values = @values.merge(new["id"] => resolve(new)).freeze
+        @made = {}
         freeze
+      end
+
+      # @yieldreturn [Object] a frozen thing worked out from this sheet alone
+      # @return [Object] the same again, as long as the sheet is kept
+      def made(what)
+        @made[what] ||= yield
       end
 
       def to_h
@@ -134,25 +140,7 @@ module Sandbag
       private
 
       def resolve(part)
-        entered = part["values"]
-        known = part["defaults"]
-        keys = {"circuit_kind" => kind.id, "safety" => kind.safety}
-        Field.of(part["part"], kind.id).to_h do |field|
-          name = field.name
-          value =
-            if (given = entered[name]) then Value.new(field, given["value"], given["source"])
-            elsif known.key?(name) then Value.new(field, known[name], Source::DEFAULT)
-            else field.default(keys)
-            end
-          keys[name] = value.value
-          keys["build"] = caliper_build(keys) if keys.key?("pistons")
-          [name, value]
-        end
-      end
-
-      def caliper_build(keys)
-        return "bicycle" if kind.safety == "bicycle"
-        (keys["build"] == "sliding") ? "sliding" : "opposed_#{keys["pistons"].size}"
+        PartFields.of(part["part"], kind.id).resolve(part["values"], part["defaults"])
       end
     end
   end

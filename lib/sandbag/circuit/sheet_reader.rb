@@ -27,17 +27,7 @@ module Sandbag
       # @param entered [Hash] field => value and source
       # @return [Hash] the same, read
       def self.values(entered, part, kind)
-        entered.to_h do |name, given|
-          [name, value(field(part["part"], name, part["id"], kind), given, "parts/#{part["id"]}/#{name}")]
-        end
-      end
-
-      # @return [Field]
-      # Refuses one that such a part has not.
-      def self.field(part, name, id, kind)
-        fields = Field.of(part, kind)
-        fields.find { |field| field.name == name } ||
-          raise(Refusal.at("parts/#{id}/#{name}", "a #{part} has no #{name}", fields.map(&:name).join(", ")))
+        read(entered, part, kind) { |field, given| value(field, given) }
       end
 
       # Refuses two parts of one name, a part too many or too few, and a broken tree.
@@ -71,20 +61,28 @@ module Sandbag
       end
 
       def self.defaults(part, kind)
-        (part["defaults"] || {}).to_h do |name, value|
-          field = field(part["part"], name, part["id"], kind)
-          [name, Refusal.within("parts/#{part["id"]}/#{name}") { field.read(value) }]
+        read(part["defaults"] || {}, part, kind) { |field, value| field.read(value) }
+      end
+
+      # @yieldparam field [Field]; given [Object] what stands in it
+      def self.read(given, part, kind)
+        fields = PartFields.of(part["part"], kind)
+        Refusal.within("parts/#{part["id"]}") do
+          given.to_h do |name, each|
+            field = fields.fetch(name)
+            [name, Refusal.within(name) { yield(field, each) }]
+          end
         end
       end
 
-      def self.value(field, given, pointer)
+      def self.value(field, given)
         source = given["source"]
         unless Source::ENTERED.include?(source)
-          raise Refusal.at(pointer, "#{source} is not a source", Source::ENTERED.join(", "))
+          raise Refusal.at("", "#{source} is not a source", Source::ENTERED.join(", "))
         end
-        Refusal.within(pointer) { {"value" => field.read(given["value"]), "source" => source}.freeze }
+        {"value" => field.read(given["value"]), "source" => source}.freeze
       end
-      private_class_method :whole, :defaults, :value
+      private_class_method :whole, :defaults, :read, :value
     end
   end
 end

@@ -25,7 +25,8 @@ module Sandbag
       end
 
       def volume_ml(pressure_mpa)
-        Curve.row(pressure_mpa).zip(@coefficients).sum { |a, b| a * b }
+        dead_volume, stiffness, air = @coefficients
+        dead_volume + stiffness * pressure_mpa + Hydraulics::VolumeBudget.air_taken_ml(air, pressure_mpa)
       end
 
       # @return [Float] mL for each MPa

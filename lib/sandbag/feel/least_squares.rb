@@ -28,7 +28,7 @@ module Sandbag
       # @return [Vector, nil] coefficients; nil when the rows cannot tell the columns apart
       def self.free(rows, values)
         covariance = covariance(rows)
-        covariance && covariance * Matrix.rows(rows).transpose * Vector.elements(values)
+        covariance && covariance * (Matrix.rows(rows).transpose * Vector.elements(values))
       end
 
       # @return [Array<Float>] read minus fitted

@@ -13,8 +13,10 @@ module Sandbag
       # Below this pressure air and dead volume part; without enough readings there the air cannot be told.
       LOW_MPA = 0.5
       LOW_READINGS = 3
-      # Steps to the pressures as the readings would have them; they settle in two.
+      # Steps to the pressures as the readings would have them, at most; they settle in two.
       STEPS = 3
+      # A step under this share of every number's standard error changes nothing.
+      SETTLED = 1e-6
 
       # air_error_ml: standard error of the air; low_ml, high_ml: what 95 % lies within; degrees: of freedom
       # @attr outliers [Array<Reading>] readings to look at again; never dropped here
@@ -39,8 +41,10 @@ module Sandbag
         @circuit = circuit
         @doubt = doubt
         @readings = readings.select { |reading| circuit.pressure_mpa(reading.force_n).positive? }.freeze
+        @pressures = @readings.map { |reading| circuit.pressure_mpa(reading.force_n) }.freeze
         @plain = PlainFit.new(circuit, @readings)
         @mm_per_ml = circuit.travel_of_volume_mm(1.0)
+        @volumes_ml = @readings.map { |reading| reading.travel_mm / @mm_per_ml }.freeze
         @weights = weights
         @baseline = baseline
         solve
@@ -92,18 +96,17 @@ module Sandbag
       # @param force_n [Float]
       # @return [Float] mL
       def air_error_with(force_n)
-        added = Matrix.columns([free_row(force_n)])
-        reading = Reading.new(force_n: force_n, gauge: readings.all?(&:gauge))
-        weight = weight_of(reading)
-        inverse = LeastSquares.inverse(@normal + weight * (added * added.transpose))
-        inverse ? Math.sqrt(@scale * inverse[2, 2]) : air_error_ml
+        return air_error_ml unless @inverse
+        weight = weight_of(Reading.new(force_n: force_n, gauge: readings.all?(&:gauge)))
+        row = Vector.elements(free_row(force_n))
+        reach = @inverse * row
+        variance = @inverse[2, 2] - weight * reach[2]**2 / (1 + weight * row.inner_product(reach))
+        Math.sqrt(@scale * variance)
       end
 
       private
 
-      def pressures
-        readings.map { |reading| circuit.pressure_mpa(reading.force_n) }
-      end
+      attr_reader :pressures, :volumes_ml
 
       def weights
         readings.map { |reading| weight_of(reading) }
@@ -136,10 +139,6 @@ module Sandbag
         @outliers = @plain.outliers
       end
 
-      def volumes_ml
-        readings.map { |reading| reading.travel_mm / @mm_per_ml }
-      end
-
       # v0, C and V_air free, with what may be off beside them, each held by its own error. Readings of no lever at all
       # lead nowhere: nothing can be told of them, and there is no inverse.
       def free_fit
@@ -149,16 +148,20 @@ module Sandbag
         STEPS.times { step or break }
       end
 
-      # @return [Array<Float>, nil] nil when there is no next step
+      # @return [Array<Float>, nil] nil when there is no next step, or none is wanted
       def step
-        rows = readings.map { |reading| free_row(reading.force_n) }
-        left = residuals
-        @normal = Matrix.diagonal(*@held) + weighted(rows) + remembered
-        @inverse = LeastSquares.inverse(@normal)
+        @rows = readings.map { |reading| free_row(reading.force_n) }
+        @inverse = LeastSquares.inverse(Matrix.diagonal(*@held) + weighted(@rows) + remembered)
         return unless @inverse
-        pull = Vector.elements(right(rows, left)) - Vector.elements(@held.zip(@free).map { |weight, at| weight * at }) +
-          remembered * Vector.elements(moved)
-        @free = @free.zip((@inverse * pull).to_a).map(&:sum)
+        held = @held.zip(@free).map { |weight, at| weight * at }
+        pull = Vector.elements(right(@rows, residuals)) - Vector.elements(held) + remembered * Vector.elements(moved)
+        further = @inverse * pull
+        @free = @free.each_with_index.map { |at, index| at + further[index] }
+        settled?(further) ? nil : @free
+      end
+
+      def settled?(further)
+        further.each_with_index.all? { |each, index| each**2 <= SETTLED**2 * @inverse[index, index] }
       end
 
       # What the baseline says of dead volume and stiffness, as a share of the normal matrix.
@@ -215,9 +218,8 @@ module Sandbag
 
       # Air that the give of seals and pads would look like.
       def give_seen_ml
-        rows = readings.map { |reading| free_row(reading.force_n) }
         give = pressures.map { |pressure| @doubt.give_ml(pressure) }
-        (@inverse * Vector.elements(right(rows, give)))[2]
+        (@inverse * Vector.elements(right(@rows, give)))[2]
       end
     end
   end

@@ -6,6 +6,9 @@ module Sandbag
     class LeverReport
       attr_reader :fit, :verdict, :memory
 
+      # @return [Array<Hash>] force_n and travel_mm expected without air, up to the reference force or the firmest pull
+      attr_reader :curve
+
       # @param marked [Array<Array(Reading, Boolean)>] readings, each with whether it is set aside
       # @param baseline [Baseline, nil] what the lever was when it was last good
       # @param preload_known [Boolean] the return spring's preload was measured
@@ -17,6 +20,7 @@ module Sandbag
         @memory = Memory.new(circuit, @used, @reference_mpa, baseline, Doubt.new(circuit, preload_known: preload_known))
         @fit = @memory.fit
         @verdict = Verdict.new(@fit, circuit, @reference_mpa) if @fit
+        @curve = Hydraulics::LeverCurve.points(circuit, up_to_n: top_n)
         freeze
       end
 
@@ -33,11 +37,6 @@ module Sandbag
       def next_force
         return suggested_forces.first if fit.nil? || fit.air_error_ml.nil? || fit.low_readings < fit.low_wanted
         NextReading.new(fit, verdict, reference_n).force_n
-      end
-
-      # @return [Array<Hash>] force_n and travel_mm expected without air, up to the reference force or the firmest pull
-      def curve
-        Hydraulics::LeverCurve.points(@circuit, up_to_n: top_n)
       end
 
       def to_h

@@ -74,7 +74,7 @@ module Sandbag
       end
 
       def field_of(part, field)
-        Circuit::Field.of(part["part"], @fit.scope.sheet.kind.id).find { |each| each.name == field }
+        Circuit::PartFields.of(part["part"], @fit.scope.sheet.kind.id).fetch(field)
       end
 
       def range(line)

@@ -15,6 +15,9 @@ module Sandbag
       # @return [Float] mL under pressure
       attr_reader :fluid_ml
 
+      # @return [Float] of the whole far end: a clutch clamps nothing
+      attr_reader :clamp_area_mm2, :swept_area_mm2
+
       # @return [VolumeBudget] of the circuit without air
       attr_reader :budget
 
@@ -34,6 +37,8 @@ module Sandbag
         @bulk_modulus_mpa = Measures.finite("bulk_modulus", bulk_modulus_mpa)
         @reserve_air_ml = Measures.finite("reserve_air", reserve_air_ml)
         @held_ml = held_ml
+        @clamp_area_mm2 = calipers.sum(&:clamp_area_mm2)
+        @swept_area_mm2 = slave ? slave.area_mm2 : calipers.sum(&:swept_area_mm2)
         @fluid_ml = held_ml || (master.fluid_ml + lines.sum(&:fluid_ml) + far_ends.sum(&:fluid_ml))
         @budget = VolumeBudget.new(gap_ml: calipers.sum(&:gap_ml), hose_ml_mpa: lines.sum(&:swell_ml_mpa),
           actuator_ml_mpa: calipers.sum(&:stiffness_ml_mpa), fluid_ml: fluid_ml, bulk_modulus_mpa: @bulk_modulus_mpa)
@@ -59,14 +64,6 @@ module Sandbag
 
       def far_ends
         clutch? ? [slave] : calipers
-      end
-
-      def clamp_area_mm2
-        calipers.sum(&:clamp_area_mm2)
-      end
-
-      def swept_area_mm2
-        clutch? ? slave.area_mm2 : calipers.sum(&:swept_area_mm2)
       end
 
       # ΣA_c / A_m; on a clutch slave over master.

@@ -10,15 +10,11 @@ module Sandbag
 
       measures :finger_to_pivot_mm, :push_offset_mm, :free_play_mm, :gap_to_grip_mm, :safe_gap_mm, :efficiency
 
-      # Pull distance over push offset (docs/physics.md 1).
-      def ratio
-        finger_to_pivot_mm / push_offset_mm
-      end
+      # @return [Float] pull distance over push offset (docs/physics.md 1)
+      attr_reader :ratio
 
-      # η R: N at the piston for each N at the finger (docs/physics.md 1).
-      def gain
-        efficiency * ratio
-      end
+      # @return [Float] η R: N at the piston for each N at the finger (docs/physics.md 1)
+      attr_reader :gain
 
       # @return [Float] mm of travel that may be used before the safe gap is reached
       def available_travel_mm
@@ -28,6 +24,13 @@ module Sandbag
       # @return [Float] mm at the finger for a piston stroke, free play included
       def travel_mm(stroke_mm)
         free_play_mm + ratio * stroke_mm
+      end
+
+      private
+
+      def settle
+        @ratio = finger_to_pivot_mm / push_offset_mm
+        @gain = efficiency * ratio
       end
     end
   end

@@ -9,9 +9,8 @@ module Sandbag
 
       measures :bore_mm, :stroke_mm, :dead_stroke_mm, :preload_n
 
-      def area_mm2
-        Geometry.area_mm2(bore_mm)
-      end
+      # @return [Float]
+      attr_reader :area_mm2
 
       # p = max(0, (η R F − F_s) / A_m)  (docs/physics.md 1)
       # @return [Float] MPa
@@ -40,6 +39,12 @@ module Sandbag
       # @return [Float] mL
       def fluid_ml
         area_mm2 * stroke_mm / 1000
+      end
+
+      private
+
+      def settle
+        @area_mm2 = Geometry.area_mm2(bore_mm)
       end
     end
   end

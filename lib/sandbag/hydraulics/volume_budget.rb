@@ -17,14 +17,18 @@ module Sandbag
         gap_ml + stiffness_ml_mpa * pressure_mpa + VolumeBudget.air_taken_ml(air_ml, pressure_mpa)
       end
 
-      # C: what every MPa costs in hose, caliper and fluid together.
-      def stiffness_ml_mpa
-        hose_ml_mpa + actuator_ml_mpa + fluid_ml / bulk_modulus_mpa
-      end
+      # @return [Float] C: what every MPa costs in hose, caliper and fluid together
+      attr_reader :stiffness_ml_mpa
 
       # @return [Float] mL by which `air_ml` of trapped air has shrunk at a gauge pressure
       def self.air_taken_ml(air_ml, pressure_mpa)
         air_ml * pressure_mpa / (pressure_mpa + ATMOSPHERE_MPA)
+      end
+
+      private
+
+      def settle
+        @stiffness_ml_mpa = hose_ml_mpa + actuator_ml_mpa + fluid_ml / bulk_modulus_mpa
       end
     end
   end

@@ -74,6 +74,15 @@ RSpec.describe Sandbag::Feel::LeverFit do
     end
   end
 
+  it "foresees the error that one more reading leaves" do
+    for_all(air: 0.1..2.0, force: 6.0..100.0) do |air:, force:|
+      now = described_class.new(front, noise_free(forces, air))
+      then_ = described_class.new(front, noise_free(forces + [force], air))
+      foreseen = now.air_error_with(force) / Math.sqrt(now.scale)
+      expect(foreseen).to be_within(1e-4 * foreseen).of(then_.air_error_ml / Math.sqrt(then_.scale))
+    end
+  end
+
   it "never goes negative, whatever was read" do
     for_all(a: 0.0..40.0, b: 0.0..40.0, c: 0.0..40.0, d: 0.0..40.0, e: 0.0..40.0) do |a:, b:, c:, d:, e:|
       fit = described_class.new(front, readings([6, 12, 30, 70, 120], [a, b, c, d, e]))
