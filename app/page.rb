@@ -31,11 +31,9 @@ module App
       [405, {"content-type" => "text/plain", "allow" => "GET, HEAD"}, ["The page is read with GET.\n"]]
     end
 
-    # Only what the build put there: no path leads out of it.
     def file(path, env, keep)
-      files = built
-      return missing unless files.include?(path)
-      encoding, ending = ENCODINGS.find { |name, after| accepts?(env, name) && files.include?(path + after) }
+      return missing unless built?(path)
+      encoding, ending = ENCODINGS.find { |name, after| accepts?(env, name) && built?(path + after) }
       headers = {
         "content-type" => TYPES.fetch(File.extname(path), "application/octet-stream"),
         "cache-control" => keep,
@@ -49,8 +47,9 @@ module App
       [404, {"content-type" => "text/plain"}, ["There is no such file.\n"]]
     end
 
-    def built
-      Dir["#{DIST}/**/*"].map { |each| each.delete_prefix(DIST) }
+    # Only what the build put there: no path leads out of it.
+    def built?(path)
+      path.match?(%r{\A/(?:assets/)?[\w.-]+\z}) && File.file?("#{DIST}#{path}")
     end
 
     def accepts?(env, encoding)

@@ -33,6 +33,12 @@ const filesForWorker: Plugin = {
   },
 };
 
+/**
+ * What most rooms share comes with the page in one file: a request for each small part of it would take longer than the
+ * part. What is large and wanted by few stays with those who want it.
+ */
+const SHARED = { name: "shared", test: /src\/(kit\/(?!Picker)|server|words|pieces)/, minShareCount: 2 };
+
 export default defineConfig({
   plugins: [react(), filesForWorker, compressed],
   build: {
@@ -40,7 +46,10 @@ export default defineConfig({
     chunkSizeWarningLimit: 900,
     rollupOptions: {
       input: { main: "index.html", sw: "src/worker/sw.ts" },
-      output: { entryFileNames: (chunk) => (chunk.name === "sw" ? "sw.js" : "assets/[name]-[hash].js") },
+      output: {
+        entryFileNames: (chunk) => (chunk.name === "sw" ? "sw.js" : "assets/[name]-[hash].js"),
+        codeSplitting: { groups: [SHARED] },
+      },
     },
   },
 });

@@ -1,28 +1,31 @@
 import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource-variable/atkinson-hyperlegible-mono";
-import { StrictMode } from "react";
+import { startTransition, StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { askAgain } from "./server/server";
 import { App } from "./shell/App";
 import { whenIdle } from "./shell/whenIdle";
-import { KEEP_ROOMS } from "./worker/keepRooms";
+import { KEEP_ROOMS } from "./worker/agreed";
 
 if ("serviceWorker" in navigator && import.meta.env.PROD) {
-  const keepRooms = () =>
-    whenIdle(async () => (await navigator.serviceWorker.ready).active?.postMessage(KEEP_ROOMS));
+  const worker = navigator.serviceWorker;
+  const keepRooms = () => whenIdle(async () => (await worker.ready).active?.postMessage(KEEP_ROOMS));
   // answers fetched before the worker took over are fetched again, so that it has them when the server is away
-  navigator.serviceWorker.addEventListener("controllerchange", () => {
-    void askAgain();
+  worker.addEventListener("controllerchange", () => {
+    whenIdle(askAgain);
     keepRooms();
   });
-  void navigator.serviceWorker.register("/sw.js", { type: "module" });
+  whenIdle(() => worker.register("/sw.js", { type: "module" }));
   keepRooms();
 }
 
 const root = document.getElementById("root");
 if (!root) throw new Error("the page has no root");
-createRoot(root).render(
-  <StrictMode>
-    <App />
-  </StrictMode>,
+// piece by piece, as everything that is much to draw
+startTransition(() =>
+  createRoot(root).render(
+    <StrictMode>
+      <App />
+    </StrictMode>,
+  ),
 );

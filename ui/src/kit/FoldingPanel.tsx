@@ -1,3 +1,4 @@
+import { useState } from "react";
 import type { ReactNode } from "react";
 import styled from "styled-components";
 import { Panel } from "./layout";
@@ -35,15 +36,24 @@ interface Props {
   children: ReactNode;
 }
 
-/** A panel that folds to one line once there is nothing left to do in it. */
+/** A panel that folds to one line once there is nothing left to do in it; what is in it is drawn when it is opened. */
 export function FoldingPanel({ title, said, isFolded, children }: Props) {
+  // and stays from then on: nothing typed in it is lost when it is folded
+  const [wasOpen, setWasOpen] = useState(!isFolded);
+  if (!isFolded && !wasOpen) setWasOpen(true);
   return (
-    <Folding as="details" open={!isFolded}>
+    <Folding
+      as="details"
+      open={!isFolded}
+      onToggle={(event) => {
+        if (event.currentTarget.open) setWasOpen(true);
+      }}
+    >
       <summary>
         <h2>{title}</h2>
         {said}
       </summary>
-      <Body>{children}</Body>
+      {wasOpen ? <Body>{children}</Body> : null}
     </Folding>
   );
 }

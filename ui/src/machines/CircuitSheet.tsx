@@ -7,6 +7,7 @@ import { CircuitDrawing } from "../drawings/CircuitDrawing";
 import { Button } from "../kit/Button";
 import { downloadSvg } from "../kit/download";
 import { EntryField } from "../kit/EntryField";
+import { Later } from "../kit/Later";
 import { Column, Panel, Row, Split } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { CircuitFigures } from "./CircuitFigures";
@@ -61,7 +62,9 @@ export function CircuitSheet({ machineId, circuit }: Props) {
         <LeverHistory circuitId={circuit.id} control={figures.control} />
       </Column>
       {part ? (
-        <PartValues key={part.id} machineId={machineId} circuit={circuit} part={part} onPick={setPicked} />
+        <Later>
+          <PartValues key={part.id} machineId={machineId} circuit={circuit} part={part} onPick={setPicked} />
+        </Later>
       ) : null}
     </Split>
   );

@@ -1,5 +1,4 @@
-/** Where the service worker keeps the last answers; see sw.ts. */
-export const ANSWERS = "sandbag-answers";
+import { ANSWERS } from "../worker/agreed";
 
 /**
  * Lays an answer that came with an entry beside those the service worker kept, so that a reload without a server shows the

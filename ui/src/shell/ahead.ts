@@ -15,11 +15,14 @@ import type { Shown } from "../job/StageProps";
 
 type Params = LoaderFunctionArgs["params"];
 
-/** What a room asks first, asked while its code is still on the way; what fails is asked again by the room. */
+/**
+ * What a room asks first, asked while its code is still on the way, and after the page has begun to draw; what fails is
+ * asked again by the room.
+ */
 const asked =
   (ask: (params: Params) => unknown): LoaderFunction =>
   ({ params }) => {
-    ask(params);
+    setTimeout(ask, 0, params);
     return null;
   };
 

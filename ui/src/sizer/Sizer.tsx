@@ -7,6 +7,7 @@ import { Choice } from "../kit/Choice";
 import { Button } from "../kit/Button";
 import { Panel, Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
+import { useArrived } from "../kit/useArrived";
 import type { FarEndSize } from "./candidates";
 import { Exports } from "./Exports";
 import { PickedCylinders } from "./PickedCylinders";
@@ -46,6 +47,7 @@ export function Sizer({ start, circuitId, jobId, onTake, onTakeSizes, taken }: P
   const units = useUnits();
   const plot = useRef<SVGSVGElement>(null);
   const { data, error, refused } = sizing;
+  const isThere = useArrived(data);
   const refusedOwn = sizing.own[Number(refused?.pointer.match(/^candidates\/(\d+)/)?.[1])];
   return (
     <Panel>
@@ -60,7 +62,7 @@ export function Sizer({ start, circuitId, jobId, onTake, onTakeSizes, taken }: P
           </Row>
         </Notice>
       ) : null}
-      {data ? (
+      {isThere && data ? (
         <>
           <Quiet>
             At the {data.why}: {units.say("pressure", data.pressure_mpa, 2)}. The box is what is wanted;

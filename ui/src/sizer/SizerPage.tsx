@@ -4,6 +4,7 @@ import { Link, useSearchParams } from "react-router";
 import { Button } from "../kit/Button";
 import { Page, Panel, Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
+import { useArrived } from "../kit/useArrived";
 import { useTitle } from "../kit/useTitle";
 import { MachineSearch } from "../pieces/MachineSearch";
 import { pagesOf } from "../server/pagesOf";
@@ -24,6 +25,7 @@ export function SizerPage() {
   const circuit = useQuery(circuitQuery(circuitId));
   const fault = first.error ?? circuit.error ?? comparison.error;
   const start = comparison.data?.body ?? (circuit.data ? { sheet: circuit.data.sheet } : undefined);
+  const isThere = useArrived(start);
   const pick = (id: string) => {
     setPicks(false);
     setSearch({ circuit: id }, { replace: true });
@@ -62,7 +64,9 @@ export function SizerPage() {
         </Panel>
       ) : null}
       {comparison.data ? <Quiet>Saved comparison: {comparison.data.name}</Quiet> : null}
-      {start ? <Sizer key={search.toString() + circuitId} start={start} circuitId={circuitId} /> : null}
+      {isThere && start ? (
+        <Sizer key={search.toString() + circuitId} start={start} circuitId={circuitId} />
+      ) : null}
     </Page>
   );
 }

@@ -4,8 +4,7 @@ import { ExpirationPlugin } from "workbox-expiration";
 import { registerRoute } from "workbox-routing";
 import { CacheFirst, NetworkFirst } from "workbox-strategies";
 import type { WorkboxPlugin } from "workbox-core/types";
-import { ANSWERS } from "../server/answersKept";
-import { KEEP_ROOMS } from "./keepRooms";
+import { ANSWERS, KEEP_ROOMS } from "./agreed";
 
 // Keeps the page and the last answers at hand, so that a reload while the server is away still shows the job.
 // The network always comes first: nothing old is shown while the server answers.
