@@ -14,6 +14,7 @@ RSpec.describe "Side roads at the bench", :browser do
       wanting = stage_now("strip")["wanting"]
       expect(session).to have_content("Still to fetch before anything is opened: #{wanting.join(", ")}.")
       press :space
+      expect(session.evaluate_script("window.scrollY")).to eq 0
       expect(session).to have_button("Done", disabled: true)
       expect(stage_now("strip")["pieces"]).to eq 0
       session.click_link "To the pull list"

@@ -11,8 +11,7 @@ export const isTyping = (event: KeyboardEvent) => (event.target as HTMLElement).
 /**
  * Listens on the whole page, so that a foot switch that types a key works wherever the focus is; silent while text is
  * being typed and while a dialog is open. A held key counts once. The space bar acts here and never presses a focused
- * button or a picked
- * answer as well.
+ * button or a picked answer as well; while it has nothing to do, it does not roll the page either.
  */
 export function useHotkeys(hotkeys: Hotkeys): void {
   const latest = useRef(hotkeys);
@@ -21,8 +20,13 @@ export function useHotkeys(hotkeys: Hotkeys): void {
   });
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
-      const action = latest.current[event.key.toLowerCase()];
-      if (!action || event.ctrlKey || event.altKey || event.metaKey) return;
+      const key = event.key.toLowerCase();
+      const action = latest.current[key];
+      if (event.ctrlKey || event.altKey || event.metaKey) return;
+      if (!action) {
+        if (key in latest.current && event.target === document.body) event.preventDefault();
+        return;
+      }
       if (isTyping(event) || document.querySelector('[role="dialog"]')) return;
       event.preventDefault();
       event.stopPropagation();
