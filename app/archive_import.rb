@@ -153,9 +153,7 @@ module App
     end
 
     def known!(table, id, name)
-      return if Sandbag::Knowledge.find(table, id)
-      raise Sandbag::Refusal.at(name, "“#{id}” is not known",
-        Sandbag::Knowledge.table(table).map { |row| row["id"] }.join(", "))
+      Sandbag::Knowledge.fetch(table, id, name, "“#{id}” is not known")
     end
 
     # Whatever is wrong is said with its place; a damaged archive breaks nothing here.

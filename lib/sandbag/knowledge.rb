@@ -39,6 +39,13 @@ module Sandbag
       (@by_id[name] ||= table(name).to_h { |row| [row["id"], row] }.freeze)[id]
     end
 
+    # @param pointer [String] where the id stands; message [String] what is said of one that is not known
+    # @return [Hash] one row by its id
+    # Refuses an id that the table has not, with those that it has.
+    def self.fetch(name, id, pointer, message)
+      find(name, id) || raise(Refusal.at(pointer, message, table(name).map { |row| row["id"] }.join(", ")))
+    end
+
     # Names the tables as they are: another edition may rank, judge and word otherwise. A signed job keeps the edition
     # it was decided by.
     # @return [String]

@@ -106,9 +106,7 @@ module Sandbag
       private
 
       def explained(id)
-        Knowledge.find("bleed_methods", id) ||
-          raise(Refusal.at("explain", "there is no way to bleed “#{id}”",
-            Knowledge.table("bleed_methods").map { |row| row["id"] }.join(", ")))
+        Knowledge.fetch("bleed_methods", id, "explain", "there is no way to bleed “#{id}”")
       end
 
       def refill_said

@@ -16,8 +16,7 @@ module Sandbag
       end
 
       def self.word(table, id, family)
-        row = Knowledge.find(table, id) ||
-          raise(Refusal.at("", "#{id} is not known", Knowledge.table(table).map { |each| each["id"] }.join(", ")))
+        row = Knowledge.fetch(table, id, "", "#{id} is not known")
         Knowledge.find("compatibility_words", row.fetch(family))
       end
       private_class_method :word

@@ -162,20 +162,8 @@ module Sandbag
         !fluid.nil? && FluidChoice.refusal(fluid, stamped).nil?
       end
 
-      # Refuses a fluid of another family or a lower class, a cylinder that is rejected or changes the lever by more
-      # than a rider should find out by himself without his agreement written down, a method the circuit does not
-      # suit, and what is not on the pull list. What the shelf has to say is asked of Supplies.
       def admit(entry)
-        case entry.kind
-        when "fluid" then admit_fluid(entry.data)
-        when "cylinder" then admit_cylinder(entry.data)
-        when "method" then admit_method(entry.data)
-        when "far_end" then admit_far_end(entry.data["part"])
-        when "size" then admit_size(entry.data)
-        when "water" then admit_water
-        when "pulled" then admit_pulled(entry.data)
-        when "clash_solved" then admit_solved(entry.data["clash"])
-        end
+        Admission.new(self).admit(entry)
       end
 
       # @return [Circuit::Sheet] what cylinders are sized on: the circuit as it is, or the one that an added cylinder
@@ -196,6 +184,12 @@ module Sandbag
           method: bleed_method)
       end
 
+      # @param part [Hash] a far end; size [String] as it was typed
+      # @return [Circuit::Sheet] with that size at that end
+      def resized(sheet, part, size)
+        sheet.change(part["id"], (part["part"] == "caliper") ? "pistons" : "bore", size, "part_marking")
+      end
+
       private
 
       def lacking
@@ -206,12 +200,8 @@ module Sandbag
       def sized(sheet)
         entries.of("size").reduce(sheet) do |changed, entry|
           part = changed.part(entry.data["part"])
-          part ? changed.change(part["id"], size_field(part), entry.data["size"], "part_marking") : changed
+          part ? resized(changed, part, entry.data["size"]) : changed
         end
-      end
-
-      def size_field(part)
-        (part["part"] == "caliper") ? "pistons" : "bore"
       end
 
       def sheet_with_choices
@@ -233,102 +223,8 @@ module Sandbag
         sheet.set("master", "preload", preload_n.round(2), "measured")
       end
 
-      def admit_solved(id)
-        return if clash && clash["id"] == id
-        raise Refusal.at("data/clash", "no such clash was found at the dry trial", clash ? clash["id"] : "none")
-      end
-
-      def admit_fluid(data)
-        refusal = FluidChoice.refusal(data["fluid"], data["stamped"], abs: sheet.abs?)
-        return unless refusal
-        raise Refusal.at("data/fluid", refusal,
-          FluidChoice.allowed(data["stamped"]).map { |fluid| fluid["label"] }.join(", "))
-      end
-
-      def admit_cylinder(data)
-        row =
-          Sizing.new(sizing_sheet, sizes: [data.values_at("bore", "push_offset")]).row_of(
-            *data.values_at("bore", "push_offset")
-          )
-        if row[:rejected].any? && !row[:fitted]
-          raise Refusal.at("data/bore", row[:rejected].join("; "), "a cylinder that is not rejected")
-        end
-        return unless row[:agreement_needed] && data["agreed"].nil?
-        raise Refusal.at("data/agreed", "the #{@fitted.kind.control["noun"]} changes by over a quarter",
-          "the rider's agreement, in words")
-      end
-
       def suited(entry)
         entry && bleed_methods.find { |row| row["id"] == entry.data["method"] }
-      end
-
-      def admit_method(data)
-        if job.bleed.count.begun?
-          raise Refusal.at("kind", "fluid has moved by another way already", "a change of method under Bleed")
-        end
-        method = Knowledge.find("bleed_methods", data["method"])
-        suited = bleed_methods
-        return if suited.include?(method)
-        raise Refusal.at("data/method", "#{Wording.inside(method["label"])} does not suit this circuit",
-          suited.map { |row| row["id"] }.join(", "))
-      end
-
-      def admit_far_end(id)
-        ends = sheet.far_ends.map { |part| part["id"] }
-        return if ends.include?(id) || id == Cylinder::ALL
-        raise Refusal.at("data/part", "this circuit has no far end “#{id}”", [*ends, Cylinder::ALL].join(", "))
-      end
-
-      # Refuses a size the part cannot have, one with which the cylinder that is on cannot be used, and one on a job
-      # that renews nothing there.
-      def admit_size(data)
-        unless @ask.route&.far_end? && @ask.route.size_first?
-          raise Refusal.at("data/size", "this job puts nothing new on there", "a job that renews it")
-        end
-        part = sheet.far_ends.find { |each| each["id"] == data["part"] }
-        unless part
-          raise Refusal.at(
-            "data/part",
-            "this circuit has no far end “#{data["part"]}”",
-            sheet.far_ends.map { |each| each["id"] }.join(", ")
-          )
-        end
-        changed =
-          Refusal.within("data/size") { sheet.change(part["id"], size_field(part), data["size"], "part_marking") }
-        row =
-          Sizing.new(changed, sizes: []).row_of(changed.value("master", "bore"), changed.value("lever", "push_offset"))
-        if row[:rejected].any?
-          raise Refusal.at(
-            "data/size",
-            "with the cylinder that is on: #{row[:rejected].join("; ")}",
-            "a size that is not rejected, or another cylinder first"
-          )
-        end
-      end
-
-      def admit_water
-        return if family == "glycol"
-        raise Refusal.at("data/water", "a water reading says nothing of #{family || "a fluid that is not known"}",
-          "glycol fluid; others are looked at for free water")
-      end
-
-      def admit_pulled(data)
-        line = pull_list.find(data["line"])
-        unless line
-          raise Refusal.at(
-            "data/line",
-            "“#{data["line"]}” is not on the pull list",
-            pull_list.lines.map(&:id).join(", ")
-          )
-        end
-        raise Refusal.at("data/line", "#{line.label} is on the bench already", "another line") if on_bench?(line)
-        if data["instead"] && line.instead.nil?
-          raise Refusal.at("data/instead", "the trade accepts nothing in place of #{Wording.inside(line.label)}",
-            "the thing itself")
-        end
-        return unless line.id == "kit" && data["item"].nil? && data["reason"].nil?
-        raise Refusal.at("data/item", "which kit?",
-          "one from the shelf; or, bought for this job, a reason that says how it was compared with the old parts")
       end
     end
   end

@@ -7,14 +7,7 @@ module Sandbag
       # @return [Sheet]
       # Refuses an unknown template.
       def self.sheet(id)
-        row = Knowledge.find("circuit_templates", id)
-        unless row
-          raise Refusal.at(
-            "template",
-            "there is no template “#{id}”",
-            Knowledge.table("circuit_templates").map { |each| each["id"] }.join(", ")
-          )
-        end
+        row = Knowledge.fetch("circuit_templates", id, "template", "there is no template “#{id}”")
         Sheet.new(
           "kind" => row["kind"],
           "parts" => singles(row) + row["parts"].map { |part| part.merge("values" => {}) }

@@ -42,14 +42,7 @@ module Sandbag
         return water_percent if instrument == "moisture_pen"
         return torque_nm(place.to_s) if instrument == "torque_wrench"
         return ohms(place) if instrument == "continuity_meter"
-        row = Knowledge.find("gauge_places", place)
-        unless row
-          raise Refusal.at(
-            "place",
-            "a gauge is not held to “#{place}”",
-            Knowledge.table("gauge_places").map { |each| each["id"] }.join(", ")
-          )
-        end
+        row = Knowledge.fetch("gauge_places", place, "place", "a gauge is not held to “#{place}”")
         (row["part"] == "bore") ? bore_mm(row) : piston_mm(row)
       end
 

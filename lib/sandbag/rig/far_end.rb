@@ -22,9 +22,7 @@ module Sandbag
       # @param id [String] of practice_fits.yml
       # Refuses what does not fit a nipple.
       def fit(id)
-        @fitted = Knowledge.find("practice_fits", id) ||
-          raise(Refusal.at("what", "“#{id}” is not something to fit to a nipple",
-            Knowledge.table("practice_fits").map { |row| row["id"] }.join(", ")))
+        @fitted = Knowledge.fetch("practice_fits", id, "what", "“#{id}” is not something to fit to a nipple")
       end
 
       def open?

@@ -136,10 +136,7 @@ module Sandbag
       end
 
       def do_place(_end, what)
-        unless Knowledge.find("practice_places", what)
-          raise Refusal.at("what", "“#{what}” is not something to lay otherwise",
-            Knowledge.table("practice_places").map { |row| row["id"] }.join(", "))
-        end
+        Knowledge.fetch("practice_places", what, "what", "“#{what}” is not something to lay otherwise")
         @rig.place(what)
       end
     end

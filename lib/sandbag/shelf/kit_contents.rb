@@ -12,14 +12,7 @@ module Sandbag
       def self.read(given)
         raise Refusal.at("", "an empty kit", "at least one part") unless given.is_a?(Hash) && given.any?
         given.to_h do |id, line|
-          row = Knowledge.find("kit_items", id)
-          unless row
-            raise Refusal.at(
-              id,
-              "no kit holds “#{id[0, 40]}”",
-              Knowledge.table("kit_items").map { |each| each["id"] }.join(", ")
-            )
-          end
+          row = Knowledge.fetch("kit_items", id, id, "no kit holds “#{id[0, 40]}”")
           [id, Refusal.within(id) { line(row, line) }]
         end
       end
