@@ -52,9 +52,7 @@ module App
     # @return [Hash] the job's head: where it stands, and its photos
     def head(id)
       job = @store.jobs.find(id)
-      return @store.jobs.record(id)["head"] if job[:closed_at]
-      circuit = @store.circuits.find(job[:circuit_id])
-      head_of(job, circuit, state_of(job, circuit))
+      job[:closed_at] ? @store.jobs.record(id)["head"] : open_job(job).head
     end
 
     # @return [Hash] what one stage shows, under the stage's name
@@ -62,8 +60,7 @@ module App
     def stage(id, stage)
       job = @store.jobs.find(id)
       return stage_of_record(id, stage) if job[:closed_at]
-      circuit = @store.circuits.find(job[:circuit_id])
-      stage_answer(job, circuit, state_of(job, circuit), stage)
+      {:id => stage, stage => open_job(job).stage(stage)}
     end
 
     # @param draft [Draft, nil] what was just written: nothing is read again for it
@@ -71,10 +68,10 @@ module App
     # A signed job's head is as it was stored.
     def left_by(draft, id, stage)
       return left_on_record(id, stage) if draft.nil? || draft.after.signed?
-      job, circuit, state = draft.job, draft.circuit, draft.after
+      now = OpenJob.new(@store, @shelf, shop, draft.job, draft.circuit, draft.after)
       {
-        job: head_of(job, circuit, state),
-        stage: (stage_answer(job, circuit, state, stage) if state.stages.key?(stage))
+        job: now.head,
+        stage: ({:id => stage, stage => now.stage(stage)} if draft.after.stages.key?(stage))
       }.compact
     end
 
@@ -103,9 +100,7 @@ module App
     # @return [Hash] everything a job card says
     def card(id)
       job = @store.jobs.find(id)
-      return @store.jobs.record(id)["card"] if job[:closed_at]
-      circuit = @store.circuits.find(job[:circuit_id])
-      card_of(job, circuit, state_of(job, circuit))
+      job[:closed_at] ? @store.jobs.record(id)["card"] : open_job(job).card
     end
 
     # @return [Sandbag::Job::State] of a job that is not signed
@@ -129,6 +124,11 @@ module App
     end
 
     private
+
+    def open_job(job)
+      circuit = @store.circuits.find(job[:circuit_id])
+      OpenJob.new(@store, @shelf, shop, job, circuit, state_of(job, circuit))
+    end
 
     def left_on_record(id, stage)
       head = head(id)
@@ -162,45 +162,9 @@ module App
         "an open one of this circuit")
     end
 
-    def head_of(job, circuit, state)
-      {
-        **JobHead.of(job, circuit, @store.machines.find(circuit[:machine_id])),
-        **state.headline,
-        photos: JobPhotos.of(state.journal)
-      }
-    end
-
-    def card_of(job, circuit, state)
-      JobCardContent.new(job, circuit, @store.machines.find(circuit[:machine_id]), state, @shelf.stock, shop).to_h
-    end
-
     def stage_of_record(id, stage)
       stages = @store.jobs.record(id)["stages"]
       {:id => stage, stage => stages.fetch(stage) { raise Store::Missing.new("stage of this job", stage) }}
-    end
-
-    def stage_answer(job, circuit, state, stage)
-      {:id => stage, stage => stage_view(job, circuit, state, stage)}
-    end
-
-    def stage_view(job, circuit, state, stage)
-      found = state.stages.fetch(stage) { raise Store::Missing.new("stage of this job", stage) }
-      return found.view unless stage == "ask"
-      {
-        **found.view,
-        costs: costs(state, @store.machines.find(circuit[:machine_id])[:kind]),
-        history: JobHistory.of(@store, job)
-      }
-    end
-
-    # Minutes and money of the route in force, and kit against unit.
-    def costs(state, machine_kind)
-      need_ml = state.choose.need_ml
-      estimate = state.route && Sandbag::Ask::Estimate.new(state.route, machine_kind, need_ml, shop).to_h
-      {
-        estimate: estimate,
-        kit_or_unit: Sandbag::Ask::Estimate.kit_or_unit(state.route, machine_kind, need_ml, shop)
-      }.compact
     end
 
     # @return [Draft, nil] nil when the entry is there already
@@ -321,10 +285,8 @@ module App
     def record(job, circuit, state)
       content = {
         edition: Sandbag::Knowledge.edition,
-        head: head_of(job, circuit, state),
-        stages: state.stages.keys.to_h { |stage| [stage, stage_view(job, circuit, state, stage)] },
         supplies: supplies_of(state).to_h,
-        card: card_of(job, circuit, state)
+        **OpenJob.new(@store, @shelf, shop, job, circuit, state).to_h
       }
       @store.jobs.write_record(job[:id], JSON.parse(Sandbag::Said.in(JSON.generate(content), shop.display)))
       @store.jobs.write_headline(job[:id], state.headline, Headlines::SIGNED)

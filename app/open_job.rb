@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module App
+  # What is shown of a job as its journal tells it.
+  class OpenJob
+    # @param store [Store::All]; shelf [ShelfDesk]; shop [Sandbag::Shop]
+    # @param job, circuit [Hash] their rows; state [Sandbag::Job::State]
+    def initialize(store, shelf, shop, job, circuit, state)
+      @store = store
+      @shelf = shelf
+      @shop = shop
+      @job = job
+      @circuit = circuit
+      @state = state
+    end
+
+    # @return [Hash] where it stands, and its photos
+    def head
+      {**JobHead.of(@job, @circuit, machine), **@state.headline, photos: JobPhotos.of(@state.journal)}
+    end
+
+    # @return [Hash] what one stage shows
+    # Refuses a stage the job does not have.
+    def stage(name)
+      found = @state.stages.fetch(name) { raise Store::Missing.new("stage of this job", name) }
+      return found.view unless name == "ask"
+      {**found.view, costs: costs, history: JobHistory.of(@store, @job)}
+    end
+
+    # @return [Hash] everything a job card says
+    def card
+      JobCardContent.new(@job, @circuit, machine, @state, @shelf.stock, @shop).to_h
+    end
+
+    # @return [Hash] head, stages and card: what a signature keeps
+    def to_h
+      {head: head, stages: @state.stages.keys.to_h { |name| [name, stage(name)] }, card: card}
+    end
+
+    private
+
+    def machine
+      @machine ||= @store.machines.find(@circuit[:machine_id])
+    end
+
+    # Minutes and money of the route in force, and kit against unit.
+    def costs
+      needed = [machine[:kind], @state.choose.need_ml, @shop]
+      {
+        estimate: @state.route && Sandbag::Ask::Estimate.new(@state.route, *needed).to_h,
+        kit_or_unit: Sandbag::Ask::Estimate.kit_or_unit(@state.route, *needed)
+      }.compact
+    end
+  end
+end
