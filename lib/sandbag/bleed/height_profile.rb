@@ -26,8 +26,9 @@ module Sandbag
         end
       end
 
-      # pocket_ml: air that stays in the far end's cavity where its port is not at the top, mL
-      attr_reader :legs, :far_end, :pocket_ml
+      # points: outwards; master: its outlet; pocket_ml: air that stays in the far end's cavity where its port is not at
+      # the top, mL
+      attr_reader :legs, :far_end, :points, :master, :pocket_ml
 
       # @param sheet [Circuit::Sheet]; far_end [Hash] a caliper or slave of it
       # @param loop_down [Boolean] as if every high spot were pulled down and tied
@@ -43,23 +44,15 @@ module Sandbag
         @raised_mm = raised_mm
         @tilted_mm = tilted_mm
         @legs = (feed + walk).freeze
+        @points = [legs.first.from, *legs.map(&:to)].freeze
+        @master = points.find { |point| point.kind == "master" }
         @pocket_ml = (cavity = cavity_values) ? Hydraulics::PortPocket.volume_ml(*cavity) : 0.0
         freeze
-      end
-
-      # @return [Array<Point>] outwards
-      def points
-        [legs.first.from, *legs.map(&:to)]
       end
 
       # @return [Array<Point>] from the master outwards
       def outward
         points.drop_while { |point| point.kind != "master" }
-      end
-
-      # @return [Point] its outlet
-      def master
-        points.find { |point| point.kind == "master" }
       end
 
       # A line climbs over both its ends: it is two legs.

@@ -73,7 +73,7 @@ module Sandbag
 
       # @return [Float] mm at the finger that the fitted circuit travels at a force
       def travel_mm(force_n)
-        Curve.new(circuit, coefficients).travel_mm(force_n)
+        @curve.travel_mm(force_n)
       end
 
       # @return [Array<Float>] v0, C, V_air
@@ -114,7 +114,7 @@ module Sandbag
 
       # 1 / (σx² + (dx/dF σF)²), in mL⁻²
       def weight_of(reading)
-        slope = Curve.new(circuit, @plain.coefficients).slope_mm_n(reading.force_n)
+        slope = @plain.curve.slope_mm_n(reading.force_n)
         @mm_per_ml**2 / (reading.travel_error_mm**2 + (slope * reading.force_error_n)**2)
       end
 
@@ -135,6 +135,7 @@ module Sandbag
         scaled = rows.zip(@weights).map { |row, weight| row.map { |each| each * Math.sqrt(weight) } }
         volumes = volumes_ml.zip(@weights).map { |volume, weight| volume * Math.sqrt(weight) }
         @dead_volume_ml, @stiffness_ml_mpa, @air_ml = LeastSquares.non_negative(scaled, volumes)
+        @curve = Curve.new(circuit, coefficients)
         @residuals_mm = LeastSquares.residuals(rows, volumes_ml, coefficients).map { |each| each * @mm_per_ml }.freeze
         @outliers = @plain.outliers
       end
@@ -150,7 +151,8 @@ module Sandbag
 
       # @return [Array<Float>, nil] nil when there is no next step, or none is wanted
       def step
-        @rows = readings.map { |reading| free_row(reading.force_n) }
+        curve = free_curve
+        @rows = readings.map { |reading| free_row(reading.force_n, curve) }
         @inverse = LeastSquares.inverse(Matrix.diagonal(*@held) + weighted(@rows) + remembered)
         return unless @inverse
         held = @held.zip(@free).map { |weight, at| weight * at }
@@ -180,10 +182,14 @@ module Sandbag
       end
 
       # @return [Array<Float>] what a small change of each number moves the volume by
-      def free_row(force_n)
+      def free_row(force_n, curve = free_curve)
         pressure = free_pressure(force_n)
-        slope = Curve.new(circuit, @free.first(PARAMETERS)).slope_ml_mpa(pressure)
+        slope = curve.slope_ml_mpa(pressure)
         Curve.row(pressure) + @doubt.slopes(force_n).map { |each| slope * each }
+      end
+
+      def free_curve
+        Curve.new(circuit, @free.first(PARAMETERS))
       end
 
       # As it is with what may be off.
@@ -193,7 +199,7 @@ module Sandbag
       end
 
       def residuals
-        curve = Curve.new(circuit, @free.first(PARAMETERS))
+        curve = free_curve
         readings.zip(volumes_ml).map { |reading, volume| volume - curve.volume_ml(free_pressure(reading.force_n)) }
       end
 

@@ -10,7 +10,7 @@ module Sandbag
       # Readings repeat to about this at best; residuals below it are never outliers. [default]
       READABLE_MM = 0.5
 
-      attr_reader :readings, :coefficients, :residuals_mm, :outliers
+      attr_reader :readings, :coefficients, :residuals_mm, :outliers, :curve
 
       # @param circuit [Hydraulics::Circuit]; readings [Array<Reading>] that overcome the return spring
       def initialize(circuit, readings)
@@ -19,6 +19,7 @@ module Sandbag
         @rows = readings.map { |reading| Curve.row(circuit.pressure_mpa(reading.force_n)) }
         volumes = readings.map { |reading| reading.travel_mm / mm_per_ml }
         @coefficients = LeastSquares.non_negative(@rows, volumes).freeze
+        @curve = Curve.new(circuit, coefficients)
         @left = LeastSquares.residuals(@rows, volumes, coefficients)
         @residuals_mm = @left.map { |each| each * mm_per_ml }.freeze
         @outliers = readings.zip(residuals_mm).select { |_, residual| residual.abs > furthest_mm }.map(&:first).freeze
