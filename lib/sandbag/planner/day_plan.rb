@@ -33,6 +33,8 @@ module Sandbag
           MOST_BENCHES)
         raise Refusal.at("minutes", "no time is left", "1 or more") unless minutes.positive?
         @works = works.freeze
+        @promised = works.each_index.select { |index| works[index].promised }.freeze
+        @moved = works.each_index.select { |index| works[index].pieces.any?(&:at) }.freeze
         @benches = benches
         @minutes = minutes
         @total = works.sum(&:minutes)
@@ -139,15 +141,11 @@ module Sandbag
 
       # What is laid down so far is a plan too.
       def take(state)
-        return if state[:next].each_with_index.any? { |piece, index| pinned_later?(index, piece) }
+        return if @moved.any? { |index| @works[index].pieces.drop(state[:next][index]).any?(&:at) }
         score = score_of(state[:slots], state[:next], state[:changes])
         return unless score < @score
         @score = score
         @slots = state[:slots].dup.freeze
-      end
-
-      def pinned_later?(index, piece)
-        @works[index].pieces.drop(piece).any?(&:at)
       end
 
       # Jobs with work left: the soonest start first, and a rule among equals.
@@ -191,7 +189,8 @@ module Sandbag
 
       # Every piece that was put by hand can still start when it was told to.
       def room_for_moved?(state)
-        @works.each_with_index.all? do |work, index|
+        @moved.all? do |index|
+          work = @works[index]
           place = state[:next][index]
           at = work.pieces.drop(place).find(&:at)&.at
           at.nil? || (state[:last] <= at && state[:free].min <= at && state[:ready][index] + before(work, place) <= at)
@@ -218,10 +217,9 @@ module Sandbag
       end
 
       def score_of(slots, done, changes = 0)
-        late = @works.each_with_index.count do |work, index|
-          next false unless work.promised
-          finish = last_finish(slots, work) if done[index] == work.pieces.size
-          late?(work, finish)
+        late = @promised.count do |index|
+          work = @works[index]
+          late?(work, (last_finish(slots, work) if done[index] == work.pieces.size))
         end
         left = @works.each_with_index.sum { |work, index| work.tails[done[index]] || 0 }
         Score.new(late, done.each_with_index.count { |count, index| count < @works[index].pieces.size }, left,
@@ -234,8 +232,9 @@ module Sandbag
         finishes = open.to_h { |index|
           [index, [state[:ready][index], state[:last]].max + @works[index].heads[state[:next][index]]]
         }
-        late = @works.each_with_index.count do |work, index|
-          work.promised && late?(work, finishes.fetch(index) { last_finish(state[:slots], work) })
+        late = @promised.count do |index|
+          work = @works[index]
+          late?(work, finishes.fetch(index) { last_finish(state[:slots], work) })
         end
         left = state[:free].sum { |free| [@minutes - [free, state[:last]].max, 0].max }
         tails = open.map { |index| @works[index].tails[state[:next][index]] }
