@@ -5,7 +5,8 @@ require "zlib"
 
 module App
   # Compresses answers on their way, and lightly: they are read on the machine that sends them, where the time counts
-  # and the last tenth of the size does not. The page's own files are compressed when it is built.
+  # and the last tenth of the size does not. (Rack's own compression knows no level.) The page's own files are
+  # compressed when it is built.
   class Compressed
     TYPES = %w[application/json application/problem+json text/csv].freeze
     # Bytes under which it saves nothing worth the time.

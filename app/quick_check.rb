@@ -101,6 +101,7 @@ module App
     def members(schema)
       rules = schema.fetch("properties", {}).transform_values { |rule| compile(rule) }
       others = others(schema.fetch("additionalProperties", true))
+      # any? makes no array of each pair, as all? and none? do
       on(Hash) { |value| !value.any? { |name, each| !rules.fetch(name, others).call(each) } }
     end
 
