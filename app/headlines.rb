@@ -20,7 +20,7 @@ module App
 
     # Keeps a headline with what it rests on.
     def write(job_id, state, revision)
-      @store.jobs.write_headline(job_id, state.headline, basis(state.journal.position, revision))
+      @store.jobs.write_headline(job_id, state.headline, basis(state.fluid_months, state.journal.position, revision))
     end
 
     private
@@ -29,14 +29,17 @@ module App
       @shop ||= @memory.shop(@store)
     end
 
-    def basis(position, revision)
-      [Sandbag::Knowledge.edition, shop.lubricant, shop.fluid_months, position, revision].join("/")
+    def basis(fluid_months, position, revision)
+      [Sandbag::Knowledge.edition, shop.lubricant, fluid_months, position, revision].join("/")
+    end
+
+    def basis_now(row)
+      months = Sandbag::Choose::ChangeDue.most_months(shop.fluid_months, row[:machine_use])
+      basis(months, row[:position].to_i, row[:circuit_revision])
     end
 
     def headline(row)
-      if row[:headline] && (row[:closed_at] || row[:headline_of] == basis(row[:position].to_i, row[:circuit_revision]))
-        return row[:headline]
-      end
+      return row[:headline] if row[:headline] && (row[:closed_at] || row[:headline_of] == basis_now(row))
       circuit = @store.circuits.find(row[:circuit_id])
       state = @memory.state(@store, row[:id], circuit, shop)
       state.headline.tap { |found| keep(row, found) }
@@ -48,7 +51,7 @@ module App
     # What cannot be kept now is worked out again next time.
     def keep(row, found)
       @store.transaction do
-        @store.jobs.write_headline(row[:id], found, basis(row[:position].to_i, row[:circuit_revision]))
+        @store.jobs.write_headline(row[:id], found, basis_now(row))
       end
     rescue Store::Busy, Store::Full
       nil

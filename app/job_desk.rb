@@ -110,7 +110,7 @@ module App
 
     # @return [Sandbag::Choose::Supplies] what the shelf has for a job
     def supplies_of(state)
-      Sandbag::Choose::Supplies.new(state.choose, @shelf.stock, today: @today, shop_months: shop.fluid_months)
+      Sandbag::Choose::Supplies.new(state.choose, @shelf.stock, today: @today)
     end
 
     # Writes the records of jobs that were signed by a Sandbag that did not keep one. Once, when the server starts.
@@ -200,7 +200,7 @@ module App
         return entry.with(data: {"lubricant" => state.build.lubricant, **entry.data})
       end
       return entry unless pulls?(entry)
-      Sandbag::Choose::Supplies.new(state.choose, stock, today: @today, shop_months: shop.fluid_months).admit(entry)
+      Sandbag::Choose::Supplies.new(state.choose, stock, today: @today).admit(entry)
     end
 
     # Nothing has come in since the draft was worked out.

@@ -57,12 +57,13 @@ module App
     def state(store, job_id, circuit, shop)
       @lock.synchronize do
         journal = journal(store, job_id)
-        kind = store.machines.kind(circuit[:machine_id])
-        key = key(journal.position, circuit, shop.lubricant, kind, shop.fluid_months, shop.schools)
+        kind, use = store.machines.kind_and_use(circuit[:machine_id])
+        months = Sandbag::Choose::ChangeDue.most_months(shop.fluid_months, use)
+        key = key(journal.position, circuit, shop.lubricant, kind, months, shop.schools)
         kept = @jobs[job_id]
         return kept.state if kept.key == key
         state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]),
-          lubricant: shop.lubricant, machine_kind: kind, fluid_months: shop.fluid_months, schools: shop.schools,
+          lubricant: shop.lubricant, machine_kind: kind, fluid_months: months, schools: shop.schools,
           last_good: store.jobs.last_good(circuit[:id]))
         keep(job_id, Kept.new(journal, key, state)).state
       end

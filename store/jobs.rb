@@ -121,6 +121,7 @@ module Store
           Sequel[:circuits][:machine_id].as(:machine_id),
           Sequel.lit("json_extract(circuits.sheet, '$.kind')").as(:circuit_kind),
           Sequel[:machines][:name].as(:machine_name), Sequel[:machines][:kind].as(:machine_kind),
+          Sequel[:machines][:used_for].as(:machine_use),
           @database[:entries].where(job_id: Sequel[:jobs][:id]).select { max(position) }.as(:position)
         ]
     end

@@ -44,9 +44,9 @@ module Store
       !@machines.where(id: id).empty?
     end
 
-    # @return [String, nil]
-    def kind(id)
-      @machines.where(id: id).get(:kind)
+    # @return [Array(String, String)] of machine_kinds.yml and machine_uses.yml
+    def kind_and_use(id)
+      @machines.where(id: id).get(%i[kind used_for])
     end
 
     def find(id)

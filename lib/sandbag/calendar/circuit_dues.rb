@@ -13,8 +13,7 @@ module Sandbag
       def initialize(sheet, machine_kind:, use:, shop_months:, today:)
         @sheet = sheet
         @machine_kind = machine_kind
-        @hard = Knowledge.find("machine_uses", use)&.fetch("hard", false) || false
-        @shop_months = shop_months
+        @most_months = Choose::ChangeDue.most_months(shop_months, use)
         @today = today
         freeze
       end
@@ -27,7 +26,7 @@ module Sandbag
       private
 
       def fluid
-        change = Choose::ChangeDue.new(@sheet, today: @today, shop_months: @shop_months, hard: @hard).dates.first
+        change = Choose::ChangeDue.new(@sheet, today: @today, most_months: @most_months).dates.first
         Due.new(kind: "fluid", label: "Full change of fluid", on: change[:on], why: change[:why]).freeze
       end
 

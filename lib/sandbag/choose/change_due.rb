@@ -11,23 +11,29 @@ module Sandbag
       FLUSH_PERCENT = Knowledge.find("water_verdicts", "visit")["from"]
       DAYS_A_YEAR = Circuit::FluidAge::DAYS_A_YEAR
 
-      # @param water [Hash, nil] percent and source, as FluidCheck has it
       # Months at most on a machine that is used hard. [default]
       HARD_MONTHS = 12
 
-      # @param shop_months [Integer, nil] the shop's own longest interval
-      # @param hard [Boolean] the machine is used hard
-      def initialize(sheet, today:, water: nil, shop_months: nil, hard: false)
+      # @param shop_months [Integer, nil] the shop's own longest interval; use [String, nil] of machine_uses.yml
+      # @return [Integer, nil] months at most between full changes on a machine so used; nil leaves it to the kind of
+      #   circuit
+      def self.most_months(shop_months, use)
+        hard = Knowledge.find("machine_uses", use)&.fetch("hard", false)
+        [shop_months, (HARD_MONTHS if hard)].compact.min
+      end
+
+      # @param water [Hash, nil] percent and source, as FluidCheck has it
+      # @param most_months [Integer, nil] as above
+      def initialize(sheet, today:, water: nil, most_months: nil)
         @sheet = sheet
         @today = today
         @water = water
-        @shop_months = shop_months
-        @hard = hard
+        @most_months = most_months
         freeze
       end
 
       def interval_months
-        [Knowledge.find("fluid_changes", @sheet.kind.id)["months"], @shop_months, (HARD_MONTHS if @hard)].compact.min
+        [Knowledge.find("fluid_changes", @sheet.kind.id)["months"], @most_months].compact.min
       end
 
       # @return [Array<Hash>] by, on, why; soonest first

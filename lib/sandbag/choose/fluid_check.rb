@@ -9,14 +9,14 @@ module Sandbag
       # @param sheet [Circuit::Sheet] with the class stamped on the cap
       # @param today [Date]
       # @param reading [Float, nil] water as a pen read it, % by volume
-      # @param shop_months [Integer, nil] the shop's own longest interval
-      def initialize(sheet, today:, reading: nil, shop_months: nil)
+      # @param most_months [Integer, nil] between full changes, see ChangeDue
+      def initialize(sheet, today:, reading: nil, most_months: nil)
         @sheet = sheet
         @today = today
         @fluid = Knowledge.find("fluids", sheet.value("fluid", "stamped"))
         @years = Circuit::FluidAge.years(sheet.value("fluid", "changed_on"), today)
         @reading = reading
-        @shop_months = shop_months
+        @most_months = most_months
         freeze
       end
 
@@ -48,7 +48,7 @@ module Sandbag
           **boiling,
           verdict: verdict_view,
           free_water: (free_water unless @fluid.nil? || takes_water?),
-          due: ChangeDue.new(@sheet, today: @today, water: water, shop_months: @shop_months).to_h
+          due: ChangeDue.new(@sheet, today: @today, water: water, most_months: @most_months).to_h
         }.compact
       end
 

@@ -8,13 +8,11 @@ module Sandbag
       RESERVED = %w[kit cylinder hose washer nipple bottle].freeze
 
       # @param choose [Stage]; stock [Shelf::Stock]; today [Date]
-      # @param shop_months [Integer, nil] the shop's own fluid interval
-      def initialize(choose, stock, today:, shop_months: nil)
+      def initialize(choose, stock, today:)
         @choose = choose
         @sheet = choose.sheet
         @stock = stock
         @today = today
-        @shop_months = shop_months
         @objections = Objections.new(choose, today)
         freeze
       end
@@ -107,7 +105,8 @@ module Sandbag
       private
 
       def check
-        FluidCheck.new(@sheet, today: @today, reading: @choose.water_reading, shop_months: @shop_months)
+        FluidCheck.new(@sheet, today: @today, reading: @choose.water_reading, 
+          most_months: @choose.job.fluid_months)
       end
 
       def known?

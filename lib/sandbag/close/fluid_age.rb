@@ -24,7 +24,7 @@ module Sandbag
           Choose::ChangeDue.new(
             job.sheet,
             today: Date.iso8601(newest.at[0, 10]),
-            shop_months: job.fluid_months
+            most_months: job.fluid_months
           ).interval_months
         if Date.iso8601(changed) >> (LONG * months) <= Date.iso8601(newest.at[0, 10])
           "The fluid is from #{changed}, over #{LONG * months} months old: it is renewed before the machine goes."

@@ -93,8 +93,15 @@ RSpec.describe Sandbag::Choose::FluidCheck do
   end
 
   it "keeps the shop's shorter interval" do
-    due = Sandbag::Choose::ChangeDue.new(sheet(clutch_plain), today: today, shop_months: 12)
+    due = Sandbag::Choose::ChangeDue.new(sheet(clutch_plain), today: today, most_months: 12)
     expect(due.interval_months).to eq 12
+  end
+
+  it "goes by the shorter of what the shop keeps and what the machine's use bears" do
+    {
+      [nil, nil] => nil, [nil, "daily"] => nil, [18, "daily"] => 18, [18, "race"] => 12, [nil, "hire"] => 12,
+      [6, "hard"] => 6, [18, "no such use"] => 18
+    }.each { |given, months| expect(Sandbag::Choose::ChangeDue.most_months(*given)).to eq(months), given.inspect }
   end
 end
 
