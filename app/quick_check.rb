@@ -11,8 +11,8 @@ module App
 
     # Keywords that say nothing of a value.
     SILENT = %w[description title default example x-error].freeze
-    # Keywords of an object's members, gone through once together.
-    MEMBERS = %w[properties additionalProperties].freeze
+    # Keywords of an object's members, looked at together.
+    MEMBERS = %w[required properties additionalProperties].freeze
     TYPES = {
       "object" => ->(value) { value.is_a?(Hash) }, "array" => ->(value) { value.is_a?(Array) },
       "string" => ->(value) { value.is_a?(String) }, "null" => ->(value) { value.nil? },
@@ -60,8 +60,6 @@ module App
         ->(value) { rule.include?(value) }
       when "const"
         ->(value) { value == rule }
-      when "required"
-        on(Hash) { |value| rule.all? { |name| value.key?(name) } }
       when "items"
         compile(rule).then { |each| on(Array) { |value| value.all?(&each) } }
       when "format"
@@ -101,8 +99,12 @@ module App
     def members(schema)
       rules = schema.fetch("properties", {}).transform_values { |rule| compile(rule) }
       others = others(schema.fetch("additionalProperties", true))
+      required = schema.fetch("required", [])
       # any? makes no array of each pair, as all? and none? do
-      on(Hash) { |value| !value.any? { |name, each| !rules.fetch(name, others).call(each) } }
+      on(Hash) do |value|
+        required.all? { |name| value.key?(name) } &&
+          !value.any? { |name, each| !rules.fetch(name, others).call(each) }
+      end
     end
 
     def others(rule)
