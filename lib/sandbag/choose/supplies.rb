@@ -105,7 +105,7 @@ module Sandbag
       private
 
       def check
-        FluidCheck.new(@sheet, today: @today, reading: @choose.water_reading, 
+        FluidCheck.new(@sheet, today: @today, reading: @choose.water_reading,
           most_months: @choose.job.fluid_months)
       end
 
