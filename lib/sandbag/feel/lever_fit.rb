@@ -101,7 +101,8 @@ module Sandbag
         row = Vector.elements(free_row(force_n))
         reach = @inverse * row
         variance = @inverse[2, 2] - weight * reach[2]**2 / (1 + weight * row.inner_product(reach))
-        Math.sqrt(@scale * variance)
+        # readings that hardly tell the numbers apart leave it to rounding
+        Math.sqrt(@scale * [variance, 0.0].max)
       end
 
       private
