@@ -6,9 +6,6 @@ module Sandbag
   module Feel
     # Linear least squares with every coefficient at zero or above, for the few columns a lever reading has.
     module LeastSquares
-      # Columns this nearly dependent cannot be told apart: the smallest pivot against the largest.
-      SINGULAR = 1e-12
-
       # The non-negative solution that leaves the least residual. Where the free solution has nothing below zero it is
       # that one. Else, with n columns, the 2ⁿ sets of columns that may be positive are tried in turn: exact, and
       # certain to end, where n is small.
@@ -25,10 +22,11 @@ module Sandbag
       end
 
       # The solution with nothing held.
-      # @return [Vector, nil] coefficients; nil when the rows cannot tell the columns apart
+      # @return [Array<Float>, nil] coefficients; nil when the rows cannot tell the columns apart
       def self.free(rows, values)
-        covariance = covariance(rows)
-        covariance && covariance * (Matrix.rows(rows).transpose * Vector.elements(values))
+        equations = NormalEquations.new(NormalEquations.normal(rows))
+        return if equations.singular?
+        equations.solve(rows.transpose.map { |column| column.zip(values).sum { |a, b| a * b } })
       end
 
       # @return [Array<Float>] read minus fitted
@@ -39,20 +37,8 @@ module Sandbag
       # Covariance of the coefficients per unit variance of a reading, (XᵀX)⁻¹, all columns free.
       # @return [Matrix, nil] nil when the rows cannot tell the columns apart
       def self.covariance(rows)
-        inverse(normal_matrix(rows))
-      end
-
-      # @param normal [Matrix] symmetric, nothing zero on its diagonal
-      # @return [Matrix, nil] nil when its columns cannot be told apart
-      def self.inverse(normal)
-        scale = (0...normal.row_count).map { |index| 1 / Math.sqrt(normal[index, index]) }
-        scaled = scaled(normal, scale)
-        return if scaled.any? { |each| !each.finite? } || scaled.determinant.abs < SINGULAR
-        scaled(scaled.inverse, scale)
-      end
-
-      def self.scaled(matrix, scale)
-        Matrix.build(scale.size) { |row, column| scale[row] * matrix[row, column] * scale[column] }
+        equations = NormalEquations.new(NormalEquations.normal(rows))
+        Matrix.rows(equations.inverse, false) unless equations.singular?
       end
 
       def self.candidate(rows, values, active)
@@ -60,15 +46,10 @@ module Sandbag
         return coefficients if active.empty?
         solved = free(rows.map { |row| row.values_at(*active) }, values)
         return if solved.nil? || solved.any?(&:negative?)
-        active.zip(solved.to_a) { |index, value| coefficients[index] = value }
+        active.zip(solved) { |index, value| coefficients[index] = value }
         coefficients
       end
-
-      def self.normal_matrix(rows)
-        design = Matrix.rows(rows)
-        design.transpose * design
-      end
-      private_class_method :candidate, :normal_matrix, :scaled
+      private_class_method :candidate
     end
   end
 end

@@ -145,8 +145,9 @@ module Sandbag
       # lead nowhere: nothing can be told of them, and there is no inverse.
       def free_fit
         @degrees = readings.size - PARAMETERS + (@baseline ? @baseline.degrees + 2 : 0)
-        @held = [0.0] * PARAMETERS + @doubt.errors.map { |error| 1 / error**2 }
         @free = coefficients + [0.0] * @doubt.errors.size
+        @known = known
+        @known_at = (@baseline ? @baseline.coefficients : [0.0, 0.0]) + [0.0] * (@free.size - 2)
         STEPS.times { step or break }
       end
 
@@ -154,12 +155,12 @@ module Sandbag
       def step
         curve = free_curve
         @rows = readings.map { |reading| free_row(reading.force_n, curve) }
-        @inverse = LeastSquares.inverse(Matrix.diagonal(*@held) + weighted(@rows) + remembered)
-        return unless @inverse
-        held = @held.zip(@free).map { |weight, at| weight * at }
-        pull = Vector.elements(right(@rows, residuals)) - Vector.elements(held) + remembered * Vector.elements(moved)
-        further = @inverse * pull
-        @free = @free.each_with_index.map { |at, index| at + further[index] }
+        equations = NormalEquations.new(normal)
+        return @inverse = nil if equations.singular?
+        @inverse = Matrix.rows(equations.inverse, false)
+        pull = right(@rows, residuals).zip(held_back).map { |read, back| read - back }
+        further = equations.solve(pull)
+        @free = @free.zip(further).map(&:sum)
         settled?(further) ? nil : @free
       end
 
@@ -167,19 +168,30 @@ module Sandbag
         further.each_with_index.all? { |each, index| each**2 <= SETTLED**2 * @inverse[index, index] }
       end
 
-      # What the baseline says of dead volume and stiffness, as a share of the normal matrix.
-      def remembered
-        @remembered ||= begin
-          block = @baseline ? @baseline.covariance.inverse : Matrix.zero(2)
-          size = PARAMETERS + @doubt.errors.size
-          Matrix.build(size) { |row, column| (row < 2 && column < 2) ? block[row, column] : 0.0 }
-        end
+      # Of the readings by their weights, and of what was known before.
+      def normal
+        NormalEquations.normal(@rows, @weights).zip(@known).map { |read, known| read.zip(known).map(&:sum) }
       end
 
-      # How far dead volume and stiffness are from the baseline.
-      def moved
-        was = @baseline ? @baseline.coefficients : @free.first(2)
-        was.zip(@free).map { |before, now| before - now } + [0.0] * (@free.size - 2)
+      # What is known before any reading, as a share of the normal matrix: what may be off by its own error, and dead
+      # volume and stiffness by the baseline.
+      def known
+        known = Array.new(@free.size) { [0.0] * @free.size }
+        @doubt.errors.each.with_index(PARAMETERS) { |error, place| known[place][place] = 1 / error**2 }
+        block = @baseline&.covariance&.inverse
+        block&.each_with_index { |each, row, column| known[row][column] = each }
+        known
+      end
+
+      # How far each number is from where it was known to be.
+      def apart
+        @free.zip(@known_at).map { |now, before| now - before }
+      end
+
+      # How hard each is drawn back there.
+      def held_back
+        apart = self.apart
+        @known.map { |row| row.zip(apart).sum { |weight, off| weight * off } }
       end
 
       # @return [Array<Float>] what a small change of each number moves the volume by
@@ -204,12 +216,6 @@ module Sandbag
         readings.zip(volumes_ml).map { |reading, volume| volume - curve.volume_ml(free_pressure(reading.force_n)) }
       end
 
-      # Each reading's share of the normal matrix.
-      def weighted(rows)
-        heavy = rows.zip(@weights).map { |row, weight| row.map { |each| weight * each } }
-        Matrix.rows(heavy).transpose * Matrix.rows(rows)
-      end
-
       def right(rows, left)
         rows.transpose.map { |column| column.zip(@weights, left).sum { |each, weight, off| each * weight * off } }
       end
@@ -217,10 +223,9 @@ module Sandbag
       # How far the readings scatter against what their errors say: 1 when they do as said.
       def spread
         scattered = residuals.zip(@weights).sum { |off, weight| weight * off**2 }
-        own = scattered + @held.zip(@free).sum { |weight, at| weight * at**2 }
-        return own / degrees unless @baseline
-        apart = Vector.elements(moved)
-        (own + apart.inner_product(remembered * apart) + @baseline.degrees * @baseline.scale) / degrees
+        scattered += apart.zip(held_back).sum { |off, back| off * back }
+        scattered += @baseline.degrees * @baseline.scale if @baseline
+        scattered / degrees
       end
 
       # Air that the give of seals and pads would look like.
