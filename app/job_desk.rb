@@ -60,7 +60,7 @@ module App
     def stage(id, stage)
       job = @store.jobs.find(id)
       return stage_of_record(id, stage) if job[:closed_at]
-      {:id => stage, stage => open_job(job).stage(stage)}
+      answer(stage, open_job(job).stage(stage))
     end
 
     # @param draft [Draft, nil] what was just written: nothing is read again for it
@@ -71,7 +71,7 @@ module App
       now = OpenJob.new(@store, @shelf, shop, draft.job, draft.circuit, draft.after)
       {
         job: now.head,
-        stage: ({:id => stage, stage => now.stage(stage)} if draft.after.stages.key?(stage))
+        stage: (answer(stage, now.stage(stage)) if draft.after.stages.key?(stage))
       }.compact
     end
 
@@ -109,8 +109,8 @@ module App
     end
 
     # @return [Sandbag::Choose::Supplies] what the shelf has for a job
-    def supplies_of(state)
-      Sandbag::Choose::Supplies.new(state.choose, @shelf.stock, today: @today)
+    def supplies_of(state, stock = @shelf.stock)
+      Sandbag::Choose::Supplies.new(state.choose, stock, today: @today)
     end
 
     # Writes the records of jobs that were signed by a Sandbag that did not keep one. Once, when the server starts.
@@ -164,7 +164,11 @@ module App
 
     def stage_of_record(id, stage)
       stages = @store.jobs.record(id)["stages"]
-      {:id => stage, stage => stages.fetch(stage) { raise Store::Missing.new("stage of this job", stage) }}
+      answer(stage, stages.fetch(stage) { raise Store::Missing.new("stage of this job", stage) })
+    end
+
+    def answer(stage, view)
+      {:id => stage, stage => view}
     end
 
     # @return [Draft, nil] nil when the entry is there already
@@ -200,7 +204,7 @@ module App
         return entry.with(data: {"lubricant" => state.build.lubricant, **entry.data})
       end
       return entry unless pulls?(entry)
-      Sandbag::Choose::Supplies.new(state.choose, stock, today: @today).admit(entry)
+      supplies_of(state, stock).admit(entry)
     end
 
     # Nothing has come in since the draft was worked out.

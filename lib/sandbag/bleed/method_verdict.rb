@@ -35,11 +35,7 @@ module Sandbag
 
       # @return [String] suitable, workable or leaves_air
       def id
-        @id ||=
-          if clean? then "suitable"
-          else
-            changes.any? ? "workable" : "leaves_air"
-          end
+        @id ||= judged
       end
 
       # Every leg gives its air up, and no cavity keeps any.
@@ -85,6 +81,11 @@ module Sandbag
       end
 
       private
+
+      def judged
+        return "suitable" if clean?
+        changes.any? ? "workable" : "leaves_air"
+      end
 
       def changes_wanted
         return [] if clean?

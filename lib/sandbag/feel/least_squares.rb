@@ -25,8 +25,7 @@ module Sandbag
       # @return [Array<Float>, nil] coefficients; nil when the rows cannot tell the columns apart
       def self.free(rows, values)
         equations = NormalEquations.new(NormalEquations.normal(rows))
-        return if equations.singular?
-        equations.solve(rows.transpose.map { |column| column.zip(values).sum { |a, b| a * b } })
+        equations.solve(NormalEquations.right(rows, values)) unless equations.singular?
       end
 
       # @return [Array<Float>] read minus fitted

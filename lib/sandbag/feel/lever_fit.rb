@@ -158,7 +158,7 @@ module Sandbag
         equations = NormalEquations.new(normal)
         return @inverse = nil if equations.singular?
         @inverse = Matrix.rows(equations.inverse, false)
-        pull = right(@rows, residuals).zip(held_back).map { |read, back| read - back }
+        pull = NormalEquations.right(@rows, residuals, @weights).zip(held_back).map { |read, back| read - back }
         further = equations.solve(pull)
         @free = @free.zip(further).map(&:sum)
         settled?(further) ? nil : @free
@@ -216,10 +216,6 @@ module Sandbag
         readings.zip(volumes_ml).map { |reading, volume| volume - curve.volume_ml(free_pressure(reading.force_n)) }
       end
 
-      def right(rows, left)
-        rows.transpose.map { |column| column.zip(@weights, left).sum { |each, weight, off| each * weight * off } }
-      end
-
       # How far the readings scatter against what their errors say: 1 when they do as said.
       def spread
         scattered = residuals.zip(@weights).sum { |off, weight| weight * off**2 }
@@ -231,7 +227,7 @@ module Sandbag
       # Air that the give of seals and pads would look like.
       def give_seen_ml
         give = pressures.map { |pressure| @doubt.give_ml(pressure) }
-        (@inverse * Vector.elements(right(@rows, give)))[2]
+        (@inverse * Vector.elements(NormalEquations.right(@rows, give, @weights)))[2]
       end
     end
   end

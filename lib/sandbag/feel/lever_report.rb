@@ -6,9 +6,6 @@ module Sandbag
     class LeverReport
       attr_reader :fit, :verdict, :memory
 
-      # @return [Array<Hash>] force_n and travel_mm expected without air, up to the reference force or the firmest pull
-      attr_reader :curve
-
       # @param marked [Array<Array(Reading, Boolean)>] readings, each with whether it is set aside
       # @param baseline [Baseline, nil] what the lever was when it was last good
       # @param preload_known [Boolean] the return spring's preload was measured
@@ -20,7 +17,6 @@ module Sandbag
         @memory = Memory.new(circuit, @used, @reference_mpa, baseline, Doubt.new(circuit, preload_known: preload_known))
         @fit = @memory.fit
         @verdict = Verdict.new(@fit, circuit, @reference_mpa) if @fit
-        @curve = Hydraulics::LeverCurve.points(circuit, up_to_n: top_n)
         freeze
       end
 
@@ -39,12 +35,18 @@ module Sandbag
         NextReading.new(fit, verdict, reference_n).force_n
       end
 
+      # @return [Array<Hash>] force_n and travel_mm expected without air, up to the reference force or the firmest pull
+      def curve
+        Hydraulics::LeverCurve.points(@circuit, up_to_n: top_n)
+      end
+
       def to_h
+        expected = curve
         {
           readings: readings_view,
           reference_n: reference_n,
-          expected: curve,
-          fitted: fitted_curve,
+          expected: expected,
+          fitted: (fitted(expected) if fit),
           verdict: verdict&.to_h,
           wanted: wanted,
           suggested_n: suggested_forces,
@@ -76,8 +78,8 @@ module Sandbag
         [reference_n, *@used.map(&:force_n)].max
       end
 
-      def fitted_curve
-        fit && curve.map { |point| point.merge(travel_mm: fit.travel_mm(point[:force_n])) }
+      def fitted(expected)
+        expected.map { |point| point.merge(travel_mm: fit.travel_mm(point[:force_n])) }
       end
 
       def readings_view

@@ -17,6 +17,13 @@ module Sandbag
         heavy.transpose.map { |one| columns.map { |other| one.zip(other).sum { |a, b| a * b } } }
       end
 
+      # @param values [Array<Float>] one for each reading
+      # @return [Array<Float>] XᵀWv
+      def self.right(rows, values, weights = nil)
+        heavy = weights ? values.zip(weights).map { |value, weight| value * weight } : values
+        rows.transpose.map { |column| column.zip(heavy).sum { |a, b| a * b } }
+      end
+
       # @param rows [Array<Array<Float>>] of N
       def initialize(rows)
         @rows = rows

@@ -19,6 +19,12 @@ RSpec.describe Sandbag::Feel::NormalEquations do
     expect(described_class.normal(rows, [1.0, 1.0])).to eq described_class.normal(rows)
   end
 
+  it "sums each column with what was read, by their weights" do
+    rows = [[1.0, 2.0], [3.0, 4.0]]
+    expect(described_class.right(rows, [5.0, 7.0])).to eq [26.0, 38.0]
+    expect(described_class.right(rows, [5.0, 7.0], [2.0, 0.5])).to eq [20.5, 34.0]
+  end
+
   it "finds what its right side was made of" do
     for_all(shift: 0.3..2.0, a: -5.0..5.0, b: -0.01..0.01, c: -3.0..3.0) do |shift:, a:, b:, c:|
       normal = described_class.normal(design(shift))
