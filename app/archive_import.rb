@@ -153,7 +153,7 @@ module App
     end
 
     def known!(table, id, name)
-      Sandbag::Knowledge.fetch(table, id, name, "“#{id}” is not known")
+      Sandbag::Tables.fetch(table, id, name, "“#{id}” is not known")
     end
 
     # Whatever is wrong is said with its place; a damaged archive breaks nothing here.

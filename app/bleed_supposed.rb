@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  # What a request supposes of a line before it is judged: as Bleed::Way takes it.
+  # What a request supposes of a line before it is judged: as Airway::Way takes it.
   module BleedSupposed
     NAMES = %w[celsius opening loop_down feed_up turned hose_raised].freeze
     MILLIMETRES = {"raised" => :raised_mm, "tilted" => :tilted_mm}.freeze

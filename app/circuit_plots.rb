@@ -13,7 +13,7 @@ module App
 
     # @return [String] the way of the fluid to each far end, as height over length
     def heights
-      ways = Sandbag::Bleed::Way.all(@sheet)
+      ways = Sandbag::Airway::Way.all(@sheet)
       lines = ways.each_with_index.map do |way, index|
         SvgPlot::Line.new(label: way.end_label, dash: SvgPlot::DASHES[index % SvgPlot::DASHES.size],
           points: way.profile.points.map { |point| [point.at_mm, point.height_mm] })

@@ -28,12 +28,12 @@ module App
 
     post "/bleed-plans" do
       body = body_for("computeBleedPlan")
-      json 200, Sandbag::Bleed::Plan.new(sheet_of(body), opened: body.fetch("opened", false)).to_h
+      json 200, Sandbag::Airway::Plan.new(sheet_of(body), opened: body.fetch("opened", false)).to_h
     end
 
     post "/bleed-verdicts" do
       body = body_for("computeBleedVerdicts")
-      json 200, Sandbag::Bleed::MethodTable.new(sheet_of(body), **BleedSupposed.of(body)).to_h
+      json 200, Sandbag::Airway::MethodTable.new(sheet_of(body), **BleedSupposed.of(body)).to_h
     end
 
     post "/lever-fits" do
@@ -81,8 +81,8 @@ module App
       end
 
       def readings(rows)
-        rules = Sandbag::Knowledge.find("entry_kinds", "feel.reading")["data"]
-        readers = %w[force travel].to_h { |name| [name, Sandbag::Circuit::QuantityReader.new(rules[name], name)] }
+        rules = Sandbag::Tables.find("entry_kinds", "feel.reading")["data"]
+        readers = %w[force travel].to_h { |name| [name, Sandbag::QuantityReader.new(rules[name], name)] }
         rows.each_with_index.map do |row, index|
           force, travel =
             readers.map do |name, reader|

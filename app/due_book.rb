@@ -30,7 +30,7 @@ module App
 
     # Every circuit there is, where tables or the shop's interval are others than they were written by.
     def write_all
-      basis = {"edition" => Sandbag::Knowledge.edition, "months" => @shop.fluid_months}
+      basis = {"edition" => Sandbag::Tables.edition, "months" => @shop.fluid_months}
       return if @store.settings.read(NAME) == basis
       @store.transaction do
         @store.machines.all.each { |machine| write_machine(machine) }

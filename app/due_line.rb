@@ -23,7 +23,7 @@ module App
     # @param item [Sandbag::Shelf::Item] a bottle
     # @return [Hash, nil] nil where nothing says how long it keeps
     def self.of_bottle(item, today)
-      on = Sandbag::Shelf::Bottle.new(item, today).use_by
+      on = Sandbag::Fluid::Bottle.new(item, today).use_by
       return unless on && item.amount.positive?
       {id: "shelf/#{item.id}", kind: "bottle", label: "#{item.name}: use by", on: on.iso8601, overdue: on < today}
     end

@@ -30,11 +30,11 @@ module App
     end
 
     def basis(fluid_months, position, revision)
-      [Sandbag::Knowledge.edition, shop.lubricant, fluid_months, position, revision].join("/")
+      [Sandbag::Tables.edition, shop.lubricant, fluid_months, position, revision].join("/")
     end
 
     def basis_now(row)
-      months = Sandbag::Choose::ChangeDue.most_months(shop.fluid_months, row[:machine_use])
+      months = Sandbag::Fluid::ChangeDue.most_months(shop.fluid_months, row[:machine_use])
       basis(months, row[:position].to_i, row[:circuit_revision])
     end
 

@@ -64,7 +64,7 @@ module App
 
     # What the next job on the circuit wants to know of this one.
     def summary
-      fluid = @state.choose.fluid && Sandbag::Knowledge.find("fluids", @state.choose.fluid)["label"]
+      fluid = @state.choose.fluid && Sandbag::Tables.find("fluids", @state.choose.fluid)["label"]
       verdict = (@state.feel.lift || @state.feel.report.verdict)&.to_h
       {
         "route" => @state.route&.label,

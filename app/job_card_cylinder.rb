@@ -40,7 +40,7 @@ module App
 
     def self.build(build)
       return [] unless build && build[:steps].any?
-      lubricant = Sandbag::Knowledge.find("lubricants", build[:lubricant])["label"]
+      lubricant = Sandbag::Tables.find("lubricants", build[:lubricant])["label"]
       checks =
         build[:checks].map do |check|
           [check[:label], {true => "passed", false => "FAILED"}.fetch(check[:pass], "not checked")]

@@ -19,7 +19,7 @@ module App
     def self.ask(ask)
       findings =
         ask[:findings].map do |id, values|
-          finding = Sandbag::Knowledge.find("findings", id)
+          finding = Sandbag::Tables.find("findings", id)
           [finding["label"], finding["values"].values_at(*values).join(", ")]
         end
       flags =
@@ -41,9 +41,9 @@ module App
       cylinder = choose[:cylinder]
       [
         (["Cylinder", cylinder_said(cylinder)] if cylinder),
-        (["Fluid in", Sandbag::Knowledge.find("fluids", choose[:fluid])["label"]] if choose[:fluid]),
+        (["Fluid in", Sandbag::Tables.find("fluids", choose[:fluid])["label"]] if choose[:fluid]),
         ["Fluid to have", Sandbag::Said.ml(choose[:need][:total_ml])],
-        ["Way of bleeding", Sandbag::Knowledge.find("bleed_methods", choose[:method])["label"]]
+        ["Way of bleeding", Sandbag::Tables.find("bleed_methods", choose[:method])["label"]]
       ].compact
     end
 

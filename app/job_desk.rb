@@ -82,7 +82,7 @@ module App
       supplies_of(state_of(job)).to_h
     end
 
-    # @param supposed [Hash] of Bleed::Way; explain [String, nil] the way to bleed whose figures are wanted
+    # @param supposed [Hash] of Airway::Way; explain [String, nil] the way to bleed whose figures are wanted
     # @return [Hash] ways to bleed an open job, the best first
     def bleed_verdicts(id, supposed, explain: nil)
       job = @store.jobs.find(id)
@@ -288,7 +288,7 @@ module App
 
     def record(job, circuit, state)
       content = {
-        edition: Sandbag::Knowledge.edition,
+        edition: Sandbag::Tables.edition,
         supplies: supplies_of(state).to_h,
         **OpenJob.new(@store, @shelf, shop, job, circuit, state).to_h
       }

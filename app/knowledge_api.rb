@@ -6,32 +6,32 @@ module App
     get "/knowledge" do
       json 200,
         {
-          findings: Sandbag::Knowledge.table("findings"),
-          routes: Sandbag::Knowledge.table("routes"),
+          findings: Sandbag::Tables.rows("findings"),
+          routes: Sandbag::Tables.rows("routes"),
           fluids:
-            Sandbag::Knowledge
-              .table("fluids")
+            Sandbag::Tables
+              .rows("fluids")
               .map { |row|
                 {**row, "takes" => Sandbag::Choose::FluidChoice.allowed(row["id"]).map { |fluid| fluid["id"] }}
               },
-          colours: Sandbag::Knowledge.table("fluid_colours"),
-          machine_kinds: Sandbag::Knowledge.table("machine_kinds"),
-          machine_uses: Sandbag::Knowledge.table("machine_uses"),
-          ratio_bands: Sandbag::Knowledge.table("ratio_bands"),
+          colours: Sandbag::Tables.rows("fluid_colours"),
+          machine_kinds: Sandbag::Tables.rows("machine_kinds"),
+          machine_uses: Sandbag::Tables.rows("machine_uses"),
+          ratio_bands: Sandbag::Tables.rows("ratio_bands"),
           templates:
-            Sandbag::Knowledge.table("circuit_templates").map { |row| row.slice("id", "label", "kind", "note") },
-          waits: Sandbag::Knowledge.table("waits"),
-          prices: Sandbag::Knowledge.table("prices"),
+            Sandbag::Tables.rows("circuit_templates").map { |row| row.slice("id", "label", "kind", "note") },
+          waits: Sandbag::Tables.rows("waits"),
+          prices: Sandbag::Tables.rows("prices"),
           **%w[seals lubricants compatibility_words kit_items shelf_kinds tools].to_h { |table|
-            [table.to_sym, Sandbag::Knowledge.table(table)]
+            [table.to_sym, Sandbag::Tables.rows(table)]
           },
-          shelf_fields: Sandbag::Knowledge.table("shelf_fields").map { |row| {"optional" => false, **row} },
+          shelf_fields: Sandbag::Tables.rows("shelf_fields").map { |row| {"optional" => false, **row} },
           constructions:
-            Sandbag::Strip::Construction.all.map { |construction|
+            Sandbag::Cylinder::Construction.all.map { |construction|
               {id: construction.id, label: construction.label}
             },
-          red_flags: Sandbag::Knowledge.table("red_flags"),
-          cautions: Sandbag::Knowledge.table("cautions")
+          red_flags: Sandbag::Tables.rows("red_flags"),
+          cautions: Sandbag::Tables.rows("cautions")
         }
     end
 

@@ -60,16 +60,16 @@ module App
         raise Sandbag::Refusal.at("", "no #{table.split("_").last.delete_suffix("s")} is said",
           labels(table))
       end
-      found = Sandbag::Knowledge.table(table).find { |row| [row["id"], row["label"].downcase].include?(typed.downcase) }
+      found = Sandbag::Tables.rows(table).find { |row| [row["id"], row["label"].downcase].include?(typed.downcase) }
       found || raise(Sandbag::Refusal.at("", "“#{typed[0, 40]}” is not known", labels(table)))
     end
 
     def labels(table)
-      Sandbag::Knowledge.table(table).map { |row| row["label"] }.join(", ")
+      Sandbag::Tables.rows(table).map { |row| row["label"] }.join(", ")
     end
 
     def templates(kind, typed)
-      return [Sandbag::Knowledge.find("circuit_templates", kind["templates"].first)] unless typed
+      return [Sandbag::Tables.find("circuit_templates", kind["templates"].first)] unless typed
       typed.split(/[|;+]/).map(&:strip).map { |each| pick("circuit_templates", each) }
     end
 

@@ -94,7 +94,7 @@ module App
     post "/:id/circuits" do |id|
       body = body_for("addCircuit")
       sheet = shop.limit(Sandbag::Circuit::Template.sheet(body["template"]))
-      name = body["name"] || Sandbag::Knowledge.find("circuit_templates", body["template"])["label"]
+      name = body["name"] || Sandbag::Tables.find("circuit_templates", body["template"])["label"]
       fresh = store.transaction do
         store.machines.find(id)
         next !same_circuit!(body["id"], id, name, sheet) if store.circuits.include?(body["id"])

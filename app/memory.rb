@@ -58,7 +58,7 @@ module App
       @lock.synchronize do
         journal = journal(store, job_id)
         kind, use = store.machines.kind_and_use(circuit[:machine_id])
-        months = Sandbag::Choose::ChangeDue.most_months(shop.fluid_months, use)
+        months = Sandbag::Fluid::ChangeDue.most_months(shop.fluid_months, use)
         key = key(journal.position, circuit, shop.lubricant, kind, months, shop.schools)
         kept = @jobs[job_id]
         return kept.state if kept.key == key

@@ -39,7 +39,7 @@ module App
 
     # @return [Array<Hash>] rows of findings.yml that were tried
     def tests
-      @tried.keys.map { |id| Sandbag::Knowledge.find("findings", id) }
+      @tried.keys.map { |id| Sandbag::Tables.find("findings", id) }
     end
 
     def tried?(finding)

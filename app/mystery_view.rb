@@ -25,7 +25,7 @@ module App
         tried: @search.tests.map { |row| row["id"] },
         **view.to_h.slice(*SHOWN),
         next_tests: view.offers(@search.next_tests),
-        causes: @mystery.possible.map { |code| Sandbag::Knowledge.find("causes", code).slice("id", "label") }
+        causes: @mystery.possible.map { |code| Sandbag::Tables.find("causes", code).slice("id", "label") }
       }
     end
 
@@ -33,7 +33,7 @@ module App
     # @return [Hash] whether it is hidden there; and all that is
     def truth(named)
       hidden = @mystery.causes
-      {right: hidden.include?(named), causes: hidden.map { |code| cause(Sandbag::Knowledge.find("causes", code)) }}
+      {right: hidden.include?(named), causes: hidden.map { |code| cause(Sandbag::Tables.find("causes", code)) }}
     end
 
     private

@@ -18,7 +18,7 @@ module App
 
     # @return [Hash{String => Array<String>}] every column a list may have
     def self.columns
-      fields = Sandbag::Knowledge.table("shelf_fields").map { |row| row["field"] }.uniq - OWN.keys
+      fields = Sandbag::Tables.rows("shelf_fields").map { |row| row["field"] }.uniq - OWN.keys
       OWN.merge(fields.to_h { |field| [field, [field.tr("_", " ")]] })
     end
 
@@ -50,7 +50,7 @@ module App
     end
 
     def kind_of(typed)
-      rows = Sandbag::Knowledge.table("shelf_kinds")
+      rows = Sandbag::Tables.rows("shelf_kinds")
       rows.find { |row| [row["id"], row["label"].downcase, row["plural"].downcase].include?(typed.to_s.downcase) } ||
         raise(Sandbag::Refusal.at("kind", "“#{typed.to_s[0, 40]}” is not known", rows.map { |row|
           row["label"]
@@ -58,7 +58,7 @@ module App
     end
 
     def data(kind, values)
-      fields = Sandbag::Knowledge.table("shelf_fields").select { |row| row["kind"] == kind["id"] }
+      fields = Sandbag::Tables.rows("shelf_fields").select { |row| row["kind"] == kind["id"] }
         .map { |row| row["field"] }
       plain = values.slice("name", "place").merge("kind" => kind["id"], "fields" => values.slice(*fields))
       plain["count"] = values["count"] || "1" unless kind["id"] == "bottle" && values["count"].nil?

@@ -14,7 +14,7 @@ module App
       json 200,
         {
           items: Sandbag::Rig::Lesson.all.map(&:to_h),
-          circuits: Sandbag::Knowledge.table("circuit_templates").map { |row| row.slice("id", "label") }
+          circuits: Sandbag::Tables.rows("circuit_templates").map { |row| row.slice("id", "label") }
         }
     end
 
@@ -76,7 +76,7 @@ module App
 
       # @return [String] id of a template
       def circuit_of(body)
-        known = Sandbag::Knowledge.table("circuit_templates").map { |row| row["id"] }
+        known = Sandbag::Tables.rows("circuit_templates").map { |row| row["id"] }
         return body["circuit"] if known.include?(body["circuit"])
         raise Sandbag::Refusal.at("circuit", "there is no circuit “#{body["circuit"]}”", known.join(", "))
       end

@@ -9,7 +9,7 @@ module App
     HOSTS = %w[localhost 127.0.0.1 [::1]].freeze
 
     def self.build(store, clock: -> { Time.now })
-      Sandbag::Knowledge.load_all
+      Sandbag::Tables.load_all
       memory = Memory.new
       JobDesk.new(store, memory, clock.call.to_date).record_signed
       LeverFile.new(store).rank_unranked

@@ -41,7 +41,7 @@ module App
 
       # A bottle as it may be used in a brake; a clutch may take it longer.
       def view(item)
-        bottle = Sandbag::Shelf::Bottle.new(item, today).to_h if item.bottle? && !item.discarded
+        bottle = Sandbag::Fluid::Bottle.new(item, today).to_h if item.bottle? && !item.discarded
         {**item.to_h, bottle: bottle}.compact
       end
     end

@@ -16,15 +16,15 @@ module App
 
     helpers do
       def schools_open
-        Sandbag::Knowledge.table("schools").map do |row|
+        Sandbag::Tables.rows("schools").map do |row|
           {id: row["id"], label: row["label"], why: row["why"] || row["fixed"], answers: row["answers"]}.compact
         end
       end
 
       def shop_view(shop)
-        shop.to_h.merge(display: shop.display, offered: Sandbag::Shop::UNITS.transform_values(&:keys),
+        shop.to_h.merge(display: shop.display, offered: Sandbag::Units::SHOWN.transform_values(&:keys),
           schools_open: schools_open,
-          lubricants: Sandbag::Shop.lubricants.map { |row| row.slice("id", "label", "where") })
+          lubricants: Sandbag::Fluid::Lubricants.wetting.map { |row| row.slice("id", "label", "where") })
       end
     end
   end

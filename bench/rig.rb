@@ -29,15 +29,15 @@ def out(sheet, index, way)
 end
 
 (ARGV.empty? ? Sandbag::Rig::Mechanic.ways : ARGV).each do |id|
-  method = Sandbag::Knowledge.find("bleed_methods", id)
+  method = Sandbag::Tables.find("bleed_methods", id)
   cases = agreed = usual = usual_agreed = 0
-  Sandbag::Knowledge.table("circuit_templates").each do |template|
+  Sandbag::Tables.rows("circuit_templates").each do |template|
     BORES.product([false, true]).each do |bore, loop|
-      next unless method["kinds"].include?(template["kind"])
+      next unless Sandbag::Circuit::Kind.find(template["kind"]).suits?(method)
       sheet = changed(Sandbag::Circuit::Template.filled(template["id"]), bore, loop)
-      Sandbag::Bleed::Way.all(sheet).each_with_index do |way, index|
+      Sandbag::Airway::Way.all(sheet).each_with_index do |way, index|
         next if way.profile.sag?
-        carries = Sandbag::Bleed::MethodVerdict.new(way, method).stuck.nil?
+        carries = Sandbag::Airway::MethodVerdict.new(way, method).stuck.nil?
         share = out(sheet, index, id)
         agrees = carries == (share >= OUT)
         cases += 1

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe "Red flags through the API", :api do
-  Sandbag::Knowledge
-    .table("red_flags")
+  Sandbag::Tables
+    .rows("red_flags")
     .select { |flag| flag["reported"] }
     .each do |flag|
       it "#{flag["id"]} stops the job, is not lifted without lead and reason, and is then on the card" do

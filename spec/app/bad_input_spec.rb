@@ -41,7 +41,7 @@ RSpec.describe "Bad input", :api do
   end
 
   # Every entry a job knows, every name in it, whatever is put there: yes or a clear no, never a fault.
-  Sandbag::Knowledge.table("entry_kinds").each do |row|
+  Sandbag::Tables.rows("entry_kinds").each do |row|
     it "has an answer to anything in #{row["id"]}, and still shows the job after it" do
       ask(:post, "/jobs", {id: "odd", circuit_id: "front", beside: true})
       names = row["data"].keys.map { |name| name.delete_suffix("?") }
@@ -59,7 +59,7 @@ RSpec.describe "Bad input", :api do
   end
 
   # The same of the shelf.
-  Sandbag::Knowledge.table("stock_moves").each do |row|
+  Sandbag::Tables.rows("stock_moves").each do |row|
     it "has an answer to anything that happens to a thing nobody has: #{row["id"]}" do
       names = row["data"].keys.map { |name| name.delete_suffix("?") }
       values.first(12).each do |value|

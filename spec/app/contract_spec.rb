@@ -41,13 +41,13 @@ RSpec.describe App::Contract, :api do
     schemas = contract.document.dig("components", "schemas")
     expect(schemas.dig("Stage", "enum")).to eq Sandbag::STAGES
     expect(schemas.dig("CircuitKind", "enum")).to match_array(
-      Sandbag::Knowledge.table("circuit_kinds").map { |row| row["id"] }
+      Sandbag::Tables.rows("circuit_kinds").map { |row| row["id"] }
     )
     expect(schemas.dig("MachineKind", "enum")).to match_array(
-      Sandbag::Knowledge.table("machine_kinds").map { |row| row["id"] }
+      Sandbag::Tables.rows("machine_kinds").map { |row| row["id"] }
     )
     expect(schemas.dig("PartKind", "enum")).to match_array(
-      Sandbag::Knowledge.table("circuit_fields").map { |row| row["part"] }.uniq
+      Sandbag::Tables.rows("circuit_fields").map { |row| row["part"] }.uniq
     )
     expect(schemas.dig("Source", "enum")).to match_array(Sandbag::Circuit::Source::ENTERED)
   end

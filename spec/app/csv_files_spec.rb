@@ -86,7 +86,7 @@ RSpec.describe "Files of a job", :api do
       places = svg.css("circle").map { |dot| [dot["cx"].to_f, dot["cy"].to_f] }
       expect(places).to all(match([be_between(40, 480), be_between(0, 230)]))
     end
-    Sandbag::Knowledge.table("circuit_templates").each do |row|
+    Sandbag::Tables.rows("circuit_templates").each do |row|
       plots = App::CircuitPlots.new(Sandbag::Circuit::Template.sheet(row["id"]), {"unit" => "mm", "factor" => 1})
       [plots.heights, plots.sizing].each { |svg| expect(Nokogiri::XML(svg, &:strict).to_s).not_to include("NaN") }
     end

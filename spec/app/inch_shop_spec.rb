@@ -33,7 +33,7 @@ RSpec.describe "An inch shop", :api do
 
   # Words of the tables themselves name tools and papers by their metric size.
   def table_words
-    @table_words ||= sentences(Sandbag::Knowledge::COLUMNS.keys.map { |name| Sandbag::Knowledge.table(name) }).to_set
+    @table_words ||= sentences(Sandbag::Tables.names.map { |name| Sandbag::Tables.rows(name) }).to_set
   end
 
   it "reads fluid in fluid ounces on the card, and lengths in inches" do

@@ -8,7 +8,7 @@ RSpec.describe App::KnowledgeApi, :api do
     expect(takes["dot51"]).not_to include("dot3", "dot4", "dot5")
     expect(takes["mineral"]).to eq ["mineral"]
     expect(takes).to all(satisfy { |id, taken| taken.include?(id) })
-    expect(knowledge["constructions"].size).to eq Sandbag::Strip::Construction.all.size
+    expect(knowledge["constructions"].size).to eq Sandbag::Cylinder::Construction.all.size
   end
 
   it "gives the contract itself" do
@@ -26,7 +26,7 @@ RSpec.describe App::KnowledgeApi, :api do
 
   it "says that something broke, without its entrails, when something does" do
     ask(:get, "/knowledge")
-    allow(Sandbag::Knowledge).to receive(:table).and_raise(NoMethodError, "undefined method for nil")
+    allow(Sandbag::Tables).to receive(:table).and_raise(NoMethodError, "undefined method for nil")
     expect { get "/api/knowledge" }.to output(/NoMethodError/).to_stderr
     expect(last_response.status).to eq 500
     expect(last_response.body).to include("nothing was stored")

@@ -55,8 +55,8 @@ RSpec.describe "At the limits", :api do
       plain = public_send(name)
       kind = plain["kind"]
       rows =
-        Sandbag::Knowledge
-          .table("circuit_fields")
+        Sandbag::Tables
+          .rows("circuit_fields")
           .select { |row| row["type"] == "measure" && (row["only"].nil? || row["only"].include?(kind)) }
       measured =
         plain["parts"].flat_map do |part|
@@ -86,7 +86,7 @@ RSpec.describe "At the limits", :api do
     add_circuit("front", twin_disc_plain)
     ask(:post, "/jobs", {id: "j", circuit_id: "front"})
     [
-      {hourly_rate_minor: "0", prices: Sandbag::Knowledge.table("prices").to_h { |row| [row["id"], "0"] }},
+      {hourly_rate_minor: "0", prices: Sandbag::Tables.rows("prices").to_h { |row| [row["id"], "0"] }},
       {hourly_rate_minor: "9999999"},
       {limits: {safe_gap: 0}},
       {limits: {safe_gap: 100}},

@@ -20,7 +20,7 @@ RSpec.describe "Lists", :api do
     end
 
     def labels(*ids)
-      ids.map { |id| Sandbag::Knowledge.find("circuit_templates", id)["label"] }.join(" | ")
+      ids.map { |id| Sandbag::Tables.find("circuit_templates", id)["label"] }.join(" | ")
     end
 
     it "say of each line what it would do, and do nothing until they are taken in" do

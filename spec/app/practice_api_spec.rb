@@ -32,7 +32,7 @@ RSpec.describe "Practice", :api do
 
   it "starts any circuit without a lesson, spongy or dry" do
     circuits = ask(:get, "/practice/lessons")["circuits"].map { |circuit| circuit["id"] }
-    expect(circuits).to match_array(Sandbag::Knowledge.table("circuit_templates").map { |row| row["id"] })
+    expect(circuits).to match_array(Sandbag::Tables.rows("circuit_templates").map { |row| row["id"] })
     circuits.product(%w[spongy dry]).each do |circuit, begun|
       run = ask(:post, "/practice/runs", {id: "free", circuit: circuit, start: begun})
       expect([circuit, last_response.status]).to eq [circuit, 201]

@@ -26,13 +26,13 @@ RSpec.describe "Signed jobs", :api do
 
   # Every table with other words and figures in every row, and a row more.
   def change_every_table
-    changed = Sandbag::Knowledge::COLUMNS.keys.to_h do |name|
-      rows = Sandbag::Knowledge.table(name).map { |row| otherwise(row) }
+    changed = Sandbag::Tables.names.to_h do |name|
+      rows = Sandbag::Tables.rows(name).map { |row| otherwise(row) }
       [name, rows + [rows.last.merge("id" => "one_more")]]
     end
-    allow(Sandbag::Knowledge).to receive(:table) { |name| changed.fetch(name) }
-    allow(Sandbag::Knowledge).to receive(:find) { |name, id| changed.fetch(name).find { |row| row["id"] == id } }
-    allow(Sandbag::Knowledge).to receive(:edition).and_return("another")
+    allow(Sandbag::Tables).to receive(:table) { |name| changed.fetch(name) }
+    allow(Sandbag::Tables).to receive(:find) { |name, id| changed.fetch(name).find { |row| row["id"] == id } }
+    allow(Sandbag::Tables).to receive(:edition).and_return("another")
   end
 
   def otherwise(row)
@@ -68,7 +68,7 @@ RSpec.describe "Signed jobs", :api do
 
   it "keep the edition of the tables they were decided by, and take nothing more" do
     id = signed.first
-    expect(store.jobs.record(id)).to include("edition" => Sandbag::Knowledge.edition)
+    expect(store.jobs.record(id)).to include("edition" => Sandbag::Tables.edition)
     answer = entry(id, "bleed", "stroke")
     expect(last_response.status).to eq 422
     expect(answer["errors"].first["message"]).to include("signed")

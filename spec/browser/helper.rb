@@ -61,7 +61,7 @@ module AtTheBench
   def answer_looks(list)
     expect(session).to have_css("ul[aria-label='#{list}']")
     session.all("ul[aria-label='#{list}'] li:has(button) strong").map(&:text).each do |label|
-      row = Sandbag::Knowledge.table("bleed_checks").find { |check| check["label"] == label }
+      row = Sandbag::Tables.rows("bleed_checks").find { |check| check["label"] == label }
       answer = "#{label}: #{row["answers"].fetch(row["good"].first)}"
       session.find_button(answer).send_keys(:enter)
       expect(session).to have_no_button(answer)

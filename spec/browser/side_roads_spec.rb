@@ -66,7 +66,7 @@ RSpec.describe "Side roads at the bench", :browser do
     it "refuses a slip of the gauge by name and keeps what was typed" do
       apart("ridgeline-front", "dot4")
       open_page "/jobs/walk/measure"
-      place = Sandbag::Knowledge.table("gauge_places").first["label"]
+      place = Sandbag::Tables.rows("gauge_places").first["label"]
       session.fill_in place, exact: true, with: "91.02\n"
       expect(session).to have_content("Not recorded: value of 91.02 is out of range. Accepted: from 4 to 62 mm.")
       expect(stage_now("measure")["places"].map { |each| each["value_mm"] }.compact).to be_empty

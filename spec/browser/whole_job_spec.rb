@@ -114,7 +114,7 @@ RSpec.describe "A whole job", :browser do
   # Labels of the tools that nothing is opened without, and that are not on the bench.
   def wanted_tools
     stage_now("choose")["wanting"].filter_map do |line|
-      Sandbag::Knowledge.find("tools", line.delete_prefix("tool."))&.fetch("label")
+      Sandbag::Tables.find("tools", line.delete_prefix("tool."))&.fetch("label")
     end
   end
 

@@ -7,7 +7,7 @@ RSpec.describe "The core" do
     script = <<~RUBY
       require "sandbag"
       Sandbag::LOADER.eager_load
-      Sandbag::Knowledge::COLUMNS.each_key { |name| Sandbag::Knowledge.table(name) }
+      Sandbag::Tables.load_all
       puts %w[Sinatra Rack Sequel Prawn JSONSchemer App Store].select { |name| Object.const_defined?(name) }.inspect
     RUBY
     gems = [

@@ -51,7 +51,7 @@ module Api
   # The checks of the way to bleed, each with its first good answer.
   def look_before_fluid(job_id)
     stage(job_id, "bleed")["checks"]["start"].reject { |check| check["good"] }.each do |check|
-      good = Sandbag::Knowledge.find("bleed_checks", check["id"])["good"].first
+      good = Sandbag::Tables.find("bleed_checks", check["id"])["good"].first
       entry(job_id, "bleed", "check", {check: check["id"], value: good})
     end
   end

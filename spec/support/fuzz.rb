@@ -111,13 +111,13 @@ class Fuzz
 
   # Names and values that entries and moves know, in any mixture.
   def data
-    rows = Sandbag::Knowledge.table("entry_kinds") + Sandbag::Knowledge.table("stock_moves")
+    rows = Sandbag::Tables.rows("entry_kinds") + Sandbag::Tables.rows("stock_moves")
     rows.sample(random: @random)["data"].to_h { |name, rule| [name.delete_suffix("?"), said(rule)] }
   end
 
   def said(rule)
     case rule["type"]
-    when "id" then Sandbag::Knowledge.table(rule["table"]).sample(random: @random)["id"]
+    when "id" then Sandbag::Tables.rows(rule["table"]).sample(random: @random)["id"]
     when "choice" then rule["choices"].sample(random: @random)
     when "boolean" then chance(0.5)
     else chance(0.5) ? ODD_NUMBERS.sample(random: @random) : ODD.sample(random: @random)

@@ -14,7 +14,7 @@ class ProjectionCase
   COUNTED = %i[current points reservoir total_strokes finished cycle].freeze
   KINDS = (%w[stroke] * 10 + %w[beat] * 6 + %w[run] * 5 + %w[topped_up] * 5 +
     %w[bubbles colour point point_done uncovered undo undo]).freeze
-  COLOURS = Sandbag::Knowledge.table("fluid_colours").map { |colour| colour.fetch("id") }
+  COLOURS = Sandbag::Tables.rows("fluid_colours").map { |colour| colour.fetch("id") }
 
   # @param method [String, nil] of bleed_methods.yml
   def initialize(plain, random, method)
@@ -69,7 +69,7 @@ class ProjectionCase
   # Mostly the one whose turn it is.
   def beat
     cycle = @job.state.bleed.count.cycle
-    ((@random.rand < 0.9) && cycle.turn) || Sandbag::Knowledge.table("bleed_beats").sample(random: @random)["id"]
+    ((@random.rand < 0.9) && cycle.turn) || Sandbag::Tables.rows("bleed_beats").sample(random: @random)["id"]
   end
 
   def undoable
@@ -88,16 +88,16 @@ cases = Array.new(90) do |index|
   ProjectionCase.new(plains[kind], random, [nil, *methods.fetch(kind)].sample(random: random)).to_h
 end
 fresh =
-  Sandbag::Knowledge
-    .table("fluid_colours")
+  Sandbag::Tables
+    .rows("fluid_colours")
     .select { |colour| colour.fetch("fresh") }
     .map { |colour| colour.fetch("id") }
 FileUtils.mkdir_p("#{ROOT}/var")
 File.write("#{ROOT}/var/projection_cases.json", JSON.generate(fresh: fresh, cases: cases))
 
 figures =
-  Sandbag::Knowledge
-    .table("circuit_templates")
+  Sandbag::Tables
+    .rows("circuit_templates")
     .map do |template|
       Sandbag::Circuit::Summary.new(
         Sandbag::Circuit::Template.sheet(template.fetch("id")),

@@ -8,10 +8,10 @@ module Sandbag
       # Refuses, at data/<name>, an unknown kind, an unknown or missing name, and values outside their limits.
       def self.read(entry)
         return entry.with(data: {}) if entry.undo?
-        row = Knowledge.find("entry_kinds", "#{entry.stage}.#{entry.kind}")
+        row = Tables.find("entry_kinds", "#{entry.stage}.#{entry.kind}")
         unless row
           known =
-            Knowledge.table("entry_kinds").select { |each| each["stage"] == entry.stage }.map { |each| each["kind"] }
+            Tables.rows("entry_kinds").select { |each| each["stage"] == entry.stage }.map { |each| each["kind"] }
           raise Refusal.at(
             "kind",
             "#{entry.stage} has no entry called #{entry.kind}",

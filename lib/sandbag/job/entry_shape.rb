@@ -7,7 +7,7 @@ module Sandbag
     module EntryShape
       # type of knowledge/entry_kinds.yml => what its value is once it was read
       READ = {
-        "text" => [String], "id" => [String], "construction" => [String], "choice" => [String], "date" => [String],
+        "text" => [String], "id" => [String], "choice" => [String], "date" => [String],
         "boolean" => [TrueClass, FalseClass], "money" => [Integer], "measure" => [Numeric], "measures" => [Array],
         "table" => [Hash]
       }.freeze
@@ -16,7 +16,7 @@ module Sandbag
       # Refuses, at kind or data/<name>, a kind that there is not, unknown and missing names, values of another sort.
       def self.check(entry)
         return if entry.undo?
-        row = Knowledge.find("entry_kinds", "#{entry.stage}.#{entry.kind}")
+        row = Tables.find("entry_kinds", "#{entry.stage}.#{entry.kind}")
         raise Refusal.at("kind", "#{entry.stage} has no entry called #{entry.kind}", "a kind of entry") unless row
         rules = row["data"].transform_keys { |name| name.delete_suffix("?") }
         missing = row["data"].keys.reject { |name| name.end_with?("?") } - entry.data.keys

@@ -13,7 +13,7 @@ module Sandbag
 
       # @return [Array<Route>]
       def self.all
-        @all ||= Knowledge.table("routes").map { |row| new(row) }.freeze
+        @all ||= Tables.rows("routes").map { |row| new(row) }.freeze
       end
 
       # @return [Route, nil]
@@ -56,7 +56,7 @@ module Sandbag
       # @param kind [Circuit::Kind]
       # @return [Boolean] a circuit of this kind can have it
       def suits?(kind)
-        @row["kinds"].nil? || @row["kinds"].include?(kind.id)
+        kind.suits?(@row)
       end
 
       # It looks again after another job, and takes nothing to pieces.

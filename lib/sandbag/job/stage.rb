@@ -58,7 +58,7 @@ module Sandbag
       def view
         {
           **self.class.module_parent::View.new(self).to_h,
-          cautions: Advice.cautions(id, job.sheet),
+          cautions: Circuit::Advice.cautions(id, job.sheet),
           recent: entries.recent(RECENT)
         }
       end

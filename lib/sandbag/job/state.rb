@@ -16,11 +16,11 @@ module Sandbag
       # @param lubricant [String] what the shop wets cups with, where fluid and rubber bear it
       # @param machine_kind [String, nil] of machine_kinds.yml; nil asks what is asked of any
       # @param fluid_months [Integer, nil] at most between full changes of fluid on this machine, where shop or use set
-      #   it: Choose::ChangeDue.most_months
-      # @param schools [Hash{String => String}] what the shop holds with, see Bleed::Schools
+      #   it: Fluid::ChangeDue.most_months
+      # @param schools [Hash{String => String}] what the shop holds with, see Airway::Schools
       # @param last_good [Hash, nil] at, and fit of the lever when the circuit was last signed off, see Feel::Baseline
       # @param counted [Bleed::Count, nil] strokes of the same job one entry ago
-      def initialize(journal, fitted, lubricant: Shop::LUBRICANT, machine_kind: nil, fluid_months: nil, schools: {},
+      def initialize(journal, fitted, lubricant: Fluid::Lubricants::USUAL, machine_kind: nil, fluid_months: nil, schools: {},
         last_good: nil, counted: nil)
         @journal = journal
         @fitted = fitted

@@ -164,7 +164,7 @@ RSpec.describe Sandbag::Ask::Diagnosis do
 
   it "covers every cause" do
     expect((acceptance + own).map { |row| row[2] }.uniq).to match_array(
-      Sandbag::Knowledge.table("causes").map { |row| row["id"] }
+      Sandbag::Tables.rows("causes").map { |row| row["id"] }
     )
   end
 
@@ -205,10 +205,10 @@ RSpec.describe Sandbag::Ask::Diagnosis do
   it "starts at the priors, and its shares always make one" do
     bare = diagnosis("brake")
     total =
-      Sandbag::Knowledge.table("causes").reject { |cause| cause["id"] == "AB" }.sum { |cause| cause["prior_brake"] }
+      Sandbag::Tables.rows("causes").reject { |cause| cause["id"] == "AB" }.sum { |cause| cause["prior_brake"] }
     expect(bare.shares["AL"]).to be_within(1e-12).of(25.0 / total)
     expect(bare.proposal).to be_nil
-    Sandbag::Knowledge.table("likelihoods").each do |row|
+    Sandbag::Tables.rows("likelihoods").each do |row|
       expect(diagnosis("brake", row["id"]).shares.values.sum).to be_within(1e-9).of(1)
     end
   end
@@ -279,7 +279,7 @@ end
 RSpec.describe Sandbag::Ask::NextTest do
   def tests(*pairs, side: "brake")
     found = pairs.reduce(Sandbag::Ask::Findings.new) { |all, pair| all.with(*pair.split(".")) }
-    askable = Sandbag::Knowledge.table("findings").select { |row| ["a", side[0]].include?(row["for"]) }
+    askable = Sandbag::Tables.rows("findings").select { |row| ["a", side[0]].include?(row["for"]) }
     described_class.new(Sandbag::Ask::Diagnosis.new(found, {"side" => side, "abs" => "none"}), askable)
   end
 
@@ -334,7 +334,7 @@ RSpec.describe Sandbag::Ask::NextTest do
   end
 
   it "puts first what must be looked at, then what the rider's words call for until enough is found" do
-    askable = Sandbag::Knowledge.table("findings").select { |row| %w[a b].include?(row["for"]) }
+    askable = Sandbag::Tables.rows("findings").select { |row| %w[a b].include?(row["for"]) }
     first =
       lambda do |*pairs, **more|
         found = pairs.reduce(Sandbag::Ask::Findings.new) { |all, pair| all.with(*pair.split(".")) }
@@ -356,7 +356,7 @@ RSpec.describe Sandbag::Ask::NextTest do
   it "prefers the quick look to the long one that tells as much" do
     quick, slow =
       [1, 20].map do |minutes|
-        Sandbag::Knowledge.find("findings", "hold_sink").merge("id" => "hold_sink", "minutes" => minutes)
+        Sandbag::Tables.find("findings", "hold_sink").merge("id" => "hold_sink", "minutes" => minutes)
       end
     found =
       Sandbag::Ask::Diagnosis.new(

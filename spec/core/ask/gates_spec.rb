@@ -24,9 +24,9 @@ RSpec.describe Sandbag::Ask::Intake do
   end
 
   it "asks first what can stop the job, and each question can be answered by a digit key" do
-    stops = Sandbag::Knowledge.table("intake").map { |row| row["stops"] || false }
+    stops = Sandbag::Tables.rows("intake").map { |row| row["stops"] || false }
     expect(stops).to eq stops.sort_by { |each| each ? 0 : 1 }
-    Sandbag::Knowledge.table("intake").each { |row| expect(row["values"].size).to be_between(2, 9) }
+    Sandbag::Tables.rows("intake").each { |row| expect(row["values"].size).to be_between(2, 9) }
   end
 
   it "asks for the bleed tool only where there may be ABS" do
@@ -199,7 +199,7 @@ RSpec.describe Sandbag::Ask::Estimate do
     free =
       Sandbag::Shop.new(
         "hourly_rate_minor" => 0,
-        "prices" => Sandbag::Knowledge.table("prices").to_h { |row| [row["id"], 0] }
+        "prices" => Sandbag::Tables.rows("prices").to_h { |row| [row["id"], 0] }
       )
     expect(described_class.kit_or_unit(nil, "road", 152.0, free)).not_to have_key(:share)
   end

@@ -163,8 +163,8 @@ RSpec.describe Sandbag::Ask::Stage do
       expect(find(job, return_action: "locked").flags.to_a).to be_empty
     end
 
-    Sandbag::Knowledge
-      .table("red_flags")
+    Sandbag::Tables
+      .rows("red_flags")
       .select { |flag| flag["reported"] }
       .each do |flag|
         it "#{flag["id"]} reported holds all stages and routes but a referral until a lead lifts it" do

@@ -75,8 +75,8 @@ RSpec.describe Sandbag::Bleed::Checks do
   end
 
   it "name only schools that there are" do
-    answers = Sandbag::Bleed::Schools.open.flat_map { |row| row["answers"].keys }
-    named = Sandbag::Knowledge.table("bleed_checks").filter_map { |row| row["school"] }
+    answers = Sandbag::Airway::Schools.open.flat_map { |row| row["answers"].keys }
+    named = Sandbag::Tables.rows("bleed_checks").filter_map { |row| row["school"] }
     expect(named - answers).to be_empty
   end
 end

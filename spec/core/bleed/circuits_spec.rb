@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 # Thirteen circuits against every way to bleed, worked by hand (physics.md 6), and each claim traced to what decides it.
-RSpec.describe Sandbag::Bleed::MethodTable, "of circuits" do
-  every = Sandbag::Knowledge.table("bleed_methods").map { |row| row["id"] }
+RSpec.describe Sandbag::Airway::MethodTable, "of circuits" do
+  every = Sandbag::Tables.rows("bleed_methods").map { |row| row["id"] }
 
   def self.template(id, fluid = "dot4", abs: "none")
     sheet = Sandbag::Circuit::Template.sheet(id).set("fluid", "stamped", fluid, "part_marking")
@@ -74,7 +74,7 @@ RSpec.describe Sandbag::Bleed::MethodTable, "of circuits" do
       end
 
       it "traces each claim that air stays to the leg and its two speeds, the pocket, or what nothing runs over" do
-        ways = Sandbag::Bleed::Way.all(circuit, **given.except(:dry))
+        ways = Sandbag::Airway::Way.all(circuit, **given.except(:dry))
         rows.each_value do |row|
           next if row[:verdict] == "suitable"
           traced = ways.any? do |way|

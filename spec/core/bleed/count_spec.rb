@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 RSpec.describe Sandbag::Bleed::Count do
-  let(:plan) { Sandbag::Bleed::Plan.new(sheet(twin_disc_plain), opened: false) }
+  let(:plan) { Sandbag::Airway::Plan.new(sheet(twin_disc_plain), opened: false) }
 
-  let(:method) { Sandbag::Knowledge.find("bleed_methods", "hold_cycle") }
+  let(:method) { Sandbag::Tables.find("bleed_methods", "hold_cycle") }
 
   def count(*kinds)
     entries = kinds.flatten.map do |kind|

@@ -2,8 +2,8 @@
 
 require "date"
 
-RSpec.describe Sandbag::Choose::BoilingPoint do
-  let(:dot4) { Sandbag::Knowledge.find("fluids", "dot4") }
+RSpec.describe Sandbag::Fluid::BoilingPoint do
+  let(:dot4) { Sandbag::Tables.find("fluids", "dot4") }
 
   # docs/physics.md 5
   {0 => 230, 1 => 196.5, 2 => 175.1, 3 => 161.5, 3.7 => 155}.each do |water, boils|
@@ -93,7 +93,7 @@ RSpec.describe Sandbag::Choose::FluidCheck do
   end
 
   it "keeps the shop's shorter interval" do
-    due = Sandbag::Choose::ChangeDue.new(sheet(clutch_plain), today: today, most_months: 12)
+    due = Sandbag::Fluid::ChangeDue.new(sheet(clutch_plain), today: today, most_months: 12)
     expect(due.interval_months).to eq 12
   end
 
@@ -101,7 +101,7 @@ RSpec.describe Sandbag::Choose::FluidCheck do
     {
       [nil, nil] => nil, [nil, "daily"] => nil, [18, "daily"] => 18, [18, "race"] => 12, [nil, "hire"] => 12,
       [6, "hard"] => 6, [18, "no such use"] => 18
-    }.each { |given, months| expect(Sandbag::Choose::ChangeDue.most_months(*given)).to eq(months), given.inspect }
+    }.each { |given, months| expect(Sandbag::Fluid::ChangeDue.most_months(*given)).to eq(months), given.inspect }
   end
 end
 

@@ -21,7 +21,7 @@ RSpec.describe Sandbag::Choose::KitMatch do
         "source" => "measured"
       }
     )
-    Sandbag::Choose::Cylinder.of(
+    Sandbag::Cylinder::OnBench.of(
       sheet(plain).change("fluid", "stamped", stamped, "part_marking"),
       Sandbag::Job::Route.find(route)
     )
@@ -76,7 +76,7 @@ RSpec.describe Sandbag::Choose::KitMatch do
   it "asks which twin a bore is that was only measured, or never entered" do
     expect(reasons(kit, source: "measured")).to eq [%w[nominal ask]]
     unread =
-      Sandbag::Choose::Cylinder.of(
+      Sandbag::Cylinder::OnBench.of(
         sheet(plain_sheet("clutch_hand", part("hose", "line", from: "master"), part("slave", "slave", from: "hose"))),
         Sandbag::Job::Route.find("reseal_mc")
       )
@@ -137,8 +137,8 @@ RSpec.describe Sandbag::Choose::KitMatch do
   end
 
   it "is asked of a slave's own bore when the slave is worked on" do
-    slave = Sandbag::Choose::Cylinder.of(sheet(clutch_plain), Sandbag::Job::Route.find("slave_work"))
+    slave = Sandbag::Cylinder::OnBench.of(sheet(clutch_plain), Sandbag::Job::Route.find("slave_work"))
     expect([slave.bore_mm, slave.construction.id]).to eq [29.0, "clutch_slave_pushrod"]
-    expect(Sandbag::Choose::Cylinder.of(sheet(twin_disc_plain), Sandbag::Job::Route.find("slave_work"))).to be_nil
+    expect(Sandbag::Cylinder::OnBench.of(sheet(twin_disc_plain), Sandbag::Job::Route.find("slave_work"))).to be_nil
   end
 end

@@ -6,8 +6,8 @@ RSpec.describe "Quantities by hand" do
   include ShelfThings
 
   def need(sheet, opened:, method: "hold_cycle")
-    plan = Sandbag::Bleed::Plan.new(sheet, opened: opened)
-    Sandbag::Choose::FluidNeed.of(plan, drained: opened, method: Sandbag::Knowledge.find("bleed_methods", method))[
+    plan = Sandbag::Airway::Plan.new(sheet, opened: opened)
+    Sandbag::Choose::FluidNeed.of(plan, drained: opened, method: Sandbag::Tables.find("bleed_methods", method))[
       :total_ml
     ]
   end

@@ -133,9 +133,9 @@ end
 RSpec.describe Sandbag::Choose::FluidNeed do
   def need(drained)
     described_class.of(
-      Sandbag::Bleed::Plan.new(sheet(twin_disc_plain), opened: false),
+      Sandbag::Airway::Plan.new(sheet(twin_disc_plain), opened: false),
       drained: drained,
-      method: Sandbag::Knowledge.find("bleed_methods", "hold_cycle")
+      method: Sandbag::Tables.find("bleed_methods", "hold_cycle")
     )
   end
 

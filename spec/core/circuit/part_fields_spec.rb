@@ -10,10 +10,9 @@ RSpec.describe Sandbag::Circuit::PartFields do
   end
 
   it "has every field of the table that such a part has on such a circuit, in the order of the table" do
-    Sandbag::Circuit::Kind.all.map(&:id).product(Sandbag::Circuit::Field.all.map(&:part).uniq).each do |kind, part|
-      rows = Sandbag::Knowledge.table("circuit_fields")
-        .select { |row| row["part"] == part && (row["only"].nil? || row["only"].include?(kind)) }
-      expect(values(part, kind).keys).to eq(rows.map { |row| row["field"] })
+    Sandbag::Circuit::Kind.all.product(Sandbag::Circuit::Field.all.map(&:part).uniq).each do |kind, part|
+      rows = Sandbag::Tables.rows("circuit_fields").select { |row| row["part"] == part && kind.suits?(row) }
+      expect(values(part, kind.id).keys).to eq(rows.map { |row| row["field"] })
     end
   end
 

@@ -8,7 +8,7 @@ RSpec.describe Sandbag::Circuit::Sheet do
   end
 
   it "gives every kind of circuit defaults that can be computed" do
-    Sandbag::Knowledge.table("circuit_kinds").each do |kind|
+    Sandbag::Tables.rows("circuit_kinds").each do |kind|
       far_end = (kind["far_end"] == "slave") ? part("slave", "slave", from: "hose") : part("caliper", "caliper",
         from: "hose")
       plain = plain_sheet(kind["id"], part("hose", "line", from: "master"), far_end)

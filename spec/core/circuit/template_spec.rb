@@ -3,7 +3,7 @@
 require "date"
 
 RSpec.describe Sandbag::Circuit::Template do
-  Sandbag::Knowledge.table("circuit_templates").each do |row|
+  Sandbag::Tables.rows("circuit_templates").each do |row|
     it "#{row["id"]} is a whole circuit, all of it default, that its own cylinder can work" do
       sheet = described_class.sheet(row["id"])
       sources = sheet.parts.flat_map { |part| sheet.values(part).values.map(&:source) }
@@ -11,13 +11,13 @@ RSpec.describe Sandbag::Circuit::Template do
       fitted = Sandbag::Choose::Sizing.new(sheet).to_h[:rows].first
       expect(fitted[:rejected]).to be_empty
       expect(Sandbag::Circuit::Heights.new(sheet).high_spots).to be_empty
-      expect(Sandbag::Bleed::Plan.new(sheet, opened: false).points).not_to be_empty
+      expect(Sandbag::Airway::Plan.new(sheet, opened: false).points).not_to be_empty
     end
   end
 
   it "knows a template for everything every kind of machine offers" do
-    offered = Sandbag::Knowledge.table("machine_kinds").flat_map { |kind| kind["templates"] }
-    expect(offered.uniq).to match_array(Sandbag::Knowledge.table("circuit_templates").map { |row| row["id"] })
+    offered = Sandbag::Tables.rows("machine_kinds").flat_map { |kind| kind["templates"] }
+    expect(offered.uniq).to match_array(Sandbag::Tables.rows("circuit_templates").map { |row| row["id"] })
   end
 
   it "keeps what the template knew until something is entered, and comes back to it" do
@@ -85,7 +85,7 @@ RSpec.describe Sandbag::Hydraulics::PortPocket do
 end
 
 RSpec.describe Sandbag::Circuit::NearMiss do
-  Sandbag::Knowledge.table("near_misses").each do |row|
+  Sandbag::Tables.rows("near_misses").each do |row|
     row["sizes"].each do |bore|
       it "asks which when #{bore} mm was only measured" do
         asked = described_class.questions(changed(twin_disc_plain, "master", bore: bore))
@@ -103,7 +103,7 @@ RSpec.describe Sandbag::Circuit::NearMiss do
   end
 end
 
-RSpec.describe Sandbag::Circuit::FluidAge do
+RSpec.describe Sandbag::Fluid::Age do
   today = Date.new(2026, 11, 25)
 
   {

@@ -202,7 +202,7 @@ end
 RSpec.describe Sandbag::Feel::HoldCheck do
   it "passes to 2 mm of creep and not beyond" do
     expect(
-      [0.0, 2.0, 2.1].map { |creep| described_class.of(creep, Sandbag::Knowledge.find("controls", "bar_lever"))[:pass] }
+      [0.0, 2.0, 2.1].map { |creep| described_class.of(creep, Sandbag::Tables.find("controls", "bar_lever"))[:pass] }
     ).to eq [true, true, false]
   end
 end

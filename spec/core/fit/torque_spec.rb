@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Sandbag::Fit::TorqueRange do
+RSpec.describe Sandbag::Fastening::TorqueRange do
   units = Sandbag::Units
 
   # docs/trade.md 6.2: range in N·m, and the same as the trade writes it, lb·ft or lb·in.
@@ -21,7 +21,7 @@ RSpec.describe Sandbag::Fit::TorqueRange do
 
   rows.each do |id, (from, to, imperial)|
     it "judges #{id} the same in N·m, lb·ft and lb·in" do
-      range = described_class.default(Sandbag::Knowledge.find("torques", id))
+      range = described_class.default(Sandbag::Tables.find("torques", id))
       expect([range.from, range.to]).to eq [from, to]
       low, high, unit = imperial.match(/(\d+)-(\d+) (.*)/).captures
       # the trade rounds to whole pounds: within one of them
@@ -39,12 +39,12 @@ RSpec.describe Sandbag::Fit::TorqueRange do
 
   it "has no default for caliper bolts and axle: no figure, no tick" do
     %w[caliper_bolt wheel_axle].each do |id|
-      expect(described_class.default(Sandbag::Knowledge.find("torques", id))).to be_nil
+      expect(described_class.default(Sandbag::Tables.find("torques", id))).to be_nil
     end
   end
 
   it "allows no estimate on carbon, an alloy banjo bolt or a caliper" do
-    without = Sandbag::Knowledge.table("torques").reject { |row| row["turns"] }.map { |row| row["id"] }
+    without = Sandbag::Tables.rows("torques").reject { |row| row["turns"] }.map { |row| row["id"] }
     expect(without).to include("clamp_carbon", "banjo_m10_alloy", "caliper_bolt", "wheel_axle")
   end
 
@@ -60,7 +60,7 @@ RSpec.describe Sandbag::Fit::TorqueRange do
   end
 
   it "refuses a wrench whose scale the figure is not in" do
-    range = described_class.default(Sandbag::Knowledge.find("torques", "banjo_m10_steel"))
+    range = described_class.default(Sandbag::Tables.find("torques", "banjo_m10_steel"))
     expect(range.unfit(25)).to be_nil
     expect(Sandbag::Said.plain(range.unfit(24.9))).to include("25 N·m is over the end")
     expect(range.unfit(125)).to be_nil

@@ -3,7 +3,7 @@
 # Flow through a line and the air in it, to the digits of docs/physics.md 6.
 RSpec.describe Sandbag::Hydraulics::Bubble do
   flow = Sandbag::Hydraulics::Flow
-  fluid = Sandbag::Hydraulics::FlowingFluid
+  fluid = Sandbag::Fluid::FlowingFluid
 
   def segment(length, bore)
     Sandbag::Hydraulics::Flow::Segment.new(length, bore)

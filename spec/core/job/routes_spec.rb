@@ -2,7 +2,7 @@
 
 # Every route on every circuit that a template makes, worked by a careful mechanic from complaint to signature.
 RSpec.describe Sandbag::Job::Route do
-  templates = Sandbag::Knowledge.table("circuit_templates").map { |row| row["id"] }
+  templates = Sandbag::Tables.rows("circuit_templates").map { |row| row["id"] }
 
   # Sizes read off the casting, so that limits apply and the kit can be judged.
   def proven(template)

@@ -5,11 +5,11 @@ RSpec.describe Sandbag::Job::Stage do
   # A job of each kind of circuit at each route; and one bled, to have stages that are done.
   def self.jobs
     sheets =
-      Sandbag::Knowledge
-        .table("circuit_templates")
+      Sandbag::Tables
+        .rows("circuit_templates")
         .uniq { |template| template["kind"] }
         .map { |template| Sandbag::Circuit::Template.sheet(template["id"]) }
-    routes = [nil, *Sandbag::Knowledge.table("routes").map { |route| route["id"] }]
+    routes = [nil, *Sandbag::Tables.rows("routes").map { |route| route["id"] }]
     sheets.product(routes).to_h do |sheet, route|
       job = JobInMemory.new(sheet)
       begin

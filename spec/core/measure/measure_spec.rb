@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Sandbag::Measure::WearLimits do
+RSpec.describe Sandbag::Cylinder::WearLimits do
   # docs/physics.md 8, by hand: nominal => bore limit, piston limit, clearance, out of round, new bore to, new piston
   # from and to
   {
@@ -151,7 +151,7 @@ RSpec.describe Sandbag::Measure::Stage do
     expect(refusal_at { job.add("measure", "finding", {"check" => "bore", "value" => "shiny"}) }).to eq ["data/value"]
     elsewhere =
       (
-        Sandbag::Knowledge.table("inspections").map { |row| row["id"] } -
+        Sandbag::Tables.rows("inspections").map { |row| row["id"] } -
           job.state.measure.inspection.looks.map { |look| look.row["id"] }
       ).first
     refused = problems { job.add("measure", "finding", {"check" => elsewhere, "value" => "sound"}) }.first

@@ -66,7 +66,7 @@ RSpec.describe Sandbag::Rig::Lesson do
 
   it "has a hand for every way to bleed, and a lesson that needs each thing it can take" do
     expect(Sandbag::Rig::Mechanic.ways)
-      .to match_array(Sandbag::Knowledge.table("bleed_methods").map { |row| row["id"] })
+      .to match_array(Sandbag::Tables.rows("bleed_methods").map { |row| row["id"] })
     shown = described_class.all.map(&:to_h)
     expect(shown.flat_map { |each| each[:tools] }.uniq).to match_array(%w[vacuum syringe abs feed crack press pass])
     expect(shown.flat_map { |each| each[:fits] }.map { |fit| fit["id"] }.uniq).to match_array(%w[hose valve tube hung])
@@ -74,7 +74,7 @@ RSpec.describe Sandbag::Rig::Lesson do
   end
 
   it "starts any circuit dry, each line filled with air once, or spongy" do
-    Sandbag::Knowledge.table("circuit_templates").each do |row|
+    Sandbag::Tables.rows("circuit_templates").each do |row|
       lesson = described_class.free(row["id"], "dry")
       lines = Sandbag::Circuit::Assembly.build(lesson.sheet).lines.sum(&:fluid_ml)
       expect([row["id"], lesson.start.air_ml]).to match [row["id"], be_within(0.02 * lines).of(lines)]

@@ -56,7 +56,7 @@ RSpec.describe Sandbag::Rig::LeverPull do
   end
 
   it "is read of an empty line as well: by Feel, or refused since no pressure is built" do
-    Sandbag::Knowledge.table("circuit_templates").each do |row|
+    Sandbag::Tables.rows("circuit_templates").each do |row|
       lesson = Sandbag::Rig::Lesson.free(row["id"], "dry")
       next if lesson.sheet.clutch?
       assembled = Sandbag::Circuit::Assembly.build(lesson.sheet)

@@ -9,7 +9,7 @@ RSpec.describe Sandbag::Rig::Mystery do
   def tried(seed, template = described_class::TEMPLATE)
     mystery = described_class.new(seed, template: template)
     tests = Sandbag::Rig::LeverTests.new(mystery)
-    asked = Sandbag::Knowledge.table("findings").select { |row| ["a", mystery.side[0]].include?(row["for"]) }
+    asked = Sandbag::Tables.rows("findings").select { |row| ["a", mystery.side[0]].include?(row["for"]) }
     asked.to_h { |row| [row["id"], tests.value(row["id"])] }
   end
 
@@ -86,7 +86,7 @@ RSpec.describe Sandbag::Rig::Mystery do
     # the fluid's own compressibility, which the formula leaves out: K 1500 MPa
     squeezed = 1000 * circuit.fluid_ml * circuit.slave.release_pressure_mpa / circuit.bulk_modulus_mpa
     expect(rig.lift_mm).to be_within(1e-6)
-      .of(Sandbag::Choose::ClutchLift.mm(circuit, circuit.master.stroke_mm) - squeezed / circuit.slave.area_mm2)
+      .of(Sandbag::Hydraulics::ClutchLift.mm(circuit, circuit.master.stroke_mm) - squeezed / circuit.slave.area_mm2)
     expect(rig.pressure_mpa).to be_within(1e-9).of(circuit.slave.release_pressure_mpa)
   end
 
@@ -106,14 +106,14 @@ RSpec.describe Sandbag::Rig::Mystery do
   end
 
   it "answers by values that the findings have, and refuses a test that is none of its own" do
-    tried("1").compact.each { |id, value| expect(Sandbag::Knowledge.find("findings", id)["values"]).to have_key value }
+    tried("1").compact.each { |id, value| expect(Sandbag::Tables.find("findings", id)["values"]).to have_key value }
     tests = Sandbag::Rig::LeverTests.new(described_class.new("1"))
     expect(refusal_at { tests.value("clutch_gear") }).to eq ["finding"]
     expect(refusal_at { described_class.new("1", template: "tram") }).to eq ["template"]
   end
 
   it "hides something on every kind of circuit, which everything that can be tried finds" do
-    Sandbag::Knowledge.table("circuit_templates").each_with_index do |row, index|
+    Sandbag::Tables.rows("circuit_templates").each_with_index do |row, index|
       seed = "every #{index}"
       hidden = described_class.new(seed, template: row["id"])
       diagnosis = Sandbag::Ask::Diagnosis.new(Sandbag::Ask::Findings.new, {"side" => hidden.side, "abs" => "none"})

@@ -78,11 +78,11 @@ RSpec.describe Sandbag::Rig::Simulation do
   end
 
   it "agrees with the verdict over hold, open, close, release on every usual line" do
-    method = Sandbag::Knowledge.find("bleed_methods", "hold_cycle")
-    Sandbag::Knowledge.table("circuit_templates").each do |template|
+    method = Sandbag::Tables.find("bleed_methods", "hold_cycle")
+    Sandbag::Tables.rows("circuit_templates").each do |template|
       usual = Sandbag::Circuit::Template.filled(template["id"])
-      Sandbag::Bleed::Way.all(usual).each_with_index do |way, index|
-        expect(Sandbag::Bleed::MethodVerdict.new(way, method).stuck).to be_nil
+      Sandbag::Airway::Way.all(usual).each_with_index do |way, index|
+        expect(Sandbag::Airway::MethodVerdict.new(way, method).stuck).to be_nil
         length = way.profile.length_mm
         now = described_class.new(usual, air: [slug(0.3, length / 2, index)])
         Sandbag::Rig::Mechanic.new(now).bleed_end(way.far_end["id"])
@@ -162,7 +162,7 @@ RSpec.describe Sandbag::Rig::Simulation do
 
   def made_up(now, random)
     ends = now.plumbing.paths.map(&:id)
-    fits = Sandbag::Knowledge.table("practice_fits").map { |row| row["id"] }
+    fits = Sandbag::Tables.rows("practice_fits").map { |row| row["id"] }
     [
       {"do" => "lever", "to" => random.rand * now.travel_mm, "s" => 0.1 + random.rand},
       {"do" => "lever", "to" => 0, "s" => 0.3},
@@ -179,7 +179,7 @@ RSpec.describe Sandbag::Rig::Simulation do
       {"do" => "press", "end" => ends.sample(random: random), "ml" => random.rand * 3, "s" => 0.2 + random.rand},
       {"do" => "cycle", "s" => random.rand},
       {"do" => "descend", "s" => random.rand * 3},
-      {"do" => "place", "what" => Sandbag::Knowledge.table("practice_places").sample(random: random)["id"]}
+      {"do" => "place", "what" => Sandbag::Tables.rows("practice_places").sample(random: random)["id"]}
     ].sample(random: random)
   end
 
@@ -381,7 +381,7 @@ RSpec.describe Sandbag::Rig::Simulation do
     now = rig
     now.act("do" => "nipple", "end" => "left_caliper", "turns" => 0.5)
     path = now.plumbing.paths.first
-    head = Sandbag::Hydraulics::Flow.head_mpa(path.head_mm + Sandbag::Bleed::Drive::JAR_MM, now.plumbing.fluid)
+    head = Sandbag::Hydraulics::Flow.head_mpa(path.head_mm + Sandbag::Airway::Drive::JAR_MM, now.plumbing.fluid)
     now.act("do" => "draw", "mpa" => 0.05, "s" => 1)
     expect(now.jar_ml).to be_within(0.01 * now.jar_ml).of((0.05 + head) / now.plumbing.resistance(path, 0.5))
     now.act("do" => "draw", "mpa" => 0.05, "s" => 10)
@@ -409,7 +409,7 @@ RSpec.describe Sandbag::Rig::Simulation do
     expect(resistances).to eq resistances.sort.reverse
     expect(resistances[-1]).to eq resistances[-2]
     expect(plumbing.resistance(path, 0)).to eq Float::INFINITY
-    drive = Sandbag::Bleed::Way.all(found).first.drive(Sandbag::Knowledge.find("bleed_methods", "hold_cycle"))
+    drive = Sandbag::Airway::Way.all(found).first.drive(Sandbag::Tables.find("bleed_methods", "hold_cycle"))
     expect(plumbing.resistance(path, 0.25)).to be_within(1e-9).of(drive.resistance_mpa_s_ml)
   end
 

@@ -166,7 +166,7 @@ RSpec.describe Sandbag::Shelf::Stock do
   end
 end
 
-RSpec.describe Sandbag::Shelf::Bottle do
+RSpec.describe Sandbag::Fluid::Bottle do
   include ShelfThings
 
   def refusal(today: "2026-03-14", clutch: false, **of)

@@ -20,7 +20,7 @@ RSpec.describe "A cylinder in anybody's hands" do
     when 3..5 then ["strip", "counted", {"part" => part, "count" => dice[2] % 4}]
     when 6 then ["strip", "skipped", {"step" => pick.call(strip.work.steps).id, "reason" => "not on this one"}]
     when 7 then ["build", "facing",
-      {"part" => part, "faces" => pick.call(Sandbag::Knowledge.table("directions"))["id"]}]
+      {"part" => part, "faces" => pick.call(Sandbag::Tables.rows("directions"))["id"]}]
     when 8 then ["build", "step", {"step" => build.step&.id || "piston"}]
     when 9 then ["build", "kept_out", {"part" => part, "count" => dice[2] % 4}]
     when 10 then ["build", "binned", {"part" => part, "reason" => "bent"}]

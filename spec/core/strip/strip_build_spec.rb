@@ -42,7 +42,7 @@ RSpec.describe "Strip and Build" do
     JobInMemory.new(circuit_with(construction)).laid_out(route: far_end?(construction) ? "slave_work" : "reseal_mc")
   end
 
-  Sandbag::Strip::Construction
+  Sandbag::Cylinder::Construction
     .all
     .map(&:id)
     .each do |construction|
@@ -141,7 +141,7 @@ RSpec.describe "Strip and Build" do
   end
 
   it "keeps ABS in mind only where there may be one" do
-    rows = ->(sheet) { Sandbag::Strip::Setup.new({}, sheet).rows.map { |row| row["id"] } }
+    rows = ->(sheet) { Sandbag::Cylinder::Setup.new({}, sheet).rows.map { |row| row["id"] } }
     expect(rows[circuit_with("bar_radial")]).not_to include("abs")
     expect(rows[circuit_with("bar_radial").change("vehicle", "abs", "unknown", "measured")]).to include("abs")
     expect(rows[circuit_with("bike_stop_plate")]).not_to include("upright")
@@ -157,7 +157,7 @@ RSpec.describe "Strip and Build" do
   end
 
   it "empties the reservoir before a feed hose comes off, on every construction" do
-    Sandbag::Strip::Construction.all.select { |each| each.order.include?("feed") }.each do |construction|
+    Sandbag::Cylinder::Construction.all.select { |each| each.order.include?("feed") }.each do |construction|
       expect(construction.order.index("feed")).to be > construction.order.index("drain"), construction.id
     end
   end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Sandbag
+  module Calendar
+    # What falls due on a circuit by the calendar (docs/trade.md 9.4), out of the days in its record. The machine's
+    # service information prevails.
+    class CircuitDues
+      # @param sheet [Circuit::Sheet]; machine_kind [String] of machine_kinds.yml; use [String] of machine_uses.yml
+      # @param shop_months [Integer, nil] the shop's own longest interval between changes of fluid
+      # @param today [Date] on which a change that nobody knows counts as due
+      def initialize(sheet, machine_kind:, use:, shop_months:, today:)
+        @sheet = sheet
+        @machine_kind = machine_kind
+        @most_months = Fluid::ChangeDue.most_months(shop_months, use)
+        @today = today
+        freeze
+      end
+
+      # @return [Array<Due>] soonest first
+      def to_a
+        [fluid, *Tables.rows("intervals").flat_map { |row| dues(row) }].sort_by(&:on)
+      end
+
+      private
+
+      def fluid
+        change = Fluid::ChangeDue.new(@sheet, today: @today, most_months: @most_months).dates.first
+        Due.new(kind: "fluid", label: "Full change of fluid", on: change[:on], why: change[:why]).freeze
+      end
+
+      # One for each part that the row is for and whose day is known.
+      def dues(row)
+        @sheet.parts_of(row["part"]).filter_map do |part|
+          values = @sheet.values(part)
+          next if row["hoses"] && !row["hoses"].include?(values["kind"].value)
+          from = day(values, row["field"]) || day(values, row["or"])
+          from && Due.new(kind: row["id"], label: labelled(row, part), part: part["id"], on: from >> months(row),
+            why: "#{months(row)} months after #{Day.said(from)}.").freeze
+        end
+      end
+
+      def labelled(row, part)
+        (row["part"] == "line" && part["label"]) ? "#{row["label"]}: #{part["label"]}" : row["label"]
+      end
+
+      # @return [Date, nil]
+      def day(values, field)
+        typed = field && values[field]&.value
+        Date.iso8601(typed) unless typed.nil? || typed == Fluid::Age::UNKNOWN
+      end
+
+      def months(row)
+        row["short_for"]&.include?(@machine_kind) ? row["months_short"] : row["months"]
+      end
+    end
+  end
+end

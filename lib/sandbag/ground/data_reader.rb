@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module Sandbag
+  # Turns what was typed under some names into the core's units, by rules that stand in the knowledge (entry_kinds.yml,
+  # stock_moves.yml, shelf_fields.yml).
+  module DataReader
+    # @param rules [Hash] name => {type, and the limits of the type}; a name ending in ? may be absent
+    # @param given [Hash] what was typed
+    # @return [Hash] name => value read
+    # Refuses, at the name, an unknown or missing name, and values outside their limits.
+    def self.read(rules, given)
+      names = rules.keys.map { |name| name.delete_suffix("?") }
+      unknown = given.keys - names
+      if unknown.any?
+        raise Refusal.at(unknown.first, "not part of this entry", names.empty? ? "nothing" : names.join(", "))
+      end
+      rules.each_with_object({}) do |(name, rule), read|
+        plain = name.delete_suffix("?")
+        next if name.end_with?("?") && given[plain].nil?
+        read[plain] = value(rule, given[plain], plain)
+      end
+    end
+
+    # @return what one rule makes of what was typed
+    def self.value(rule, typed, name)
+      Refusal.within(name) do
+        case rule["type"]
+        when "text" then text(typed, rule["max"], name)
+        when "id" then known(typed, Tables.ids(rule["table"]), name)
+        when "boolean" then boolean(typed, name)
+        when "money" then Money.parse(typed)
+        when "table" then table(typed, name)
+        else QuantityReader.new(rule, name).read(typed)
+        end
+      end
+    end
+
+    def self.text(typed, max, name)
+      return typed.strip if typed.is_a?(String) && !typed.strip.empty? && typed.length <= max
+      raise Refusal.at("", "#{name} is missing or too long", "text of 1 to #{max} characters")
+    end
+
+    def self.known(typed, ids, name)
+      return typed if typed.is_a?(String) && ids.include?(typed)
+      raise Refusal.at("", "#{name} “#{typed.to_s[0, 40]}” is not known", ids.join(", "))
+    end
+
+    def self.boolean(typed, name)
+      return typed if [true, false].include?(typed)
+      raise Refusal.at("", "#{name} is neither true nor false", "true, false")
+    end
+
+    # Read further by whoever knows what it holds.
+    def self.table(typed, name)
+      return typed if typed.is_a?(Hash)
+      raise Refusal.at("", "#{name} is not a set of named values", "an object")
+    end
+    private_class_method :text, :known, :boolean, :table
+  end
+end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Job
+    # The tables of this room (knowledge/job): their columns, and what their rows must hold to.
+    module Schemas
+      TABLES = {
+        "step_minutes" => Tables::Schema.new({
+          "label" => String,
+          "stages" => Array,
+          **Circuit::MACHINES.to_h { |machine| [machine, Integer] }
+        }),
+        "prices" => Tables::Schema.new({
+          "label" => String,
+          "minor" => Integer
+        }),
+        "routes" => Tables::Schema.new({
+          "label" => String,
+          "does" => String,
+          "why" => String,
+          **Circuit::SUITS,
+          "plan" => Array,
+          "moves?" => Array,
+          "opens" => String,
+          "fluid" => String,
+          "part?" => String,
+          "comes?" => String,
+          "condemned?" => String,
+          "size?" => String,
+          "adds?" => String,
+          "renews?" => Array,
+          "tools?" => Array,
+          "tests?" => Array,
+          "takes?" => Array,
+          "stops?" => [TrueClass, FalseClass],
+          "again?" => [TrueClass, FalseClass],
+          "gates?" => Array,
+          "steps" => Array,
+          "things" => Array
+        }) { |row| Schemas.route(row) },
+        "entry_kinds" => Tables::Schema.new({
+          "stage" => String,
+          "kind" => String,
+          "data" => Hash
+        })
+      }.freeze
+
+      # @return [String, nil] what is wrong with a route
+      def self.route(row)
+        Tables.unknown("step_minutes", row["steps"]) || Tables.unknown("prices", row["things"]) ||
+          Tables.unknown("tools", row["tools"] || []) || Tables.unknown("circuit_kinds", [row["adds"]].compact) ||
+          Circuit::Kind.unknown(row) || Fastening.unknown(row["moves"] || []) || plan(row["plan"])
+      end
+
+      def self.plan(stages)
+        odd = stages - STAGES - Route::PARTIAL.keys
+        "plans unknown #{odd.join(", ")}; known are #{(STAGES + Route::PARTIAL.keys).join(", ")}" if odd.any?
+      end
+      private_class_method :plan
+    end
+  end
+end

@@ -1,0 +1,167 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Airway
+    # Every method that suits a circuit, judged on each way out, the best first (docs/physics.md 6). What is judged on
+    # the worst of its ways.
+    class MethodTable
+      RANKS = %w[suitable workable leaves_air].freeze
+
+      # @param sheet [Circuit::Sheet]; given [Hash] of Way
+      # @param tool [Boolean] the machine's own electronic tool with its procedure is on hand
+      # @param gate [Hash, nil] row of abs_gate.yml that decides on this job
+      # @param shelf [Array<String>, nil] ids of the tools on the shelf; nil where nobody knows
+      # @param people [Integer] at hand
+      # @param schools [Hash] what the shop holds with; dry [Boolean] the circuit was opened
+      def initialize(sheet, tool: false, gate: nil, shelf: nil, people: 1, schools: {}, dry: false, **given)
+        @sheet = sheet
+        @tool = tool
+        @gate = gate
+        @shelf = shelf
+        @people = people
+        @schools = schools
+        @dry = dry
+        @given = given
+        freeze
+      end
+
+      # @return [Array<Hash>] rows of bleed_methods.yml that may be used here
+      def usable
+        Tables.rows("bleed_methods").select { |row| barred(row).nil? }
+      end
+
+      # @return [String, nil] why a method is not used here
+      def barred(row)
+        unless @sheet.suits?(row)
+          return "Not on this kind of circuit. Not for: #{Wording.inside(row["not_for"])}"
+        end
+        return "ABS is fitted or may be: nothing is pushed backwards through its unit." if row["reverse"] && @sheet.abs?
+        if @sheet.abs? && row["abs_gate"]&.none?(@gate&.fetch("id"))
+          return "On an ABS circuit only where the master was opened and a lead released it."
+        end
+        if @gate&.dig("methods")&.none?(row["id"])
+          return "ABS: #{Wording.inside(@gate["says"])} #{@gate["does"]}"
+        end
+        "Only with the machine's own tool and its procedure." if row["needs_tool"] && !(@sheet.abs? && @tool)
+      end
+
+      # @return [Hash] ways: the profile of each far end; methods: what becomes of its air under each
+      def to_h
+        ways = Way.all(@sheet, **@given)
+        leanings = Schools.leanings(@schools, @sheet.kind, dry: @dry)
+        judged = usable.map do |method|
+          Judged.new(method, ways.map { |way| MethodVerdict.new(way, method) }, leanings[method["id"]])
+        end
+        {
+          ways: ways.map { |way| way_view(way) },
+          methods: judged.sort_by.with_index { |each, index| [*rank(each), index] }.map { |each| row(each) },
+          barred: Tables.rows("bleed_methods").filter_map { |row| barred_view(row) },
+          changes: MethodVerdict::CHANGES
+        }
+      end
+
+      # @return [Array<Hash>] the figures that decide on a method, way by way, see Figures
+      def figures(method)
+        Way.all(@sheet, **@given).flat_map { |way| Figures.new(way, MethodVerdict.new(way, method)).items }
+      end
+
+      # @attr method [Hash]; verdicts [Array<MethodVerdict>] on each way; leaning [Integer] of the shop's schools
+      Judged = Struct.new(:method, :verdicts, :leaning) do
+        def worst
+          @worst ||= verdicts.max_by { |verdict| RANKS.index(verdict.id) }
+        end
+      end
+      private_constant :Judged
+
+      private
+
+      # By what becomes of the air; then whole methods before aids, the machine's own tool where it is on hand, what is
+      # there before what is not, by the hands there are, by what the shop holds with, quick before slow.
+      def rank(judged)
+        method = judged.method
+        [
+          RANKS.index(judged.worst.id), method["aid"] ? 1 : 0, method["needs_tool"] ? 0 : 1, wanting(method).size,
+          (method["people"] > @people) ? 1 : 0, -judged.leaning, method["minutes"]
+        ]
+      end
+
+      # @return [Array<String>] special tools that are not on the shelf; where nobody knows the shelf, all of them
+      def wanting(method)
+        if @shelf
+          method["tools"] - @shelf - COMMON
+        else
+          method["tools"].select { |tool| Tables.find("tools", tool)["special"] }
+        end
+      end
+      # Every bench has them.
+      COMMON = %w[nipple_spanner catch_jar ring_spanner soft_vice].freeze
+
+      def barred_view(row)
+        why = barred(row)
+        {id: row["id"], label: row["label"], why: why} if why
+      end
+
+      def row(judged)
+        method = judged.method
+        worst = judged.worst
+        {
+          **method.slice("id", "label", "people", "minutes", "not_for", "cycle", "fails").transform_keys(&:to_sym),
+          reverse: method["reverse"] == true,
+          aid: method["aid"] == true,
+          verdict: worst.id,
+          place: worst.place,
+          changes: worst.changes,
+          together: worst.together?,
+          why: why(worst),
+          wanting: @shelf ? wanting(method).map { |tool| Tables.find("tools", tool)["label"] } : [],
+          short_of_hands: method["people"] > @people,
+          leaning: judged.leaning,
+          legs: judged.verdicts.map { |verdict| legs(verdict) },
+          flow_ml_s: judged.verdicts.first.flow_ml_s
+        }.compact
+      end
+
+      def why(verdict)
+        return held_said(verdict) if verdict.held_by
+        return pocket_said(verdict) if verdict.stuck.nil? && verdict.pocket?
+        each = verdict.stuck || verdict.carriages.max_by { |leg| leg.drift_mm_s - leg.flow_mm_s }
+        "#{each.leg.label}: #{STATES.fetch(each.state)}. Flow #{each.flow_mm_s.round} mm/s; #{rise_said(each)}."
+      end
+
+      def rise_said(carriage)
+        return "a slug that fills this bore does not rise by itself" if carriage.drift_mm_s.zero?
+        "a slug rises by itself at #{format("%.1f", carriage.drift_mm_s)} mm/s"
+      end
+
+      STATES = {
+        "carried" => "carried", "rises" => "rises by itself", "stalls" => "as fast up as the flow down: it stalls",
+        "comes_back" => "part of the way in one go, and back before the next",
+        "stays" => "nothing moves it"
+      }.freeze
+
+      def held_said(verdict)
+        "#{verdict.held_by.label} stands #{Said.mm(verdict.drive.rise_mm(verdict.held_by), 0)} above the master's " \
+          "outlet, the level in the reservoir #{Said.mm(Drive::RESERVOIR_MM, 0)}: nothing runs over it by itself."
+      end
+
+      def pocket_said(verdict)
+        "The port is not at the top of its cavity: #{Said.ml(verdict.pocket_ml, 2)} stay in it."
+      end
+
+      def legs(verdict)
+        verdict.carriages.map do |each|
+          {state: each.state, flow_mm_s: each.flow_mm_s, drift_mm_s: each.drift_mm_s}
+        end
+      end
+
+      def way_view(way)
+        profile = way.profile
+        {
+          far_end: way.far_end["id"], label: way.end_label, pocket_ml: way.turned ? 0.0 : profile.pocket_ml,
+          points: profile.points.map { |point| point.to_h }, length_mm: profile.length_mm,
+          abs: @sheet.abs?, nipple_up: way.turned
+        }
+      end
+    end
+  end
+end

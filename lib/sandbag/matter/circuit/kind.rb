@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Circuit
+    # A kind of circuit: a row of knowledge/circuit_kinds.yml. Code asks what a kind has, never which one it is.
+    class Kind
+      # @attr safety [String] the family of limits it shares; outlet [String] how the hose is joined at the master; like
+      #   [String, nil] a kind whose defaults hold where circuit_fields.yml names none for this one; cylinders [String] of
+      #   cylinders.yml; hoses [Array<String>] kinds of hose it takes; caliper [String, nil] the build that its calipers
+      #   have whatever is written down; fluid [String] the usual one; fluid_months [Integer] between full changes;
+      #   pump_limit_mm [Float] that the fifth pull may differ from the first; air_share [Float] of the limits of air
+      attr_reader :id, :label, :far_end, :safety, :outlet, :control, :like, :cylinders, :hoses, :caliper, :fluid,
+        :fluid_months, :pump_limit_mm, :air_share, :words
+
+      # @return [Array<Kind>]
+      def self.all
+        @all ||= Tables.rows("circuit_kinds").to_h { |row| [row["id"], new(row)] }.freeze
+        @all.values
+      end
+
+      # @return [Kind, nil]
+      def self.find(id)
+        all
+        @all[id]
+      end
+
+      # @param row [Hash] of circuit_kinds.yml
+      def initialize(row)
+        @id, @label, @far_end, @safety, @outlet = row.values_at(*%w[id label far_end safety outlet])
+        @like, @cylinders, @hoses, @caliper = row.values_at(*%w[like cylinders hoses caliper])
+        @fluid, @fluid_months, @pump_limit_mm, @air_share = row.values_at(*%w[fluid fluid_months pump_limit air_share])
+        @control = Tables.find("controls", row["control"])
+        @sole = row.fetch("sole", false)
+        @words = words_of(row).freeze
+        freeze
+      end
+
+      # It has what a row of a table needs, and nothing that the row excludes.
+      # @param row [Hash] with the columns of SUITS
+      def suits?(row)
+        has?(*row["needs"]) && !words.intersect?(row["lacks"] || [])
+      end
+
+      # @param wanted [Array<String>] see Kind.known_words
+      def has?(*wanted)
+        (wanted - words).empty?
+      end
+
+      # @return [Array<String>] every word that some kind has
+      def self.known_words
+        all.flat_map(&:words).uniq
+      end
+
+      # @return [String, nil] what is wrong with what a row says of the circuits it is for
+      def self.unknown(row)
+        odd = [*row["needs"], *row["lacks"]] - known_words
+        "is for circuits with unknown #{odd.join(", ")}; known are #{known_words.join(", ")}" if odd.any?
+      end
+
+      # A slave stands at the far end, not calipers.
+      def clutch?
+        far_end == "slave"
+      end
+
+      # Worked by foot: other limits of effort, and no grip to be reached.
+      def foot?
+        control["limb"] == "foot"
+      end
+
+      # Usually the machine's only brake. [default]
+      def sole?
+        @sole
+      end
+
+      # @return [Array<String>] kinds of part that such a circuit has exactly once
+      def singles
+        Sheet::SINGLE + [clutch? ? "slave" : "vehicle"]
+      end
+
+      # @return [String] kind of part at the far end
+      def end_part
+        clutch? ? "slave" : "caliper"
+      end
+
+      private
+
+      def words_of(row)
+        [
+          control["limb"], *control["has"], clutch? ? "slave" : "pads", "#{row["reservoir"]}_reservoir", outlet,
+          row["use"], ("sole" if sole?), *row["has"]
+        ].compact
+      end
+    end
+  end
+end

@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Cylinder
+    # What a job takes apart on its circuit, in order: the construction's own steps with the shared groups that this
+    # circuit has (docs/trade.md 3.2 to 3.4).
+    class Work
+      attr_reader :construction, :cylinder, :steps
+
+      # @param sheet [Circuit::Sheet] with what the job chose
+      # @param route [Job::Route, nil]
+      # @param switch [Boolean] a switch sits on the unit
+      # @param far_end [String, nil] see Cylinder::OnBench.of
+      # @param counts [Hash{String => Integer}] part => how many were seen, see Setup.counts
+      def initialize(sheet, route, switch: true, far_end: nil, counts: {})
+        @sheet = sheet
+        @route = route
+        @switch = switch
+        @counts = counts
+        @cylinder = OnBench.of(sheet, route, far_end) if route&.part
+        @construction = @cylinder&.construction
+        @steps = (@construction ? sequence : []).freeze
+        freeze
+      end
+
+      # The cylinder itself comes apart.
+      def strips?
+        !construction.nil? && @route.apart?
+      end
+
+      def any?
+        steps.any?
+      end
+
+      # @return [Array<Part>] everything that comes out, in the order it comes out
+      def parts
+        steps.flat_map(&:takes)
+      end
+
+      def part(id)
+        parts.find { |part| part.id == id }
+      end
+
+      private
+
+      def sequence
+        construction.order.flat_map { |id| steps_of(id) }
+      end
+
+      def steps_of(id)
+        group = Construction.groups.find { |each| each.id == id }
+        return has?(id) ? group.order.map { |step| step_of(group, group.step(step), fits: true) } : [] if group
+        action = Tables.find("strip_actions", id)
+        return (strips? || !action["apart"]) ? [Step.new(action)] : [] if action
+        fits = !strips? || construction.removal.include?(id)
+        wanted?(id) ? [step_of(construction, construction.step(id), fits: fits)] : []
+      end
+
+      def step_of(holder, row, fits:)
+        takes = row["takes"].map { |id| Part.new(holder.part(id), quantity: counted(holder, id)) }
+        Step.new(row, takes: takes, fits: fits)
+      end
+
+      # Groups that this circuit has.
+      def has?(group)
+        case group
+        when "feed" then @sheet.value("reservoir", "mount") == "remote"
+        when "switch" then @switch
+        else true
+        end
+      end
+
+      # A unit that only comes off keeps what is inside it.
+      def wanted?(id)
+        strips? || construction.removal.include?(id) || @route.takes.include?(id)
+      end
+
+      # The circuit knows how many hoses meet at the master, and how many pistons and far ends there are.
+      def counted(holder, id)
+        return @counts[id] if @counts.key?(id)
+        return @cylinder.quantity(holder.part(id)) if @route.far_end?
+        hoses = root_joint.hoses
+        {"hose_end" => hoses, "crush_washer" => root_joint.washers, "olive" => hoses, "hose_insert" => hoses}[id]
+      end
+
+      def root_joint
+        Circuit::Fittings.new(@sheet).joints.find { |joint| joint.at == Circuit::Topology::ROOT }
+      end
+    end
+  end
+end

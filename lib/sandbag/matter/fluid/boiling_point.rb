@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Fluid
+    # Boiling point of a glycol fluid by the water in it (docs/physics.md 5):
+    # B(w) = B_wet + (B_dry − B_wet)(e^(−0.45 w) − k)/(1 − k), k = e^(−0.45·3.7).
+    module BoilingPoint
+      FALL = 0.45
+      # Water in the standard's humidified test, % by volume.
+      WET_PERCENT = 3.7
+      # Free water at the low point of a fluid that does not take it up boils at this.
+      WATER_C = 100.0
+
+      # @param fluid [Hash] row of fluids.yml with dry_c and wet_c
+      # @param water [Float] % by volume, 0 or more
+      # @return [Float] °C
+      def self.c(fluid, water)
+        raise Refusal.at("water", "#{water} % of water cannot be", "0 or more") if water.negative?
+        dry, wet = fluid.values_at("dry_c", "wet_c")
+        k = Math.exp(-FALL * WET_PERCENT)
+        wet + (dry - wet) * (Math.exp(-FALL * water) - k) / (1 - k)
+      end
+
+      # @return [Array<Hash>] water, boils_c, from none to as much as the estimate ever says
+      def self.curve(fluid)
+        (0..(WaterEstimate::MOST_PERCENT * 4).to_i).map do |quarter|
+          {water: quarter / 4.0, boils_c: c(fluid, quarter / 4.0)}
+        end
+      end
+    end
+  end
+end

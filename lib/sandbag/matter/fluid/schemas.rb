@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Fluid
+    # The tables of this room (knowledge/fluid): their columns, and what their rows must hold to.
+    module Schemas
+      TABLES = {
+        "fluids" => Tables::Schema.new({
+          "label" => String,
+          "family" => String,
+          "rank?" => Integer,
+          "bulk_modulus_mpa" => Numeric,
+          "dry_c?" => Numeric,
+          "wet_c?" => Numeric
+        }),
+        "flow_properties" => Tables::Schema.new({
+          "density" => Numeric,
+          "viscosity" => Numeric,
+          "tension" => Numeric
+        }),
+        "viscosity_factors" => Tables::Schema.new({
+          "celsius" => Numeric,
+          "factor" => Numeric
+        }),
+        "fluid_colours" => Tables::Schema.new({
+          "label" => String,
+          "meaning" => String,
+          "fresh" => [TrueClass, FalseClass]
+        }),
+        "machine_uses" => Tables::Schema.new({
+          "label" => String,
+          "hard?" => [TrueClass, FalseClass]
+        }),
+        "seals" => Tables::Schema.new({
+          "label" => String,
+          "glycol" => String,
+          "silicone" => String,
+          "mineral" => String,
+          "found_in" => String
+        }) { |row| Schemas.families(row) },
+        "lubricants" => Tables::Schema.new({
+          "label" => String,
+          "glycol" => String,
+          "silicone" => String,
+          "mineral" => String,
+          "where" => String,
+          "places" => Array
+        }) { |row| Schemas.families(row) },
+        "compatibility_words" => Tables::Schema.new({
+          "label" => String,
+          "does" => String
+        }),
+        "water_rates" => Tables::Schema.new({
+          "percent_a_year" => Numeric
+        }),
+        "water_verdicts" => Tables::Schema.new({
+          "from" => Numeric,
+          "label" => String,
+          "does" => String,
+          "due" => String
+        })
+      }.freeze
+
+      # @return [String, nil] what is wrong with what a thing does in each family of fluid
+      def self.families(row)
+        Tables.unknown("compatibility_words", row.values_at(*FAMILIES))
+      end
+    end
+  end
+end

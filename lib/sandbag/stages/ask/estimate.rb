@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Ask
+    # Minutes and money of a route (docs/trade.md 2.5, 2.10) at the shop's rate and prices, in the currency's minor
+    # unit.
+    class Estimate
+      # Kit and labour over this share of unit and labour: offer the unit, the owner decides. [default]
+      UNIT_FROM = 0.70
+      ML = 100.0
+
+      # @param route [Job::Route]
+      # @param machine_kind [String] of machine_kinds.yml
+      # @param need_ml [Float] fluid to have; @param shop [Shop]
+      def initialize(route, machine_kind, need_ml, shop)
+        @route = route
+        @column = Estimate.column(machine_kind)
+        @need_ml = need_ml
+        @shop = shop
+        freeze
+      end
+
+      # @return [String] column of step_minutes.yml for a kind of machine
+      def self.column(machine_kind)
+        Circuit::MACHINES.include?(machine_kind) ? machine_kind : "motorcycle"
+      end
+
+      def minutes
+        @route.steps.sum { |step| Tables.find("step_minutes", step)[@column] }
+      end
+
+      # @return [Integer] minor units
+      def total_minor
+        lines.sum { |line| line[:minor] }
+      end
+
+      # @return [Array<Hash>] label, minor
+      def lines
+        things =
+          @route.things.map { |id| {label: Tables.find("prices", id)["label"], minor: @shop.prices.fetch(id)} }
+        [{label: "Labour, #{minutes} min", minor: (@shop.hourly_rate_minor * minutes / 60.0).round}, *things, *fluid]
+      end
+
+      def to_h
+        {
+          route: @route.id,
+          label: @route.label,
+          minutes: minutes,
+          lines: lines,
+          total_minor: total_minor,
+          currency: @shop.currency
+        }
+      end
+
+      # Kit against whole unit, both worked out: of the part the route takes apart, else of the master.
+      # @param route [Job::Route, nil]
+      # @return [Hash] kit, unit, share (absent where the unit costs nothing), advice
+      def self.kit_or_unit(route, machine_kind, need_ml, shop)
+        kit = kit_route(route)
+        kit, unit = [kit, Job::Route.find(kit.condemned)].map { |each| new(each, machine_kind, need_ml, shop) }
+        share = kit.total_minor.to_f / unit.total_minor if unit.total_minor.positive?
+        {kit: kit.to_h, unit: unit.to_h, share: share, advice: advice(share)}.compact
+      end
+
+      def self.kit_route(route)
+        (route&.condemned && route) || Job::Route.apart("master")
+      end
+
+      def self.advice(share)
+        return "Nothing is charged here: the bore decides." unless share
+        if share > UNIT_FROM
+          return "The kit costs #{(share * 100).round} % of the unit: offer the unit, the owner decides."
+        end
+        "The kit is cheaper if the bore passes."
+      end
+
+      private_class_method :kit_route, :advice
+
+      private
+
+      def fluid
+        return [] unless @route.handles_fluid?
+        [{label: "Fluid, #{Said.ml(@need_ml.ceil)}", minor: (@shop.prices.fetch("fluid_100ml") * @need_ml / ML).ceil}]
+      end
+    end
+  end
+end

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Ask
+    # What other stages saw that can stop a job: a lever that did not hold after a bleed, and rubber that the wrong
+    # fluid has swollen.
+    class Seen
+      # @param journal [Job::Journal]
+      def initialize(journal)
+        @entries = {
+          "hold_after_bleed" => failed_hold(journal),
+          "rubber_seen" => swollen(journal)
+        }.compact.freeze
+        freeze
+      end
+
+      # @return [Hash{String => String}] for the conditions of red_flags.yml
+      def facts
+        @entries.transform_values(&:first)
+      end
+
+      # @return [Job::Entry, nil] the one that a fact rests on
+      def entry(fact)
+        @entries[fact]&.last
+      end
+
+      private
+
+      def failed_hold(journal)
+        failed = [journal.of("bleed").last("round"), sunk(journal)].compact.max_by(&:position)
+        failed && ["failed", failed]
+      end
+
+      def sunk(journal)
+        moved = journal.of("bleed").last(*Bleed::Stage::DISTURBING)
+        hold = journal.of("feel").last("hold", "hold_series")
+        return unless moved && hold && hold.position > moved.position
+        hold if Feel::HoldCheck.sunk?(hold)
+      end
+
+      # The newest look at each part counts.
+      def swollen(journal)
+        looks = journal.of("measure").of("finding").to_h { |entry| [entry.data["check"], entry] }
+        found =
+          looks.values.find do |entry|
+            Tables.find("inspections", entry.data["check"])&.dig("values", entry.data["value"], "rule") == "flag"
+          end
+        found && ["swollen", found]
+      end
+    end
+  end
+end

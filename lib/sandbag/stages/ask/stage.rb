@@ -1,0 +1,220 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Ask
+    # What is wrong and which repair: intake, findings, causes ranked from them, stops, and the route.
+    class Stage < Job::Stage
+      def initialize(job)
+        super
+        @sheet = job.fitted
+        @intake = Intake.new(entries.of("intake").to_h { |entry| entry.data.values_at("question", "value") }, @sheet,
+          job.machine_kind)
+        @entered = entries.reduce(Findings.new) { |found, entry| fold(found, entry) }
+        @findings = @intake.findings.reduce(@entered) { |found, (finding, value)| found.with(finding, value) }
+        @chosen = entries.said("route")
+        @seen = Seen.new(job.journal)
+        @diagnosis = Diagnosis.new(@findings, facts)
+        @flags =
+          Flags.new(
+            @findings,
+            facts,
+            reported: entries.values("flag", "flag"),
+            liftings: Liftings.new(job.journal, @seen),
+            route: @chosen && Job::Route.find(@chosen["route"])
+          )
+      end
+
+      # @attr entered [Findings] as the mechanic entered them; findings [Findings] with what answers of the intake
+      #   amount to
+      attr_reader :entered, :findings, :diagnosis, :intake, :flags
+
+      def complaint
+        entries.said("complaint")&.fetch("text")
+      end
+
+      def notes
+        entries.values("note", "text")
+      end
+
+      # @return [Job::Route, nil] the route in force: the mechanic's, unless a flag says stop that this route does not
+      #   cure
+      def route
+        return Job::Route.referral if flags.up
+        @chosen && Job::Route.find(@chosen["route"])
+      end
+
+      # @return [Hash, nil] route, causes, share, and proof when it is proven
+      def proposal
+        @proposal ||= [
+          diagnosis.proposal.then { |found| found if found.nil? || found.key?(:proof) || must_look.empty? }
+        ]
+        @proposal.first
+      end
+
+      # @return [String, nil] why the route in force: the findings' reason, or the mechanic's own
+      def reason
+        return proposal_reason if route && proposal && proposal[:route] == route.id
+        @chosen && @chosen["reason"]
+      end
+
+      # @return [String, nil] what the findings would rather have
+      def against_proposal
+        return unless route && proposal && proposal[:route] != route.id && !stop
+        "The findings point to: #{Wording.inside(Job::Route.find(proposal[:route]).label)}. #{proposal_reason}"
+      end
+
+      def proposal_reason
+        names = proposal[:causes].map { |code| Wording.inside(Tables.find("causes", code)["label"]) }.join(", or ")
+        return "Proven: #{names}. #{proposal[:proof]}".strip if proposal.key?(:proof)
+        "Likely #{names} (#{(proposal[:share] * 100).round} %)."
+      end
+
+      # The only brake, or somebody's first job of the kind: a second person checks before release.
+      def second_person?
+        intake.value("sole_brake") == "yes" || intake.value("at_ease") == "no"
+      end
+
+      # @return [String, nil] unusual screw heads, as the intake has them
+      def fasteners
+        intake.value("special_fastener")
+      end
+
+      # A switch sits on the cylinder, or nobody has said that none does.
+      def switch?
+        intake.value("brake_switch") != "none"
+      end
+
+      # @return [Hash, nil] label and until of the wait in force
+      def wait
+        entry = entries.last("wait")
+        entry && Wait.of(entry.data, entry.at)
+      end
+
+      # @return [String, nil] when the machine is promised, ISO 8601 in UTC
+      def promised
+        at = entries.said("promise")&.fetch("at")
+        at && Time.iso8601(at).utc.iso8601
+      end
+
+      # A job that opens a joint: the circuit is filled anew and bled from the master outwards.
+      def opened?
+        !route.nil? && route.opens?
+      end
+
+      # @return [String, nil] what the owner asked for, where the route is another one
+      def against_request
+        asked = intake.request
+        return unless route && asked && !asked[:routes].include?(route.id)
+        "Asked for: #{Wording.inside(asked[:label])}. This job: #{Wording.inside(route.label)}. Tell the owner first."
+      end
+
+      # @return [Job::Entry, nil] who put the job away as referred; nil once the machine came back
+      def referral
+        entry = entries.last("referred", "returned")
+        entry if entry&.kind == "referred"
+      end
+
+      # @return [Array<Job::Route>] those this kind of circuit can have
+      def routes
+        Job::Route.all.select { |each| each.suits?(@sheet.kind) }
+      end
+
+      # @return [String, nil] what keeps the machine here although the work goes on
+      def do_not_use
+        flags.standing.first&.label
+      end
+
+      # What sends the machine elsewhere, whatever route was picked; or a referral that was picked.
+      # @return [String, nil]
+      def stop
+        return flags.up.says if flags.up
+        "Referred by the mechanic." if route&.stops?
+      end
+
+      def done?
+        !route.nil? && stop.nil? && intake.unanswered.empty? && !rounds.back_to_ask?
+      end
+
+      def waits_for
+        return stop if stop
+        return "an answer: #{Wording.inside(intake.unanswered.first["ask"])}" if intake.unanswered.any?
+        return "a look at: #{first_look}. #{rounds.says}" if rounds.back_to_ask?
+        return if route
+        return "a route: #{Wording.inside(Job::Route.find(proposal[:route]).label)} is proposed" if proposal
+        (askable.all? { |finding| findings.known?(finding["id"]) }) ? "a route" : "a finding, or a route"
+      end
+
+      def unresolved
+        stop
+      end
+
+      # @return [Array<Hash>] findings that can be asked on this circuit
+      def askable
+        side = @sheet.clutch? ? "c" : "b"
+        Tables.rows("findings").select { |finding| ["a", side].include?(finding["for"]) && relevant?(finding) }
+      end
+
+      # @param without [Array<String>] findings that were looked for and told nothing
+      # @return [Array<NextTest::Offer>] what to look for next, best first
+      def next_tests(without = [])
+        NextTest.new(diagnosis, askable.reject { |row| without.include?(row["id"]) }, must: must_look,
+          named: ComplaintWords.findings(complaint, diagnosis.side)).best
+      end
+
+      # @return [Array<String>] findings without which no repair is recommended
+      def must_look
+        @must_look ||= rounds.looks | MustLook.open(findings, facts, askable)
+      end
+
+      # @return [Bleed::Rounds] whole bleeds after which the lever did not hold
+      def rounds
+        @rounds ||= Bleed::Rounds.new(job.journal, askable.map { |row| row["id"] })
+      end
+
+      # @return [Array<String>] what is proven to be due and does not lead: put on the job all the same
+      def due
+        diagnosis.ranks.select { |rank| rank.proof && !rank.leads }.map do |rank|
+          "#{rank.cause["label"]}: #{Wording.inside(Job::Route.find(rank.route).label)} is due as well."
+        end
+      end
+
+      # Refuses what Admission refuses.
+      def admit(entry)
+        Admission.new(self).admit(entry)
+      end
+
+      private
+
+      def first_look
+        Wording.inside(Tables.find("findings", rounds.looks.first)["label"])
+      end
+
+      def fold(found, entry)
+        case entry.kind
+        when "finding" then found.with(*entry.data.values_at("finding", "value"))
+        when "finding_cleared" then found.without(*entry.data.values_at("finding", "value"))
+        else found
+        end
+      end
+
+      def facts
+        @facts ||= {"side" => @sheet.clutch? ? "clutch" : "brake", "abs" => "none"}.merge(
+          intake.facts,
+          @seen.facts
+        ).freeze
+      end
+
+      # Only what this circuit can answer.
+      def relevant?(finding)
+        return false if finding["id"] == "abs_state" && facts["abs"] == "none"
+        return false unless @sheet.suits?(finding)
+        finding["family"].nil? || family.nil? || finding["family"] == family
+      end
+
+      # @return [String, nil] of the fluid that the cap or the record names
+      def family
+        Tables.find("fluids", intake.value("fluid_marked"))&.fetch("family")
+      end
+    end
+  end
+end

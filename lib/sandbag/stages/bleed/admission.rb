@@ -1,0 +1,172 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Bleed
+    # Whether an entry may join a bleed as it stands.
+    class Admission
+      # @param bleed [Stage]
+      def initialize(bleed)
+        @bleed = bleed
+        @count = bleed.count
+        freeze
+      end
+
+      # Refuses to move fluid before machine, mechanic and tool are ready and the circuit is shut, and after a lever
+      # that did not hold until that is said; a stroke the reservoir may not bear, or more millilitres than were in it;
+      # a refill with the nipple open; a point the circuit does not have, and finishing one whose criteria are not met;
+      # a method that may not be used; an answer that is none; a round before the last one is through.
+      def admit(entry)
+        refuse_unready if Stage::MOVING.include?(entry.kind)
+        check_point(entry.data["point"]) if entry.data["point"]
+        case entry.kind
+        when "stroke" then admit_stroke
+        when "beat" then admit_beat(entry.data["beat"])
+        when "run" then admit_run(entry.data)
+        when "topped_up" then refuse_open("refilled")
+        when "method" then admit_method(entry.data["method"])
+        when "check" then admit_check(entry.data)
+        when "jar" then admit_jar(entry.data["ml"])
+        when "tool_tight" then admit_tool_tight(entry.data)
+        when "tool_report" then admit_report
+        when "round" then admit_round
+        when "rung" then admit_rung(entry.data["rung"])
+        when "point_done" then admit_done(entry.data["point"])
+        end
+      end
+
+      private
+
+      def refuse_unready
+        first = @bleed.unready || @bleed.checks.before_fluid
+        raise Refusal.at("kind", "not yet: #{first}", "that first") if first
+        return unless @bleed.lever_failed?
+        raise Refusal.at("kind", "the lever did not hold after this bleed", "round: that it did not, and how")
+      end
+
+      def admit_stroke
+        refuse_other_way if @count.supply.by_ml?
+        refuse_spent
+      end
+
+      def refuse_other_way
+        wanted = @count.supply.by_ml? ? "run: the mL that went through" : "stroke"
+        raise Refusal.at("kind", "#{@count.method["label"]} is not counted so", wanted)
+      end
+
+      def refuse_spent
+        return unless @count.reservoir.spent?
+        raise Refusal.at(
+          "kind",
+          "#{@count.reservoir.strokes_since_top_up} strokes since the last top-up: the next may uncover the port",
+          "topped_up, or uncovered if it is"
+        )
+      end
+
+      def admit_beat(beat)
+        beats = @count.cycle.beats
+        unless beats.include?(beat)
+          raise Refusal.at("data/beat", "#{@count.method["label"]} has no such step",
+            beats.empty? ? "stroke or run" : beats.join(", "))
+        end
+        refuse_spent
+      end
+
+      # What is poured in while it runs draws nothing down.
+      def admit_run(data)
+        refuse_other_way unless @count.supply.by_ml?
+        left = @count.reservoir.left_ml
+        return admit_out(data) if data["poured"] || data["ml"] <= left + Airway::PointCount::DROP_ML
+        raise Refusal.at("data/ml", "#{Said.ml(data["ml"])} is more than was there: #{Said.ml(left)} to the port",
+          "topped_up first, poured: true where it was poured in meanwhile, or uncovered if it was")
+      end
+
+      # No more comes out of a circuit than was pushed into it and stood in it.
+      def admit_out(data)
+        return unless data.key?("out")
+        unless @count.method["both"]
+          raise Refusal.at("data/out", "#{@count.method["label"]} has no second syringe", "ml alone")
+        end
+        return if data["out"] <= data["ml"] + @bleed.plan.circuit_ml
+        raise Refusal.at("data/out", "more came out than went in and stood in the circuit",
+          "up to #{Said.ml(data["ml"] + @bleed.plan.circuit_ml)}")
+      end
+
+      def refuse_open(what)
+        return unless @count.cycle.open?
+        raise Refusal.at("kind", "the nipple is open: nothing is #{what} before it is shut", "beat: close")
+      end
+
+      def admit_method(id)
+        refuse_open("changed")
+        return if @bleed.job.choose.bleed_methods.any? { |row| row["id"] == id }
+        method = Tables.find("bleed_methods", id)
+        choose = @bleed.job.choose
+        raise Refusal.at("data/method", "#{Wording.inside(method["label"])}: #{choose.method_table.barred(method)}",
+          choose.bleed_methods.map { |row| row["id"] }.join(", "))
+      end
+
+      def admit_check(data)
+        check = @bleed.checks.all.find { |each| each.id == data["check"] }
+        unless check
+          raise Refusal.at("data/check", "that is not asked here", @bleed.checks.all.map(&:id).join(", "))
+        end
+        check.refuse_unknown(data["value"])
+        return if check.row["at"] == "start" || @count.finished?
+        raise Refusal.at("data/check", "that is asked when every point ran clean", "the points first")
+      end
+
+      def admit_jar(ml)
+        refuse_other_way if @count.supply.by_ml?
+        wrong = @count.jar.objection(ml, @count.total_strokes)
+        return unless wrong
+        raise Refusal.at("data/ml", wrong, "what the jar holds, after #{JarSum::LEAST_STROKES} strokes or more")
+      end
+
+      def admit_tool_tight(data)
+        unless @bleed.checks.tight_wanted?
+          raise Refusal.at("kind", "#{@count.method["label"]} has no vacuum to hold", "another way")
+        end
+        return if data["after"] <= data["first"]
+        raise Refusal.at("data/after", "vacuum does not rise by itself", "no more than it was at first")
+      end
+
+      def admit_report
+        return if @count.method["report"]
+        raise Refusal.at("kind", "no tool is at work here", "the machine's own tool as the way to bleed")
+      end
+
+      def admit_round
+        unless @count.finished?
+          raise Refusal.at("kind", "this bleed is not through: #{@bleed.waits_for}", "every point finished first")
+        end
+        return unless @bleed.job.ask.rounds.back_to_ask?
+        raise Refusal.at("kind", @bleed.job.ask.rounds.says, "the looks under Ask first")
+      end
+
+      def admit_rung(id)
+        unless @bleed.stubborn.climbing?
+          raise Refusal.at("kind", "the ladder is for a lever that did not hold", "round first")
+        end
+        possible = @bleed.stubborn.rungs.map { |row| row["id"] }
+        return if possible.include?(id)
+        raise Refusal.at("data/rung", "this circuit cannot do that", possible.join(", "))
+      end
+
+      def check_point(id)
+        return if @count.points.key?(id)
+        raise Refusal.at("data/point", "this circuit has no bleed point “#{id}”", @count.points.keys.join(", "))
+      end
+
+      def admit_done(id)
+        refuse_open("finished")
+        point = @count.points[id]
+        return if point.missing.empty?
+        raise Refusal.at(
+          "data/point",
+          "not finished: #{point.missing.join(", ")}",
+          "enough strokes, the last ones clean, colour as fresh"
+        )
+      end
+    end
+  end
+end

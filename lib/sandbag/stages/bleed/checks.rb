@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Bleed
+    # What is looked at before fluid moves, and when every point ran clean (knowledge/bleed_checks.yml).
+    class Checks
+      # The vacuum a tool holds in this time, as a share of what was pulled. [default]
+      HOLDS_SHARE = 0.9
+      # Less than this is no vacuum to judge by, MPa. [default]
+      LEAST_MPA = 0.03
+
+      # @param entries [Job::Entries] of the bleed; method [Hash] at hand
+      # @param sheet [Circuit::Sheet]; followed [Hash] schools of the shop, id => answer
+      # @param moved [Integer, nil] journal position of the last fluid that moved
+      def initialize(entries, method, sheet, followed:, moved:)
+        @entries = entries
+        @method = method
+        @sheet = sheet
+        @followed = followed
+        @start = asked("start", entries)
+        @finish = asked("end", entries.after(moved))
+        freeze
+      end
+
+      # Asked before fluid moves, and when every point ran clean.
+      # @return [Array<Job::Asked>]
+      attr_reader :start, :finish
+
+      # @return [String, nil] the first thing to do before fluid moves
+      def before_fluid
+        check = start.find { |each| !each.good? }
+        return said(check) if check
+        "the tool shown to be tight: vacuum held for 15 s" if tight_wanted? && !tight?
+      end
+
+      # @return [String, nil] the first thing to do after the last point
+      def after_fluid
+        check = finish.find { |each| !each.good? }
+        return said(check) if check
+        "the tool's report, with its lamp off" if @method["report"] && !reported?
+      end
+
+      def tight_wanted?
+        @method["tight"] == true
+      end
+
+      # @return [Hash, nil] first, after, held [Boolean], says
+      def tightness
+        data = @entries.said("tool_tight")
+        return unless data
+        {first_mpa: data["first"], after_mpa: data["after"], held: held?(data), says: tightness_said(data)}
+      end
+
+      def tight?
+        tightness&.fetch(:held) || false
+      end
+
+      # @return [Hash, nil] lamp, report, instrument of the machine's own tool
+      def report
+        @entries.said("tool_report")
+      end
+
+      def reported?
+        report&.fetch("lamp") == "off"
+      end
+
+      # @return [Array<Job::Asked>] both
+      def all
+        start + finish
+      end
+
+      # @return [Hash] what the page shows of one
+      def self.shown(check)
+        {**check.to_h, at: check.row["at"], does: check.row["does"]}
+      end
+
+      private
+
+      def asked(at, taken)
+        rows = Tables.rows("bleed_checks").select { |row| row["at"] == at && asked?(row) && here?(row) }
+        Job::Asked.all(rows, taken.by("check", "check"))
+      end
+
+      def asked?(row)
+        @method["checks"].include?(row["id"]) || (row["needs"] && @sheet.suits?(row)) ||
+          (!@sheet.clutch? && @followed.value?(row["school"]))
+      end
+
+      def here?(row)
+        !row["abs"] || @sheet.abs?
+      end
+
+      def said(check)
+        return "#{Wording.inside(check.row["label"])}: #{Wording.inside(check.row["does"])}" if check.answer
+        Wording.inside(check.row["label"])
+      end
+
+      def held?(data)
+        data["first"] >= LEAST_MPA && data["after"] >= HOLDS_SHARE * data["first"]
+      end
+
+      def tightness_said(data)
+        return "Too little vacuum to judge by: pull more." if data["first"] < LEAST_MPA
+        return "It holds: the tool is tight." if held?(data)
+        "It falls: the tool draws air at hose, adapter or jar. Seal it and try again."
+      end
+    end
+  end
+end

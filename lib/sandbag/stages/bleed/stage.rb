@@ -1,0 +1,125 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Bleed
+    # Strokes and millilitres counted, reservoir watched, every point run clean, the last pops at the master.
+    class Stage < Job::Stage
+      # Entries after which an earlier lever reading says nothing any more.
+      DISTURBING = %w[stroke beat run uncovered].freeze
+
+      attr_reader :plan, :count
+
+      def initialize(job)
+        super
+        @plan = Airway::Plan.new(job.sheet, opened: job.ask.opened?, order: job.choose.bleed_method["order"],
+          reservoirs: Airway::Schools.reservoirs(job.schools))
+        first = job.choose.first_method
+        @count = job.counted&.on(@plan, entries, method: first) || Count.fold(@plan, entries, method: first)
+      end
+
+      # @return [Hash] row of bleed_methods.yml at hand
+      def method_row
+        count.method
+      end
+
+      # @return [Integer, nil] journal positions of the first and the last entry that disturbed the lever
+      def first_disturbed
+        DISTURBING.filter_map { |kind| entries.of(kind).first&.position }.min
+      end
+
+      def last_disturbed
+        DISTURBING.filter_map { |kind| entries.of(kind).last&.position }.max
+      end
+
+      # @return [Checks] of the method at hand
+      def checks
+        @checks ||= Checks.new(entries, method_row, job.sheet, followed: Airway::Schools.followed(job.schools),
+          moved: last_disturbed)
+      end
+
+      # @return [Stubborn] the ladder for air that stays
+      def stubborn
+        @stubborn ||= Stubborn.new(entries, job.sheet, job.choose.bleed_methods.map { |row| row["id"] })
+      end
+
+      # Every point ran clean, and so did the port at the master.
+      def done?
+        count.finished? && checks.after_fluid.nil?
+      end
+
+      def waits_for
+        return if done?
+        first = unready || checks.before_fluid
+        return first if first
+        return checks.after_fluid if count.finished?
+        return refill_said if count.reservoir.spent?
+        point = count.current
+        point.done ? "the next point" : "#{point.label}: #{point.missing.first || "finish the point"}"
+      end
+
+      def unresolved
+        count.log.restarts.last[:why] if count.log.restarts.any? && !count.finished?
+      end
+
+      # Entries that move fluid.
+      MOVING = %w[stroke beat run bubbles colour].freeze
+
+      # Refuses what Admission refuses.
+      def admit(entry)
+        Admission.new(self).admit(entry)
+      end
+
+      # @return [String, nil] what has to be done before fluid moves, and where
+      def unready
+        return "#{job.ask.waits_for}, under Ask" unless job.ask.done?
+        strip, build, fit = job.stages.values_at("strip", "build", "fit")
+        return "#{Wording.inside(strip.setup.missing.first["label"])}, under Strip" if strip&.setup&.missing&.any?
+        return "#{build.waits_for}, under Build" if build && !build.done?
+        "#{fit.waits_for}, under Fit" if fit && !fit.ready?
+      end
+
+      # A whole bleed is through, and Feel says that the lever does not hold.
+      def lever_failed?
+        count.finished? && job.stages.key?("feel") && !round_answers_feel? &&
+          (job.feel.verdict == "bleed_again" || job.feel.sunk? ||
+            job.feel.tests.bad&.row&.dig("road", "stage") == id)
+      end
+
+      # @return [Hash] what the bleed knows of the shop and the people: people, celsius
+      def at_hand
+        {people: entries.said("people")&.fetch("people")&.round || 1,
+         celsius: entries.said("temperature")&.fetch("celsius") || Airway::Way::WARM_C}
+      end
+
+      # @param shelf [Array<String>] ids of the tools on the shelf; supposed [Hash] of Way
+      # @param explain [String, nil] the way to bleed whose figures are wanted
+      # @return [Hash] of MethodTable, with the temperature it is judged at
+      # Refuses to explain a way that is none.
+      def verdicts(shelf: nil, explain: nil, **supposed)
+        given = {celsius: at_hand[:celsius], **supposed}
+        table = job.choose.method_table(shelf: shelf, people: at_hand[:people], schools: job.schools,
+          dry: job.ask.opened?, **given)
+        figures = explain && table.figures(explained(explain)).map(&:to_h)
+        {**table.to_h, celsius: given[:celsius].to_f, figures: figures}.compact
+      end
+
+      private
+
+      def explained(id)
+        Tables.fetch("bleed_methods", id, "explain", "there is no way to bleed “#{id}”")
+      end
+
+      def refill_said
+        return "a top-up: the next stroke may uncover the port" if count.supply.kind == "reservoir"
+        Wording.inside(count.supply.refill)
+      end
+
+      # It was said since the readings that the lever did not hold.
+      def round_answers_feel?
+        round = entries.last("round")
+        read = job.feel.entries.last(*Feel::Stage::MEASURED, "test")
+        round && read && round.position > read.position
+      end
+    end
+  end
+end

@@ -1,0 +1,117 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Choose
+    # Whether an entry may join what was chosen so far.
+    class Admission
+      # @param choose [Stage]
+      def initialize(choose)
+        @choose = choose
+        freeze
+      end
+
+      # Refuses a fluid of another family or a lower class, a cylinder that is rejected or changes the lever by more
+      # than a rider should find out by himself without his agreement written down, a method the circuit does not
+      # suit, and what is not on the pull list. What the shelf has to say is asked of Supplies.
+      def admit(entry)
+        case entry.kind
+        when "fluid" then admit_fluid(entry.data)
+        when "cylinder" then admit_cylinder(entry.data)
+        when "method" then admit_method(entry.data)
+        when "far_end" then admit_far_end(entry.data["part"])
+        when "size" then admit_size(entry.data)
+        when "water" then admit_water
+        when "pulled" then admit_pulled(entry.data)
+        when "clash_solved" then admit_solved(entry.data["clash"])
+        end
+      end
+
+      private
+
+      def admit_solved(id)
+        clash = @choose.clash
+        return if clash && clash["id"] == id
+        raise Refusal.at("data/clash", "no such clash was found at the dry trial", clash ? clash["id"] : "none")
+      end
+
+      def admit_fluid(data)
+        refusal = FluidChoice.refusal(data["fluid"], data["stamped"], abs: @choose.sheet.abs?)
+        return unless refusal
+        raise Refusal.at("data/fluid", refusal,
+          FluidChoice.allowed(data["stamped"]).map { |fluid| fluid["label"] }.join(", "))
+      end
+
+      def admit_cylinder(data)
+        size = data.values_at("bore", "push_offset")
+        row = Sizing.new(@choose.sizing_sheet, sizes: [size]).row_of(*size)
+        if row[:rejected].any? && !row[:fitted]
+          raise Refusal.at("data/bore", row[:rejected].join("; "), "a cylinder that is not rejected")
+        end
+        return unless row[:agreement_needed] && data["agreed"].nil?
+        raise Refusal.at("data/agreed", "the #{@choose.sheet.kind.control["noun"]} changes by over a quarter",
+          "the rider's agreement, in words")
+      end
+
+      def admit_method(data)
+        if @choose.job.bleed.count.begun?
+          raise Refusal.at("kind", "fluid has moved by another way already", "a change of method under Bleed")
+        end
+        method = Tables.find("bleed_methods", data["method"])
+        suited = @choose.bleed_methods
+        return if suited.include?(method)
+        raise Refusal.at("data/method", "#{Wording.inside(method["label"])} does not suit this circuit",
+          suited.map { |row| row["id"] }.join(", "))
+      end
+
+      def admit_far_end(id)
+        ends = [*@choose.sheet.far_ends, {"id" => Cylinder::OnBench::ALL}]
+        no_far_end(id, ends) if ends.none? { |part| part["id"] == id }
+      end
+
+      def no_far_end(id, ends)
+        raise Refusal.at("data/part", "this circuit has no far end “#{id}”", ends.map { |part| part["id"] }.join(", "))
+      end
+
+      # Refuses a size the part cannot have, one with which the cylinder that is on cannot be used, and one on a job
+      # that renews nothing there.
+      def admit_size(data)
+        route = @choose.job.route
+        unless route&.far_end? && route.size_first?
+          raise Refusal.at("data/size", "this job puts nothing new on there", "a job that renews it")
+        end
+        sheet = @choose.sheet
+        part = sheet.far_ends.find { |each| each["id"] == data["part"] } || no_far_end(data["part"], sheet.far_ends)
+        changed = Refusal.within("data/size") { @choose.resized(sheet, part, data["size"]) }
+        row =
+          Sizing.new(changed, sizes: []).row_of(changed.value("master", "bore"), changed.value("lever", "push_offset"))
+        return if row[:rejected].empty?
+        raise Refusal.at("data/size", "with the cylinder that is on: #{row[:rejected].join("; ")}",
+          "a size that is not rejected, or another cylinder first")
+      end
+
+      def admit_water
+        family = @choose.family
+        return if family == "glycol"
+        raise Refusal.at("data/water", "a water reading says nothing of #{family || "a fluid that is not known"}",
+          "glycol fluid; others are looked at for free water")
+      end
+
+      def admit_pulled(data)
+        list = @choose.pull_list
+        line = list.find(data["line"]) ||
+          raise(Refusal.at("data/line", "“#{data["line"]}” is not on the pull list", list.lines.map(&:id).join(", ")))
+        if @choose.on_bench?(line)
+          raise Refusal.at("data/line", "#{line.label} is on the bench already",
+            "another line")
+        end
+        if data["instead"] && line.instead.nil?
+          raise Refusal.at("data/instead", "the trade accepts nothing in place of #{Wording.inside(line.label)}",
+            "the thing itself")
+        end
+        return unless line.id == "kit" && data["item"].nil? && data["reason"].nil?
+        raise Refusal.at("data/item", "which kit?",
+          "one from the shelf; or, bought for this job, a reason that says how it was compared with the old parts")
+      end
+    end
+  end
+end

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Sandbag
+  module Choose
+    # The fluid that is in the circuit now: water, boiling point, verdict, and when the next full change is due.
+    class FluidCheck
+      # @param sheet [Circuit::Sheet] with the class stamped on the cap
+      # @param today [Date]
+      # @param reading [Float, nil] water as a pen read it, % by volume
+      # @param most_months [Integer, nil] between full changes, see ChangeDue
+      def initialize(sheet, today:, reading: nil, most_months: nil)
+        @sheet = sheet
+        @today = today
+        @fluid = Tables.find("fluids", sheet.value("fluid", "stamped"))
+        @years = Fluid::Age.years(sheet.value("fluid", "changed_on"), today)
+        @reading = reading
+        @most_months = most_months
+        freeze
+      end
+
+      # Only glycol takes water up; the others let it pool.
+      def takes_water?
+        !@fluid.nil? && @fluid["family"] == "glycol"
+      end
+
+      # @return [Hash, nil] percent, low, high and where it comes from: reading or estimate
+      def water
+        return unless takes_water?
+        return {percent: @reading, low: @reading, high: @reading, source: "measured"} if @reading
+        Fluid::WaterEstimate.of(@sheet, @years).merge(source: "estimate") if @years
+      end
+
+      # @return [Hash, nil] row of water_verdicts.yml
+      def verdict
+        water && Tables.rows("water_verdicts").reverse.find { |row| row["from"] <= water[:percent] }
+      end
+
+      # @return [Hash] all of it for the page
+      def to_h
+        {
+          stamped: @fluid&.fetch("id"),
+          family: @fluid&.fetch("family"),
+          years: @years,
+          takes_water: takes_water?,
+          water: water,
+          **boiling,
+          verdict: verdict_view,
+          free_water: (free_water unless @fluid.nil? || takes_water?),
+          due: Fluid::ChangeDue.new(@sheet, today: @today, water: water, most_months: @most_months).to_h
+        }.compact
+      end
+
+      private
+
+      def boiling
+        return {} unless takes_water?
+        at = ->(percent) { Fluid::BoilingPoint.c(@fluid, percent) }
+        now = water ? {boils_c: at[water[:percent]], boils_low_c: at[water[:high]], boils_high_c: at[water[:low]]} : {}
+        {dry_c: @fluid["dry_c"], wet_c: @fluid["wet_c"], curve: Fluid::BoilingPoint.curve(@fluid), **now}
+      end
+
+      def verdict_view
+        verdict && {id: verdict["id"], label: verdict["label"], does: verdict["does"]}
+      end
+
+      def free_water
+        "#{@fluid["label"]} does not take water up: any free water pools at the low point and boils at " \
+          "#{Fluid::BoilingPoint::WATER_C.round} °C. Seen in the jar, it fails."
+      end
+    end
+  end
+end

@@ -1,0 +1,200 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Choose
+    # Everything a job wants on the bench before the first screw is turned: parts, fluid, consumables, tools and
+    # protection (docs/trade.md 2.4, 2.9, 2.10, 3.1).
+    class PullList
+      GROUPS = %w[parts fluid consumables tools protection].freeze
+
+      # @attr id [String]; group; label; count [Numeric] pieces or mL; kind [String, nil] of shelf_kinds.yml;
+      #   needed [Boolean] nothing is opened without it; instead [Hash, nil] what the trade accepts in its place
+      Line = Struct.new(:id, :group, :label, :detail, :count, :kind, :tool, :needed, :instead, keyword_init: true)
+
+      # @param sheet [Circuit::Sheet]; route [Job::Route, nil]
+      # @param work [Cylinder::Work]; tools [ToolList]
+      # @param joints [Array<Circuit::Fittings::Joint>] those the job opens
+      # @param need_ml [Float, nil] nil when the fluid is left alone
+      def initialize(sheet, route:, work:, tools:, joints:, need_ml:)
+        @sheet = sheet
+        @route = route
+        @work = work
+        @tools = tools
+        @joints = joints
+        @need_ml = need_ml
+        freeze
+      end
+
+      # @return [Array<Line>] in the order they are laid out
+      def lines
+        return [] unless @route
+        parts + fluid + things("consumables") + tool_lines + things("protection")
+      end
+
+      # @return [Line, nil] a line of the list, or part.<kit item> for a part that may have to be bought apart
+      def find(id)
+        lines.find { |line| line.id == id } || (apart(id.delete_prefix("part.")) if id.start_with?("part."))
+      end
+
+      # A part of the construction that a kit may lack.
+      # @param part [String] id of kit_items.yml
+      # @return [Line, nil]
+      def apart(part, count: 1, detail: nil)
+        return unless @work.strips? && @work.construction.part(part)
+        item = Tables.find("kit_items", part)
+        item && Line.new(id: "part.#{part}", group: "parts", label: item["label"], detail: detail, count: count)
+      end
+
+      private
+
+      def parts
+        [kit, unit, far_unit, far_seals, *hoses, *joint_lines].compact
+      end
+
+      def kit
+        return unless @work.strips?
+        Line.new(
+          id: "kit",
+          group: "parts",
+          label: "Seal kit",
+          detail: @work.construction.label,
+          count: 1,
+          kind: "kit",
+          needed: true
+        )
+      end
+
+      def unit
+        return unless @route.renews?("cylinder")
+        Line.new(
+          id: "cylinder",
+          group: "parts",
+          label: @route.adds ? "Added hand cylinder with its lever" : "Whole cylinder",
+          detail: (bore_said unless @route.adds),
+          count: 1,
+          kind: "cylinder",
+          needed: true
+        )
+      end
+
+      def far_unit
+        return unless @route.far_end? && !@route.apart? && @route.size_first?
+        Line.new(
+          id: "far_unit",
+          group: "parts",
+          label: "Whole #{@sheet.kind.end_part}",
+          count: @work.cylinder&.count || 1,
+          needed: true
+        )
+      end
+
+      def far_seals
+        return unless @route.renews?("far_end_seals")
+        Line.new(
+          id: "far_seals",
+          group: "parts",
+          label: "Seals of every #{@sheet.kind.end_part}",
+          detail: "and feed hose, diaphragm, lid gasket",
+          count: @sheet.far_ends.size,
+          needed: true
+        )
+      end
+
+      def bore_said
+        "#{Said.mm(@sheet.value("master", "bore"), "g", bare: true)} × " \
+          "#{Said.mm(@sheet.value("lever", "push_offset"), "g")}"
+      end
+
+      def hoses
+        return [] unless @route.renews?("hoses")
+        @sheet
+          .parts_of("line")
+          .map do |line|
+            values = @sheet.values(line)
+            Line.new(
+              id: "hose.#{line["id"]}",
+              group: "parts",
+              label: line["label"],
+              detail: "#{Said.mm(values["length"].value, 0)}, #{Wording.spelled(values["kind"].value)}",
+              count: 1,
+              kind: "hose",
+              needed: true
+            )
+          end
+      end
+
+      def joint_lines
+        washers = @joints.sum(&:washers)
+        olives = @joints.sum(&:olives)
+        [
+          if washers.positive?
+            Line.new(
+              id: "washers",
+              group: "parts",
+              label: "Crush washers",
+              detail: counted(@joints.select { |joint| joint.washers.positive? }, :washers),
+              count: washers,
+              kind: "washer"
+            )
+          end,
+          if olives.positive?
+            Line.new(
+              id: "olives",
+              group: "parts",
+              label: "Olive and insert or barb",
+              detail: counted(@joints.select { |joint| joint.olives.positive? }, :olives),
+              count: olives
+            )
+          end
+        ]
+      end
+
+      def counted(joints, what)
+        joints.map { |joint| "#{joint.label} #{joint.public_send(what)}" }.join(", ")
+      end
+
+      def fluid
+        return [] unless @need_ml
+        [
+          Line.new(
+            id: "fluid",
+            group: "fluid",
+            label: "Fluid",
+            detail: "the class on the cap",
+            count: @need_ml.round,
+            kind: "bottle",
+            needed: @work.strips?
+          )
+        ]
+      end
+
+      def things(group)
+        return [] if @need_ml.nil?
+        rows =
+          Tables
+            .rows("bench_things")
+            .select do |row|
+              row["group"] == group && @sheet.suits?(row) &&
+                (!row["opened"] || @route.opens?)
+            end
+        rows.map { |row| Line.new(id: row["id"], group: group, label: row["label"], count: 1) }
+      end
+
+      def tool_lines
+        @tools.lines.map do |tool|
+          Line.new(
+            id: "tool.#{tool[:tool]}",
+            group: "tools",
+            label: tool[:label],
+            detail: [tool[:sizes], "for: #{tool[:why]}"].compact.join("; "),
+            count: 1,
+            kind: "tool",
+            tool: tool[:tool],
+            needed: tool[:special] && @work.strips?,
+            instead: tool[:instead]
+          )
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,231 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Choose
+    # Cylinder, fluid, how much of it, and what has to lie on the bench.
+    class Stage < Job::Stage
+      attr_reader :sheet
+
+      def initialize(job)
+        super
+        @fitted = job.fitted
+        @ask = job.ask
+        @cylinder = entries.said("cylinder")
+        @fluid = entries.said("fluid")
+        @sheet = Fastening::Facts.apply(sheet_with_choices, job.journal.of("fit"))
+      end
+
+      # @return [Hash, nil] bore, push_offset, agreed: the cylinder that was chosen
+      def chosen_cylinder
+        @cylinder
+      end
+
+      # @return [Array<Job::Entry>] what was brought to the bench
+      def pulled
+        entries.of("pulled")
+      end
+
+      # @return [String, nil] id of the far end the job works on, or Cylinder::ALL
+      def far_end
+        entries.said("far_end")&.fetch("part")
+      end
+
+      # Which of several far ends the job works on is not said.
+      def far_end_wanted?
+        !@ask.route.nil? && @ask.route.far_end? && sheet.far_ends.size > 1 && far_end.nil?
+      end
+
+      # @return [Cylinder::Work] what the job takes apart
+      def work
+        @work ||= Cylinder::Work.new(sheet, @ask.route, switch: @ask.switch?, far_end: far_end,
+          counts: Cylinder::Setup.counts(job.journal.of("strip").by("setup", "item")))
+      end
+
+      # @return [Array<Circuit::Fittings::Joint>] those this job opens, at the far ends it works on
+      def joints
+        route = @ask.route
+        return [] unless route&.moves&.include?("joint")
+        opened = Circuit::Fittings.new(sheet).opened(route.opens, hoses: route.hoses_off?)
+        return opened unless route.far_end? && far_end && far_end != Cylinder::OnBench::ALL
+        opened.select { |joint| joint.at == far_end }
+      end
+
+      # @return [Hash, nil] row of clashes.yml that came up at the dry trial and is not settled
+      def clash
+        job.fit.clash if job.route
+      end
+
+      # @param clash [Job::Entry] of fit
+      # @return [Boolean] it was said since what goes on instead
+      def solved?(clash)
+        entries.of("clash_solved").any? do |entry|
+          entry.data["clash"] == clash.data["clash"] && entry.position > clash.position
+        end
+      end
+
+      # @return [Array<PullList::Line>] what nothing is opened without, and is not on the bench
+      def wanting
+        lacking.select(&:needed)
+      end
+
+      # @return [Numeric, nil] mL that belong on the bench and do not lie there yet, all of them
+      def fluid_wanted_ml
+        lacking.find { |line| line.id == "fluid" }&.count
+      end
+
+      # @return [String, nil] id of the fluid that goes in
+      def fluid
+        @fluid&.fetch("fluid")
+      end
+
+      def stamped
+        @fluid ? @fluid["stamped"] : @fitted.value("fluid", "stamped")
+      end
+
+      # @return [Hash] row of bleed_methods.yml that the quantities are for: the bleed's own, once it was changed there
+      def bleed_method
+        suited(job.journal.of("bleed").last("method")) || first_method
+      end
+
+      # @return [Hash] row of bleed_methods.yml that the bleed begins with; one that was chosen and no longer suits
+      #   counts no more
+      def first_method
+        suited(entries.last("method")) || bleed_methods.first
+      end
+
+      # @return [Array<Hash>] rows of bleed_methods.yml that suit this circuit and that the ABS gate lets by
+      def bleed_methods
+        @bleed_methods ||= method_table.usable
+      end
+
+      # @param given [Hash] of Airway::MethodTable, beside what the job says of ABS
+      # @return [Airway::MethodTable]
+      def method_table(**given)
+        tool = @ask.intake.value("abs_tool") == "yes"
+        Airway::MethodTable.new(sheet, tool: tool, gate: @ask.flags.gate, **given)
+      end
+
+      # @return [String, nil] of the fluid that the cap names
+      def family
+        Tables.find("fluids", stamped)&.fetch("family")
+      end
+
+      # @return [Float, nil] water as read, % by volume
+      def water_reading
+        entries.said("water")&.fetch("water")
+      end
+
+      # Only a job that renews the cylinder has to choose one.
+      def cylinder_wanted?
+        !@ask.route.nil? && @ask.route.size_wanted?
+      end
+
+      # @return [Cylinder, nil] what the job takes apart, where a construction is known for it
+      def cylinder
+        work.cylinder if work.strips?
+      end
+
+      # @return [PullList]
+      def pull_list
+        @pull_list ||= begin
+          route = @ask.route
+          handles_fluid = route&.handles_fluid?
+          tools = ToolList.new(work, route, fasteners: @ask.fasteners, bleed_method: handles_fluid ? bleed_method : nil)
+          PullList.new(sheet, route: route, work: work, tools: tools, joints: joints,
+            need_ml: handles_fluid ? need_ml : nil)
+        end
+      end
+
+      # What has no count of its own is the whole of its line.
+      # @param line [PullList::Line]
+      def on_bench?(line)
+        counts = pulled.select { |entry| entry.data["line"] == line.id }.map { |entry| entry.data["count"] }
+        counts.any?(&:nil?) || (counts.any? && counts.sum >= line.count)
+      end
+
+      def done?
+        !fluid.nil? && !far_end_wanted? && (!cylinder_wanted? || !@cylinder.nil?) && wanting.empty? && clash.nil?
+      end
+
+      def waits_for
+        return "a cylinder: keep or change" if cylinder_wanted? && @cylinder.nil?
+        if far_end_wanted?
+          return "which #{sheet.kind.end_part}: #{sheet.far_ends.map { |part| part["label"] }.join(", ")}, or all"
+        end
+        return "the fluid, by the class on the cap" unless fluid
+        return "what goes on instead: #{Wording.inside(clash["label"])} clashed at the dry trial" if clash
+        line = wanting.first
+        "still to fetch: #{Wording.inside(line.label)}#{", and #{wanting.size - 1} more" if wanting.size > 1}" if line
+      end
+
+      def fluid_right?
+        !fluid.nil? && FluidChoice.refusal(fluid, stamped).nil?
+      end
+
+      def admit(entry)
+        Admission.new(self).admit(entry)
+      end
+
+      # @return [Circuit::Sheet] what cylinders are sized on: the circuit as it is, or the one that an added cylinder
+      #   makes
+      def sizing_sheet
+        kind = @ask.route&.adds
+        kind ? AddedHand.sheet(@fitted, kind) : @fitted
+      end
+
+      # @return [Float] mL to have on the bench
+      def need_ml
+        need[:total_ml]
+      end
+
+      # @return [Hash] total_ml and the lines it is made of
+      def need
+        @need ||= FluidNeed.of(job.bleed.plan, drained: @ask.opened?,
+          method: bleed_method)
+      end
+
+      # @param part [Hash] a far end; size [String] as it was typed
+      # @return [Circuit::Sheet] with that size at that end
+      def resized(sheet, part, size)
+        sheet.change(part["id"], (part["part"] == "caliper") ? "pistons" : "bore", size, "part_marking")
+      end
+
+      private
+
+      def lacking
+        @lacking ||= pull_list.lines.reject { |line| on_bench?(line) }
+      end
+
+      # Sizes of far ends that the job chose, part by part.
+      def sized(sheet)
+        entries.of("size").reduce(sheet) do |changed, entry|
+          part = changed.part(entry.data["part"])
+          part ? resized(changed, part, entry.data["size"]) : changed
+        end
+      end
+
+      def sheet_with_choices
+        changed = @fitted
+        changed = changed.set("vehicle", "abs", @ask.intake.abs, "measured") unless @fitted.clutch? ||
+          @fitted.value("vehicle", "abs") == @ask.intake.abs
+        changed = changed.set("fluid", "stamped", @fluid["stamped"], "part_marking") if @fluid
+        changed = with_preload(sized(changed))
+        return changed if @cylinder.nil? || @ask.route&.adds
+        changed.set("master", "bore", @cylinder["bore"], "part_marking").set("lever", "push_offset",
+          @cylinder["push_offset"], "part_marking")
+      end
+
+      # The return spring, as the pull at which the piston first moves has it (docs/physics.md 1).
+      def with_preload(sheet)
+        pull = job.journal.of("feel").said("preload")
+        return sheet unless pull
+        preload_n = Circuit::Assembly.build(sheet).lever.gain * pull["force"]
+        sheet.set("master", "preload", preload_n.round(2), "measured")
+      end
+
+      def suited(entry)
+        entry && bleed_methods.find { |row| row["id"] == entry.data["method"] }
+      end
+    end
+  end
+end

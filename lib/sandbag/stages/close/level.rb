@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Close
+    # How high the reservoir may be filled for the state of the pads (docs/trade.md 9.1, docs/physics.md 9): worn pads
+    # push back, when new ones go in, the area of their pistons times the depth they are worn.
+    class Level
+      # A ruler at a reservoir reads to this, mm. [default]
+      READ_TO_MM = 0.5
+
+      # @param sheet [Circuit::Sheet]; circuit [Hydraulics::Circuit]
+      # @param worn [Hash{String => Float}] caliper => mm that each of its pads is worn
+      # @param below_mm [Float, nil] the level as read, mm below its upper mark
+      def initialize(sheet, circuit, worn: {}, below_mm: nil)
+        @sheet = sheet
+        @circuit = circuit
+        @worn = worn
+        @below_mm = below_mm
+        @row = Tables.find("levels", circuit.clutch? ? "clutch" : sheet.value("reservoir", "marking"))
+        freeze
+      end
+
+      # @return [Float] mL that new pads would push back
+      def pushback_ml
+        return 0.0 if @circuit.clutch?
+        @sheet.far_ends.zip(@circuit.calipers).sum do |part, caliper|
+          caliper.swept_area_mm2 * @worn.fetch(part["id"], 0.0) / 1000
+        end
+      end
+
+      # Filled to a mark that it may stay below.
+      def marked?
+        @row["marked"] == true
+      end
+
+      # @return [Float] mm below the upper mark that it may be filled to at most
+      def highest_below_mm
+        @row["below"] + 1000 * pushback_ml / area_mm2
+      end
+
+      # @return [Float] mm from the upper mark to the lower
+      def lowest_below_mm
+        1000 * @sheet.value("reservoir", "to_min") / area_mm2
+      end
+
+      # New pads would push back more than there is between the marks.
+      def pads_due?
+        marked? && highest_below_mm > lowest_below_mm
+      end
+
+      def read?
+        marked? && !@below_mm.nil?
+      end
+
+      # @return [Float] mL to draw off, or, below zero, to add
+      def over_ml
+        (highest_below_mm - @below_mm) * area_mm2 / 1000
+      end
+
+      # @return [String, nil] why the level that was read will not do
+      def fault
+        return unless read?
+        return "the pads are due: new ones would push back #{Said.ml(pushback_ml, 1)}, more than there is" if pads_due?
+        if @below_mm < highest_below_mm - READ_TO_MM
+          return "too full for these pads: draw off #{Said.ml(over_ml,
+            1)}, to #{Said.mm(highest_below_mm)} below the mark"
+        end
+        "below MIN: fill to #{Said.mm(highest_below_mm)} below the mark" if @below_mm > lowest_below_mm + READ_TO_MM
+      end
+
+      # @return [Hash] case, label, says, and for a marked one the figures
+      def to_h
+        plain = {case: @row["id"], label: @row["label"], says: @row["says"], marked: marked?}
+        return plain unless marked?
+        {
+          **plain,
+          pushback_ml: pushback_ml,
+          highest_below_mm: highest_below_mm,
+          lowest_below_mm: lowest_below_mm,
+          pads_due: pads_due?,
+          below_mm: @below_mm,
+          fault: fault,
+          calipers: calipers
+        }.compact
+      end
+
+      private
+
+      def area_mm2
+        @sheet.value("reservoir", "area")
+      end
+
+      def calipers
+        return [] if @circuit.clutch?
+        @sheet.far_ends.map { |part| {id: part["id"], label: part["label"], worn_mm: @worn[part["id"]]}.compact }
+      end
+    end
+  end
+end

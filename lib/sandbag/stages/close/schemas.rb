@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Close
+    # The tables of this room (knowledge/close): their columns, and what their rows must hold to.
+    module Schemas
+      TABLES = {
+        "levels" => Tables::Schema.new({
+          "label" => String,
+          "says" => String,
+          "marked?" => [TrueClass, FalseClass],
+          "below" => Numeric
+        }),
+        "rechecks" => Tables::Schema.new({
+          "label" => String,
+          "when" => String,
+          **Circuit::SUITS,
+          "if?" => String,
+          "days?" => Integer,
+          "times?" => Integer
+        }) { |row| Circuit::Kind.unknown(row) },
+        "gate_places" => Tables::Schema.new({
+          "label" => String
+        }),
+        "gates" => Tables::Schema.new({
+          "trade" => String,
+          "place" => String,
+          "label" => String,
+          "detail" => String,
+          "settled" => String,
+          "must?" => Array,
+          "may?" => Array,
+          "if?" => String,
+          "may_if?" => String,
+          "touches?" => String,
+          "proof?" => String,
+          "test?" => String,
+          "each?" => [TrueClass, FalseClass],
+          "by_name?" => String,
+          "step?" => [TrueClass, FalseClass],
+          "never_waived?" => [TrueClass, FalseClass],
+          "caution?" => String
+        }) { |row| Schemas.gate(row) }
+      }.freeze
+
+      # What this room asks of other rooms' tables.
+      ALSO = {
+        "routes" => ->(row) { Tables.unknown("gates", [*row["tests"], *row["gates"]]) }
+      }.freeze
+
+      # @return [String, nil] what is wrong with a release gate
+      def self.gate(row)
+        odd = [row["if"], row["may_if"]].compact - Scope::CONDITIONS
+        return "applies if #{odd.first}; known are #{Scope::CONDITIONS.join(", ")}" if odd.any?
+        return "touches #{row["touches"]}; known are #{Scope::TOUCHES.join(", ")}" if
+          row["touches"] && !Scope::TOUCHES.include?(row["touches"])
+        Circuit::Kind.unknown("needs" => [*row["must"], *row["may"]]) ||
+          Tables.unknown("gate_places", [row["place"]]) || Tables.unknown("feel_tests", [row["test"]].compact) ||
+          Tables.unknown("cautions", [row["caution"]].compact)
+      end
+    end
+  end
+end

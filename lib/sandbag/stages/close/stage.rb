@@ -1,0 +1,229 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Close
+    # Release gates, what is done at the end, and the signature.
+    class Stage < Job::Stage
+      # Everything else must stand first: nothing is wheeled or ridden on an unproven lever.
+      LAST = "function"
+
+      # @return [Array<Gate>] every gate and step that this kind of circuit has, in the order of the table
+      def gates
+        @gates ||= Tables.rows("gates").select { |row| scope.here?(row) }.flat_map { |row| gates_of(row) }.freeze
+      end
+
+      # @return [Job::Entry, nil]
+      def signature
+        entries.last("signed")
+      end
+
+      def signed?
+        !signature.nil?
+      end
+
+      def done?
+        signed?
+      end
+
+      def ready?
+        open_gates.empty?
+      end
+
+      # @return [Array<Gate>] those that keep the machine here, in order
+      def open_gates
+        gates.reject { |gate| gate.met || gate.step? }
+      end
+
+      def waits_for
+        return if signed?
+        open = open_gates.first
+        open ? Wording.inside(open.label) : "a signature"
+      end
+
+      # @return [Array<Ask::Flags::Flag>] what this job was to cure and nobody has confirmed
+      def cures
+        job.ask.flags.standing
+      end
+
+      # The only brake on the machine: nothing is waived.
+      def sole?
+        job.ask.intake.value("sole_brake") == "yes"
+      end
+
+      # @return [LeakWatch]
+      def leak_watch
+        @leak_watch ||= LeakWatch.new(job)
+      end
+
+      # @return [Hash, nil] label and until, while the second leak watch is not due yet
+      def wait
+        from = leak_watch.second_from unless signed?
+        from && {label: Tables.find("waits", "leak_watch")["label"], until: from.utc.iso8601}
+      end
+
+      # @return [Level]
+      def level
+        @level ||= Level.new(job.sheet, job.feel.circuit,
+          worn: entries.by("worn", "part").transform_values { |data| data["depth"] },
+          below_mm: fresh.said("level")&.fetch("below"))
+      end
+
+      # @return [String, nil] batch of the fluid: as typed, or that the bottle off the shelf has it
+      def batch
+        typed = entries.said("batch")&.fetch("batch")
+        typed || ("from the bottle off the shelf" if fluid_pulled?)
+      end
+
+      # @return [Hash] see FluidBalance; nil where no fluid moved
+      def fluid_balance
+        FluidBalance.new(job.choose, job.bleed).to_h if job.stages.key?("bleed")
+      end
+
+      # @return [Date, nil] the day of the first re-check
+      def recheck_on
+        entry = entries.last("recheck")
+        entry && Day.read(entry.data["on"], after: Date.iso8601(entry.at[0, 10]))
+      end
+
+      # @return [Rechecks] what is looked at again, and when
+      def rechecks
+        Rechecks.new(job, first: recheck_on)
+      end
+
+      # Refuses to confirm what is computed or not touched, a waiver where there is none, a cure before the work is
+      # done, a function test before the lever is proven, a day that is none or past, and a signature over an open gate.
+      def admit(entry)
+        case entry.kind
+        when "gate" then admit_gate(entry.data)
+        when "waived" then admit_waiver(entry.data)
+        when "cured" then admit_cure(entry.data["flag"])
+        when "recheck" then admit_recheck(entry)
+        when "worn" then admit_worn(entry.data["part"])
+        when "level" then admit_level
+        when "signed" then refuse_open(open_gates, "cannot be signed")
+        end
+      end
+
+      private
+
+      def scope
+        @scope ||= Scope.new(job)
+      end
+
+      # What was looked at since fluid last moved.
+      def fresh
+        @fresh ||= entries.after(job.bleed.last_disturbed)
+      end
+
+      def fluid_pulled?
+        job.choose.pulled.any? { |entry| entry.data["line"] == "fluid" && entry.data["item"] }
+      end
+
+      # @return [Array<Gate>] one, or one for each far end
+      def gates_of(row)
+        return [gate(row, row["id"], row["label"])] unless row["each"]
+        job.sheet.far_ends.map do |part|
+          gate(row, "#{row["id"]}.#{part["id"]}", row["label"].sub("{name}", part["label"]))
+        end
+      end
+
+      def gate(row, id, label)
+        state, why, known = judged(row, id)
+        waived = waivers[id] if state == :open && !row["never_waived"] && !sole?
+        Gate.new(row: row, id: id, label: label, state: waived ? :met : state, why: why, known: known || false,
+          waived: waived, name: confirmations.dig(id, "name")).freeze
+      end
+
+      # @return [Array(Symbol, String, Boolean)] state, why it is open, whether another stage said so
+      def judged(row, id)
+        return [:not_touched, nil] if !scope.touched?(row) && proofs.known(row).nil?
+        return standing(*proofs.computed(row)) if row["settled"] == "computed"
+        known = proofs.known(row) if row["settled"] == "known"
+        known ? [*standing(*known), true] : standing(confirmed?(id), nil)
+      end
+
+      def standing(met, why)
+        [met ? :met : :open, why]
+      end
+
+      def proofs
+        @proofs ||= Proofs.new(self, scope)
+      end
+
+      # A confirmation made before the last stroke no longer holds.
+      def confirmed?(id)
+        confirmations.dig(id, "met") || false
+      end
+
+      def confirmations
+        @confirmations ||= fresh.by("gate", "gate")
+      end
+
+      def waivers
+        @waivers ||= fresh.by("waived", "gate")
+      end
+
+      def admit_cure(id)
+        unless cures.any? { |flag| flag.id == id }
+          raise Refusal.at("data/flag", "#{id} is not up, or lets nothing go on", cures.map(&:id).join(", "))
+        end
+        open = job.stages.values.find { |stage| stage.id != self.id && !stage.done? }
+        raise Refusal.at("data/flag", "not yet: #{open.waits_for}", "the work of this job first") if open
+      end
+
+      def admit_gate(data)
+        gate = find(data["gate"])
+        if gate.computed?
+          raise Refusal.at("data/gate", "#{gate.label} is worked out, not confirmed", "a confirmed gate")
+        end
+        if gate.row["by_name"] && data["met"] && data["name"].nil?
+          raise Refusal.at("data/name", "#{gate.label}: somebody says so by name", Wording.inside(gate.row["by_name"]))
+        end
+        return unless data["gate"] == LAST && data["met"]
+        refuse_open(open_gates.reject { |each| each.id == LAST }, "no function test yet")
+      end
+
+      def admit_waiver(data)
+        gate = find(data["gate"])
+        raise Refusal.at("data/gate", "on the only brake no gate is waived", "the gate itself") if sole?
+        return if gate.waivable? && gate.state == :open
+        raise Refusal.at("data/gate", "#{gate.label} is not open, or never waived",
+          gates.select { |each| each.waivable? && each.state == :open }.map(&:id).join(", "))
+      end
+
+      def find(id)
+        gates.find { |each| each.id == id } ||
+          raise(Refusal.at("data/gate", "this job has no gate “#{id}”", gates.map(&:id).join(", ")))
+      end
+
+      def admit_recheck(entry)
+        typed = entry.data["on"]
+        today = Date.iso8601(entry.at[0, 10])
+        day = Day.read(typed, after: today)
+        raise Refusal.at("data/on", "“#{typed}” is no day", Day::ACCEPTED) unless day
+        return if day.between?(today, today >> Rechecks::FAR_MONTHS)
+        raise Refusal.at("data/on", "#{Day.said(day)} is past, or too far off to be a re-check",
+          "a day from #{Day.said(today)} to #{Day.said(today >> Rechecks::FAR_MONTHS)}")
+      end
+
+      def admit_worn(id)
+        ends = job.sheet.far_ends.map { |part| part["id"] }
+        return if !job.sheet.clutch? && ends.include?(id)
+        raise Refusal.at("data/part", "“#{id}” has no pads here", job.sheet.clutch? ? "a brake" : ends.join(", "))
+      end
+
+      def admit_level
+        return if level.marked?
+        raise Refusal.at("kind", "this reservoir has no level to read off: #{level.to_h[:says]}", "the gate confirmed")
+      end
+
+      def refuse_open(open, what)
+        return if open.empty?
+        raise Refusal.new(open.map do |gate|
+          Refusal::Problem.new(pointer: "gates/#{gate.id}",
+            message: "#{what}: still open: #{Wording.inside(gate.label)}", accepted: gate.row["detail"])
+        end)
+      end
+    end
+  end
+end

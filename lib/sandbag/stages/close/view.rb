@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Close
+    # What the Close page shows.
+    class View
+      # @param close [Stage]
+      def initialize(close)
+        @close = close
+        freeze
+      end
+
+      # @return [Hash]
+      def to_h
+        signature = @close.signature
+        {
+          cures: cures,
+          places: places,
+          gates: @close.gates.map { |gate| gate_view(gate) },
+          ready: @close.ready?,
+          sole: @close.sole?,
+          leak_watch: @close.leak_watch.to_h,
+          level: @close.level.to_h,
+          fluid_balance: @close.fluid_balance,
+          batch: @close.batch,
+          rechecks: @close.rechecks.to_a,
+          recheck_on: @close.recheck_on&.iso8601,
+          recheck_proposed: @close.rechecks.proposed&.iso8601,
+          signed_by: signature&.data&.fetch("name"),
+          signed_at: signature&.at
+        }.compact
+      end
+
+      private
+
+      # Flags that this job was to cure: what has to be true before each is gone.
+      def cures
+        @close.cures.map { |flag| {id: flag.id, label: flag.label, lifts: flag.row["lifts"]} }
+      end
+
+      # In the order in which one walks round the machine.
+      def places
+        here = @close.gates.map { |gate| gate.row["place"] }
+        Tables.rows("gate_places").select { |row| here.include?(row["id"]) }
+          .map { |row| {id: row["id"], label: row["label"]} }
+      end
+
+      def gate_view(gate)
+        caution = gate.row["caution"] && Tables.find("cautions", gate.row["caution"])["text"]
+        {
+          id: gate.id,
+          place: gate.row["place"],
+          label: gate.label,
+          detail: gate.row["detail"],
+          settled: gate.computed? ? "computed" : "confirmed",
+          met: gate.met,
+          touched: gate.state != :not_touched,
+          step: gate.step?,
+          by_name: gate.row["by_name"],
+          name: gate.name,
+          waivable: gate.waivable? && !@close.sole?,
+          waived: gate.waived&.slice("lead", "reason"),
+          why: (gate.why unless gate.met),
+          caution: caution
+        }.compact
+      end
+    end
+  end
+end

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Fit
+    # What a job puts back, sets and proves on its circuit: which rows of Fit's tables it has.
+    class Scope
+      attr_reader :sheet, :moves
+
+      # @param sheet [Circuit::Sheet]; route [Job::Route, nil]
+      # @param out [#call] part id => whether it came out
+      def initialize(sheet, route, out:)
+        @sheet = sheet
+        @moves = route ? route.moves : []
+        @out = out
+        freeze
+      end
+
+      def moves?(*what)
+        moves.intersect?(what)
+      end
+
+      # @return [Array<Hash>] rows of a table that this job has
+      def rows(table)
+        Tables.rows(table).select { |row| suits?(row) }
+      end
+
+      # The circuit has it, whatever the job moves.
+      def here?(row)
+        sheet.suits?(row)
+      end
+
+      private
+
+      def suits?(row)
+        here?(row) && moves?(*row["moves"]) && (row["out"].nil? || @out.call(row["out"]))
+      end
+    end
+  end
+end

@@ -1,0 +1,175 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Fit
+    # On the machine right: tried dry, put back, torqued, routed, clear, level, switched. After the bleed once more:
+    # lid, last figures, marks.
+    class Stage < Job::Stage
+      attr_reader :scope, :put_back, :sequence, :torques, :washers, :hoses, :free_play, :checks, :reservoir, :electrics
+
+      def initialize(job)
+        super
+        route = job.route
+        @scope = Scope.new(job.sheet, route, out: ->(part) { job.strip.out?(part) })
+        @put_back = Cylinder::PutBack.new(entries, job.strip, job.strip.done_steps.select(&:fits?),
+          fresh: job.measure.fresh_parts, counted_apart: %w[crush_washer olive hose_insert])
+        bled_at = bleeds? ? job.bleed.last_disturbed.to_i : nil
+        @sequence = Sequence.new(scope, put_back, entries, bled_at: bled_at)
+        joints = job.choose.joints
+        @torques = Torques.new(scope, entries, joints: scope.moves?("joint") ? joints : [], points: points,
+          bled_at: bled_at)
+        @washers = Washers.new(job.sheet, entries, joints, job.strip.tray)
+        @hoses = Hoses.new(scope, entries, renewed: !!route&.renews?("cylinder"))
+        @free_play = FreePlay.new(scope, entries, bled_at: bled_at)
+        @checks = Checks.new(scope, entries)
+        @reservoir = Reservoir.new(scope, entries, fluid_ml: job.sheet.value("reservoir", "usable"))
+        @electrics = Electrics.new(scope, entries, switch: job.ask.switch?)
+      end
+
+      # Something is put back, set or proved.
+      def here?
+        scope.moves.any?
+      end
+
+      # There is a bleed between putting on and the last figures.
+      def bleeds?
+        !!job.route&.bleeds?
+      end
+
+      # @return [String] before the bleed, or after it
+      def phase
+        (bleeds? && job.bleed.done? && due("before").empty?) ? "after" : "before"
+      end
+
+      # Nothing is left to do before fluid moves.
+      def ready?
+        unready.nil? && due("before").empty? && tray_due.nil?
+      end
+
+      def done?
+        ready? && (!bleeds? || !job.bleed.done? || due("after").empty?)
+      end
+
+      # @return [Array<String>] everything that is still to do in a phase, in the order it is done
+      def due(phase)
+        @due ||= {}
+        @due[phase] ||= open_in(phase).freeze
+      end
+
+      def waits_for
+        return if done?
+        unready || clash_said || due(phase).first || tray_due || due("after").first
+      end
+
+      def unresolved
+        return clash_said if clash_said
+        wrong = torques.lines.find { |line| %w[under over].include?(line.verdict) }
+        return wrong.due if wrong
+        failed = checks.all.find { |check| check.pass == false }
+        failed&.due
+      end
+
+      # @return [Hash, nil] row of clashes.yml that is not settled under Choose
+      def clash
+        found = sequence.clash
+        return if found.nil? || job.choose.solved?(found)
+        Tables.find("clashes", found.data["clash"])
+      end
+
+      # @param proof [String] what a gate of gates.yml asks to be proved
+      # @return [Boolean] this job proves it
+      def covers?(proof)
+        case proof
+        when "torques" then torques.lines.any?
+        when "free_play" then free_play.wanted?
+        when "switch" then electrics.wanted? || checks.of("switch").any?
+        else checks.of(proof).any?
+        end
+      end
+
+      # @return [Array<String>] why a proof does not stand
+      def open(proof)
+        case proof
+        when "torques" then %w[before after].flat_map { |phase| torques.due(phase) }
+        when "free_play" then %w[before after].flat_map { |phase| free_play.due(phase) }
+        when "switch" then electrics.due("before") + checks.of("switch").filter_map(&:due)
+        when "clear" then checks.of("clear").filter_map(&:due) + reservoir.due("before") + hoses.due("before")
+        else checks.of(proof).filter_map(&:due)
+        end
+      end
+
+      # @return [String, nil] what has to be done before anything is fitted, and where
+      def unready
+        strip, build = job.strip, job.build
+        return "#{strip.waits_for}, under Strip" if strip.here? && !strip.done?
+        "#{build.waits_for}, under Build" if build.here? && !build.done?
+      end
+
+      # Entries that say what is known, not what was done: taken at any time.
+      KNOWN = %w[fact figure wrench loosened clash photo].freeze
+
+      # Refuses to fit before the cylinder is together, or past a clash or an untried dry fit; and what the rooms
+      # refuse.
+      def admit(entry)
+        raise Refusal.at("kind", "this job fits nothing", "an entry of another stage") unless here?
+        refuse_early(entry) unless KNOWN.include?(entry.kind)
+        data = entry.data
+        case entry.kind
+        when "step" then sequence.admit(data["step"], phase)
+        when "facing" then put_back.admit_facing(data)
+        when "kept_out", "binned" then put_back.admit_part(data)
+        when "clash" then admit_clash
+        when "fact" then Fastening::Facts.admit(job.sheet, data)
+        when "figure", "torque", "estimate" then torques.admit(entry, phase)
+        when "loosened" then admit_loosened(data["fastener"])
+        when "washers" then washers.admit(data)
+        when "path", "bend" then hoses.admit(entry)
+        when "by_service" then free_play.admit_reason
+        when "gap", "check" then checks.admit(entry)
+        when "ohms" then electrics.admit(data)
+        when "lamp" then electrics.admit_lamp(data)
+        end
+      end
+
+      # @return [String, nil] what the tray still holds
+      def tray_due
+        put_back.reckoning.says if put_back.all_back? && !put_back.reckoning.zero?
+      end
+
+      private
+
+      def open_in(phase)
+        rooms = [sequence, hoses, washers, torques, free_play, checks, reservoir, electrics]
+        return rooms.flat_map { |room| room.due(phase) } if bleeds? || phase == "after"
+        %w[before after].flat_map { |each| rooms.flat_map { |room| room.due(each) } }
+      end
+
+      def points
+        return [] unless bleeds?
+        job.bleed.plan.points.reject { |point| point.id == Airway::Plan::MASTER_OUTLET }
+      end
+
+      def clash_said
+        clash && "#{Wording.inside(clash["label"])}: it clashed at the dry trial; settled under Choose"
+      end
+
+      def refuse_early(entry)
+        raise Refusal.at("kind", "not yet: #{unready}", "that first") if unready
+        raise Refusal.at("kind", "not yet: #{clash_said}", "what was chosen instead, under Choose") if clash
+        return unless sequence.trying? && !(entry.kind == "step" && entry.data["step"] == sequence.trial.id)
+        raise Refusal.at("kind", "not yet: the trial fit, dry, comes first", sequence.trial.id)
+      end
+
+      def admit_clash
+        return if sequence.trial
+        raise Refusal.at("kind", "this job has no dry trial", "a step of this job")
+      end
+
+      def admit_loosened(id)
+        known = torques.others.map { |row| row["id"] }
+        return if known.include?(id)
+        raise Refusal.at("data/fastener", "“#{id}” is on the list already, or not on this circuit", known.join(", "))
+      end
+    end
+  end
+end

@@ -1,0 +1,143 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Fit
+    # The torque list: every fastener this job loosened or fitted, once each, in the order of tightening, with the
+    # figure of the service information or else the trade's default, and what was read.
+    class Torques
+      attr_reader :lines
+
+      # @param scope [Scope]; entries [Job::Entries] of fit
+      # @param joints [Array<Circuit::Fittings::Joint>] those this job opens
+      # @param points [Array<Airway::Plan::Point>] nipples that are opened for the bleed
+      # @param bled_at [Integer, nil] place of the last stroke: what is tightened after the bleed is tightened again
+      #   after another one; nil where there is none
+      def initialize(scope, entries, joints:, points:, bled_at: nil)
+        @scope = scope
+        @table = Fastening::TorqueTable.new(scope.sheet)
+        @entries = entries
+        @joints = joints
+        @points = points
+        @bled_at = bled_at
+        @lines = rows.flat_map { |row| lines_of(row) }.freeze
+        freeze
+      end
+
+      def line(id)
+        lines.find { |line| line.id == id }
+      end
+
+      # @param line [TorqueLine] that asks for something
+      # @return [Array(Hash, String)] the part and field where the answer is kept
+      def asked_at(line)
+        @table.asked_at(line.id)
+      end
+
+      # @return [Hash, nil] scale and name of the wrench in hand
+      def wrench
+        @entries.said("wrench")
+      end
+
+      # @return [Array<Hash>] rows of fasteners.yml that may have been loosened too
+      def others
+        Tables.rows("fasteners").select { |row| row["apart"] && @scope.here?(row) && !loosened.include?(row["id"]) }
+      end
+
+      # @return [Array<TorqueLine>] tightened without a wrench
+      def estimates
+        lines.select(&:estimated?)
+      end
+
+      # @return [Array<String>] what is still to do before the bleed, or after it
+      def due(phase)
+        lines.select { |line| line.when == phase }.filter_map(&:due)
+      end
+
+      # @param phase [String] before or after the bleed
+      # Refuses a fastener this job does not touch, one that comes after the bleed before it, a reading without a
+      # wrench or by one that is unfit, and an estimate where none is allowed.
+      def admit(entry, phase)
+        line = line(entry.data["fastener"]) || raise(Refusal.at("data/fastener",
+          "“#{entry.data["fastener"]}” is not on the torque list", lines.map(&:id).join(", ")))
+        refuse_early(line) if entry.kind != "figure" && line.when == "after" && phase == "before" && @bled_at
+        case entry.kind
+        when "torque" then admit_reading(line, entry.data)
+        when "estimate" then admit_estimate(line)
+        when "figure" then admit_figure(entry.data)
+        end
+      end
+
+      private
+
+      def rows
+        moved = @scope.rows("fasteners").reject { |row| row["apart"] }
+        Tables.rows("fasteners").select { |row| moved.include?(row) || loosened.include?(row["id"]) }
+      end
+
+      def loosened
+        @entries.values("loosened", "fastener")
+      end
+
+      def lines_of(row)
+        case row["per"]
+        when "joint" then joint_lines(row)
+        when "point" then @points.map { |point| line_of(row, point.id, "Nipple: #{Wording.inside(point.label)}") }
+        else [line_of(row, nil, row["label"])]
+        end
+      end
+
+      def joint_lines(row)
+        @joints.select { |joint| row["joints"].include?(joint.kind) }
+          .map { |joint| line_of(row, joint.at, "#{row["label"]}: #{Wording.inside(joint.label)}") }
+      end
+
+      def line_of(row, at, label)
+        id = [row["id"], at].compact.join(".")
+        TorqueLine.new(id: id, fastener: row, label: label, range: @table.range(id), row: @table.row(id),
+          asks: @table.asks(id), reading: newest("torque", id, row), estimate: newest("estimate", id, row),
+          wrench: wrench_at(newest("torque", id, row)))
+      end
+
+      def newest(kind, id, row)
+        since = (@bled_at && row["when"] == "after") ? @bled_at : 0
+        @entries.of(kind).reverse_each.find { |entry| entry.data["fastener"] == id && entry.position > since }
+      end
+
+      def wrench_at(reading)
+        reading && @entries.of("wrench").reverse_each.find { |entry| entry.position < reading.position }&.data
+      end
+
+      def admit_reading(line, data)
+        refuse_unasked(line)
+        raise Refusal.at("data/value", "with which wrench?", "the full scale of the wrench first") unless wrench
+        unfit = line.range.unfit(wrench["scale"])
+        return unless unfit
+        raise Refusal.at("data/value", unfit, "a wrench with #{Said.figure(line.range.aim, :torque, "g")} in the " \
+          "middle of its scale; #{Said.figure(data["value"], :torque, "g")} was typed")
+      end
+
+      def admit_estimate(line)
+        refuse_unasked(line)
+        return if line.turns
+        raise Refusal.at("data/fastener", "#{line.label}: no estimate here, only a torque wrench",
+          lines.select(&:turns).map(&:id).join(", "))
+      end
+
+      def admit_figure(data)
+        return if data["to"].nil? || data["to"] >= data["from"]
+        raise Refusal.at("data/to", "a range from #{data["from"]} to #{data["to"]} holds nothing",
+          "the lower figure first")
+      end
+
+      def refuse_early(line)
+        raise Refusal.at("data/fastener", "#{line.label}: its figure comes after the bleed",
+          lines.select { |each| each.when == "before" }.map(&:id).join(", "))
+      end
+
+      def refuse_unasked(line)
+        return if line.range
+        raise Refusal.at("data/fastener", line.due, "that first")
+      end
+    end
+  end
+end

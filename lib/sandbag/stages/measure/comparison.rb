@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Measure
+    # New against old, before any fluid is opened (docs/trade.md 4.3).
+    class Comparison
+      VALUES = %w[same differs resolved].freeze
+
+      # @param found [Hash{String => Hash}] row => value and note
+      # @param route [String, nil] its id, which comparisons.yml names
+      # @param kind [Circuit::Kind]
+      def initialize(found, route, kind)
+        @found = found
+        @rows =
+          Tables
+            .rows("comparisons")
+            .select { |row| row["routes"].include?(route) && kind.suits?(row) }
+            .freeze
+        freeze
+      end
+
+      attr_reader :rows
+
+      # @return [Array<Hash>] not compared, or different and not resolved
+      def open
+        rows.reject { |row| %w[same resolved].include?(@found.dig(row["id"], "value")) }
+      end
+
+      def admit(data)
+        unless rows.any? { |row| row["id"] == data["row"] }
+          raise Refusal.at(
+            "data/row",
+            "“#{data["row"]}” is not compared on this job",
+            rows.map { |row| row["id"] }.join(", ")
+          )
+        end
+        return unless data["value"] == "resolved" && data["note"].nil?
+        raise Refusal.at("data/note", "how was the difference resolved?", "a note, in words")
+      end
+
+      def to_h
+        rows.map do |row|
+          {
+            id: row["id"],
+            label: row["label"],
+            compare: row["compare"],
+            value: @found.dig(row["id"], "value"),
+            note: @found.dig(row["id"], "note")
+          }.compact
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Measure
+    # The tables of this room (knowledge/measure): their columns, and what their rows must hold to.
+    module Schemas
+      TABLES = {
+        "inspections" => Tables::Schema.new({
+          "label" => String,
+          "how" => String,
+          "parts" => Array,
+          "values" => Hash
+        }) { |row| Schemas.rules(row["values"]) },
+        "comparisons" => Tables::Schema.new({
+          "label" => String,
+          "compare" => String,
+          **Circuit::SUITS,
+          "routes" => Array
+        }) { |row| Tables.unknown("routes", row["routes"]) || Circuit::Kind.unknown(row) }
+      }.freeze
+
+      # @return [String, nil] what is wrong with the findings of an inspection
+      def self.rules(values)
+        odd = values.values.map { |value| value["rule"] } - Inspection::RULES
+        "has unknown rule #{odd.join(", ")}; known are #{Inspection::RULES.join(", ")}" if odd.any?
+      end
+    end
+  end
+end

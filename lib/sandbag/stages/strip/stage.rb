@@ -1,0 +1,170 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Strip
+    # Set-up, the order for this construction, and the tray.
+    class Stage < Job::Stage
+      # More of one part than any cylinder has.
+      MOST = 20
+
+      attr_reader :work, :tray, :setup, :counts, :skipped
+
+      def initialize(job)
+        super
+        @work = job.choose.work
+        @setup = Cylinder::Setup.new(entries.by("setup", "item"), job.sheet, strips: work.any?)
+        @skipped = entries.by("skipped", "step").transform_values { |data| data["reason"] }
+        @taken = entries.values("step", "step")
+        @counts = entries.by("counted", "part").transform_values { |data| data["count"].round }
+        @tray = Cylinder::Tray.new(done_steps, @counts)
+      end
+
+      # Something comes off, or will once it is said which far end, or fluid moves and machine and mechanic are
+      # protected from it.
+      def here?
+        work.any? || job.choose.far_end_wanted? || job.route.protects?
+      end
+
+      # @return [Step, nil] the next one
+      def step
+        work.steps.find { |each| !passed?(each) }
+      end
+
+      # @return [Array<Step>] taken, in the order of the construction
+      def done_steps
+        work.steps.select { |each| @taken.include?(each.id) }
+      end
+
+      # @return [Array<String>] what is open to the air now
+      def open
+        done_steps.filter_map(&:cover)
+      end
+
+      # The reservoir is empty or the cylinder open: nobody presses the lever.
+      def lever_locked?
+        locking = work.steps.drop((work.steps.rindex(&:lever?) || -1) + 1)
+        locking.any? { |each| @taken.include?(each.id) }
+      end
+
+      # The tray holds it.
+      def out?(part_id)
+        tray.out(part_id).positive?
+      end
+
+      # The last rung of the ladder was reached: the piston does not come.
+      def given_up?
+        entries.values("tried", "method").include?(Tables.rows("stuck_ladder").last["id"])
+      end
+
+      def done?
+        setup.missing.empty? && step.nil? && !job.choose.far_end_wanted?
+      end
+
+      # Nothing is opened before bench and machine are ready.
+      def ready?
+        wanting.empty? && setup.missing.empty? && compared?
+      end
+
+      def waits_for
+        return if done?
+        return job.choose.waits_for if job.choose.far_end_wanted?
+        return "new compared with old, under Measure" unless compared?
+        return "still to fetch: #{Wording.inside(wanting.first.label)}" if wanting.any?
+        return "set-up: #{Wording.inside(setup.missing.first["label"])}" if setup.missing.any?
+        next_said = Wording.inside(step.label)
+        open.empty? ? next_said : "#{next_said}; open to the air: #{open.join(", ")}. Cover it"
+      end
+
+      def unresolved
+        "The piston does not come: the cylinder is renewed." if given_up?
+      end
+
+      # @return [String] done, skipped, current or ahead
+      def status(each)
+        return "skipped" if skipped.key?(each.id)
+        return "done" if @taken.include?(each.id)
+        (each == step) ? "current" : "ahead"
+      end
+
+      # @return [Hash{String => Boolean}] rung of the stuck-piston ladder => whether the piston came
+      def tried
+        entries.by("tried", "method").transform_values { |data| data["freed"] }
+      end
+
+      # Refuses a step out of its order, before the set-up, or before kit, fluid and tools lie on the bench, and a
+      # count no such part has.
+      def admit(entry)
+        data = entry.data
+        case entry.kind
+        when "setup" then setup.admit(data)
+        when "step", "skipped" then admit_step(data["step"], skipped: entry.kind == "skipped")
+        when "counted" then admit_count(data)
+        end
+      end
+
+      private
+
+      def wanting
+        job.choose.wanting
+      end
+
+      # What goes on new was laid beside the old while the circuit is still shut.
+      def compared?
+        !job.route&.compares? || job.measure.done?
+      end
+
+      def passed?(each)
+        @taken.include?(each.id) || skipped.key?(each.id)
+      end
+
+      def admit_step(id, skipped:)
+        refuse_unready
+        found = work.steps.find { |each| each.id == id }
+        raise Refusal.at("data/step", "“#{id}” is no step of this strip", work.steps.map(&:id).join(", ")) unless found
+        label = Wording.inside(found.label)
+        raise Refusal.at("data/step", "#{label} is done", step&.id || "nothing: all of it is out") if passed?(found)
+        refuse_without(found) unless skipped
+        return if found == step
+        raise Refusal.at("data/step", "#{label} comes after #{Wording.inside(step.label)}",
+          "#{step.id}, or skip it with a reason")
+      end
+
+      # There is no default for what this step takes.
+      def refuse_without(found)
+        return if found.needs.nil? || job.ask.intake.value(found.needs) == "yes"
+        raise Refusal.at("data/step", "#{found.label}: #{found.lost}",
+          "the service information on hand, under Ask; or skip it with a reason")
+      end
+
+      def refuse_unready
+        return if ready?
+        if wanting.any?
+          raise Refusal.at("data/step",
+            "still to fetch: #{wanting.map { |line| Wording.inside(line.label) }.join(", ")}",
+            "the pull list under Choose first")
+        end
+        unless compared?
+          raise Refusal.at(
+            "data/step",
+            "not yet: #{job.measure.waits_for}",
+            "new compared with old, under Measure, first"
+          )
+        end
+        raise Refusal.at(
+          "data/step",
+          "not yet: #{setup.missing.map { |row| Wording.inside(row["label"]) }.join(", ")}",
+          "the set-up first"
+        )
+      end
+
+      def admit_count(data)
+        part = work.part(data["part"])
+        unless part
+          raise Refusal.at("data/part", "“#{data["part"]}” does not come out here", work.parts.map(&:id).join(", "))
+        end
+        return if data["count"].round.between?(0, MOST) && data["count"] == data["count"].round
+        raise Refusal.at("data/count", "#{part.label}: #{data["count"]} cannot be", "a whole number up to #{MOST}")
+      end
+    end
+  end
+end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+RSpec.describe Sandbag::Airway::Figures do
+  let(:circuit) do
+    plain = Sandbag::Circuit::Template.sheet("road_front_single").set("fluid", "stamped", "dot4", "part_marking")
+    line = plain.parts_of("line").first["id"]
+    plain.change(line, "bore", 4.8, "measured").change(line, "high_spot", 1150, "measured")
+  end
+
+  def items(method)
+    row = Sandbag::Tables.find("bleed_methods", method)
+    Sandbag::Airway::MethodTable.new(circuit).figures(row).group_by(&:label)
+  end
+
+  it "open every number to its formula and the values in it" do
+    found = items("hold_cycle")
+    speed = found["Mean speed"].first
+    flow = found["Flow by this way of bleeding"].first.value
+    expect(speed.value).to be_within(1e-9).of(1000 * flow / (Math::PI * 4.8**2 / 4))
+    expect(found["Eötvös number"].first.value).to be_within(1e-3).of(1050 * 9.80665 * 0.0048**2 / 0.035)
+    expect(found["Rise of a slug by itself"].first.value).to be_within(0.01).of(9.08)
+    up, down = found["Slug with the flow"].map(&:value)
+    expect(up - down).to be_within(0.02).of(2 * 9.08)
+    expect(found.values.flatten.map(&:formula)).to all(match(/\S/))
+    expect(found.values.flatten.map(&:filled)).to all(match(/\d/))
+  end
+
+  it "say what the way would let through, by the pressure and the resistance in series" do
+    found = items("hand_vacuum")
+    resistance = found["Resistance of the way"].first
+    expect(resistance.filled).to include("Front hose 475 × 4.8").and include("Nipple 20 × 2").and include("20 °C")
+    through = found["Flow the way would let through"].first
+    pressure = 0.05 + 1050 * 9.80665 * 0.77 * 1e-6
+    expect(through.value).to be_within(1e-6).of(pressure / resistance.value)
+  end
+
+  it "put a valve and a syringe's hose into the series" do
+    expect(items("check_valve")["Resistance of the way"].first.filled).to include "One-way valve 8 × 1.5"
+    expect(items("caliper_in_hand")["Resistance of the way"].first.filled).to include "Syringe hose 300 × 3"
+  end
+
+  it "are none of flow where nothing flows" do
+    expect(items("prime_outlet").keys).not_to include "Resistance of the way"
+  end
+end
