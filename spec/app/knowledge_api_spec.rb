@@ -26,7 +26,7 @@ RSpec.describe App::KnowledgeApi, :api do
 
   it "says that something broke, without its entrails, when something does" do
     ask(:get, "/knowledge")
-    allow(Sandbag::Tables).to receive(:table).and_raise(NoMethodError, "undefined method for nil")
+    allow(Sandbag::Tables).to receive(:rows).and_raise(NoMethodError, "undefined method for nil")
     expect { get "/api/knowledge" }.to output(/NoMethodError/).to_stderr
     expect(last_response.status).to eq 500
     expect(last_response.body).to include("nothing was stored")

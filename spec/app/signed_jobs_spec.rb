@@ -30,7 +30,7 @@ RSpec.describe "Signed jobs", :api do
       rows = Sandbag::Tables.rows(name).map { |row| otherwise(row) }
       [name, rows + [rows.last.merge("id" => "one_more")]]
     end
-    allow(Sandbag::Tables).to receive(:table) { |name| changed.fetch(name) }
+    allow(Sandbag::Tables).to receive(:rows) { |name| changed.fetch(name) }
     allow(Sandbag::Tables).to receive(:find) { |name, id| changed.fetch(name).find { |row| row["id"] == id } }
     allow(Sandbag::Tables).to receive(:edition).and_return("another")
   end

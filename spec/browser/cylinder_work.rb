@@ -79,7 +79,8 @@ module CylinderWorkByHand
   # Which way each part faces, by the construction's own data.
   def right_key(construction, part)
     holder =
-      [Sandbag::Cylinder::Construction.find(construction), *Sandbag::Cylinder::Construction.groups].compact.find do |each|
+      [Sandbag::Cylinder::Construction.find(construction),
+        *Sandbag::Cylinder::Construction.groups].compact.find do |each|
         each.part(part)
       end
     %w[inward up as_found].include?(holder.part(part)["way"]["faces"]) ? "1" : "2"

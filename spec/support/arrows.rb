@@ -15,6 +15,14 @@ class Arrows
     @pairs ||= files.flat_map { |path| named_by(path).map { |to| [below(path), to] } }.uniq.sort
   end
 
+  # The stages that a file asks through its job: `job.bleed`, `@stage.job.feel`, `@ask.job.stages["fit"]`.
+  # @return [Array<String>]
+  def self.asked_of_stages(path)
+    visitor = Asked.new
+    Prism.parse_file(path).value.accept(visitor)
+    visitor.stages.uniq
+  end
+
   private
 
   def files = Dir["#{@root}/**/*.rb"].sort
@@ -82,6 +90,40 @@ class Arrows
       @scopes.push([@scopes.last, node.constant_path.slice].compact.join("::"))
       node.body&.accept(self)
       @scopes.pop
+    end
+  end
+
+  # Collects the names of stages that are called on a job.
+  class Asked < Prism::Visitor
+    attr_reader :stages
+
+    def initialize
+      @stages = []
+      super
+    end
+
+    def visit_call_node(node)
+      @stages << node.name.to_s if Sandbag::STAGES.include?(node.name.to_s) && job?(node.receiver)
+      @stages << node.arguments.arguments.first.unescaped if named_stage?(node)
+      super
+    end
+
+    private
+
+    def job?(receiver)
+      case receiver
+      when Prism::CallNode then receiver.name == :job
+      when Prism::InstanceVariableReadNode then %i[@job @state].include?(receiver.name)
+      when Prism::LocalVariableReadNode then %i[job state].include?(receiver.name)
+      end
+    end
+
+    # stages["fit"], stages.key?("fit"), stage("fit")
+    def named_stage?(node)
+      return unless node.arguments&.arguments&.first.is_a?(Prism::StringNode)
+      return true if node.name == :stage && job?(node.receiver)
+      receiver = node.receiver
+      receiver.is_a?(Prism::CallNode) && receiver.name == :stages && job?(receiver.receiver)
     end
   end
 end

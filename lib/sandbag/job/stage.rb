@@ -17,6 +17,11 @@ module Sandbag
         @id ||= name.split("::")[-2].downcase.freeze
       end
 
+      # What it asks of later stages, and why: stage => reason. Any stage may ask an earlier one.
+      ASKS_LATER = {}.freeze
+      # Earlier stages of the job that must have come far enough before its own work starts.
+      RESTS_ON = [].freeze
+
       attr_reader :job, :entries
 
       # @param job [State] the job it is a stage of; its other stages are asked through it
@@ -39,6 +44,17 @@ module Sandbag
         raise NotImplementedError, "#{self.class} does not say when it is done"
       end
 
+      # @return [Boolean] stages that rest on it may start
+      def enough?
+        done?
+      end
+
+      # @return [String, nil] what another stage has to finish before work starts here, and where
+      def unready
+        first = job.stages.values_at(*self.class::RESTS_ON).compact.find { |stage| !stage.enough? }
+        first && "#{first.waits_for}, under #{first.id.capitalize}"
+      end
+
       # @return [String, nil] the one thing to do next; nil when it is done
       def waits_for
         raise NotImplementedError, "#{self.class} does not say what it waits for"
@@ -48,9 +64,10 @@ module Sandbag
       def unresolved
       end
 
-      # Refuses, by field path, an entry that this stage does not take as things stand.
+      # Refuses, by field path, an entry that this stage does not take as things stand: see its Admission.
       # @param entry [Entry] with its data read
       def admit(entry)
+        self.class.module_parent::Admission.new(self).admit(entry)
       end
 
       # @return [Hash] what the stage shows: shapes, figures in the core's units, words, cautions, and what can be

@@ -20,8 +20,8 @@ module Sandbag
       # @param schools [Hash{String => String}] what the shop holds with, see Airway::Schools
       # @param last_good [Hash, nil] at, and fit of the lever when the circuit was last signed off, see Feel::Baseline
       # @param counted [Bleed::Count, nil] strokes of the same job one entry ago
-      def initialize(journal, fitted, lubricant: Fluid::Lubricants::USUAL, machine_kind: nil, fluid_months: nil, schools: {},
-        last_good: nil, counted: nil)
+      def initialize(journal, fitted, lubricant: Fluid::Lubricants::USUAL, machine_kind: nil, fluid_months: nil,
+        schools: {}, last_good: nil, counted: nil)
         @journal = journal
         @fitted = fitted
         @lubricant = lubricant

@@ -240,7 +240,8 @@ RSpec.describe Sandbag::Choose::Supplies do
         )
       expect(refusal(shelf, "hose.left_hose", "right")).to be_nil
       expect(refusal(shelf, "hose.left_hose", "short", reason: "stretches")).to include("50 mm too short")
-      expect(refusal(shelf, "hose.left_hose", "bicycle", reason: "x")).to include("hand brake takes rubber, braided, steel")
+      expect(refusal(shelf, "hose.left_hose", "bicycle",
+        reason: "x")).to include("hand brake takes rubber, braided, steel")
       expect(refusal(shelf, "hose.left_hose", "nut", reason: "x")).to include("the master takes banjo")
       %w[long rubber unread].each do |doubtful|
         expect(refusal(shelf, "hose.left_hose", doubtful)).not_to be_nil

@@ -237,7 +237,7 @@ RSpec.describe Sandbag::Fit::Stage do
 
     it "is set before the bleed and checked again after" do
       worked = built.fit_all
-      expect(fit(worked)).to be_ready
+      expect(fit(worked)).to be_enough
       worked.run_all_clean
       expect(fit(worked).due("after")).to include "free play, checked again after the bleed"
     end
@@ -247,7 +247,7 @@ RSpec.describe Sandbag::Fit::Stage do
     job = built
     expect(problems { job.add("bleed", "stroke") }.first.message).to end_with "under Fit"
     job.fit_all
-    expect([fit(job).ready?, fit(job).done?, job.state.current]).to eq [true, true, "bleed"]
+    expect([fit(job).enough?, fit(job).done?, job.state.current]).to eq [true, true, "bleed"]
     job.run_all_clean
     expect([fit(job).done?, job.state.current, fit(job).phase]).to eq [false, "fit", "after"]
     job.fit_all

@@ -54,14 +54,20 @@ module Sandbag
         fluid = carriage.fluid
         bubble = Hydraulics::Bubble.new(leg.bore_mm, fluid)
         [
-          item(place, "Eötvös number", "Eo = ρ g d² / σ; under 3.37 a slug does not rise",
-            "#{n(fluid.density_kg_m3)} × 9.807 × (#{n(leg.bore_mm)} mm)² / #{n(fluid.tension_n_m)}", bubble.eotvos, ""),
+          item(place, "Eötvös number", "Eo = ρ g d² / σ; under #{Hydraulics::Bubble::ARREST} a slug does not rise",
+            "#{n(fluid.density_kg_m3)} × #{n(GRAVITY_M_S2)} × (#{n(leg.bore_mm)} mm)² / #{n(fluid.tension_n_m)}",
+            bubble.eotvos, ""),
           item(place, "Rise of a slug by itself", "u = Fr √(g d), Viana et al. 2003",
-            "√(9.807 × #{n(leg.bore_mm)} mm)", carriage.drift_mm_s, "mm/s"),
-          item(place, "Slug with the flow", "1.2 U ± u",
-            "1.2 × #{n(carriage.flow_mm_s)} #{(carriage.slug_mm_s < 1.2 * carriage.flow_mm_s) ? "−" : "+"} " \
-              "#{n(carriage.drift_mm_s)}; the leg is #{n(leg.length_mm)} mm long", carriage.slug_mm_s, "mm/s")
+            "√(#{n(GRAVITY_M_S2)} × #{n(leg.bore_mm)} mm)", carriage.drift_mm_s, "mm/s"),
+          slug(carriage, place)
         ]
+      end
+
+      def slug(carriage, place)
+        nose = Hydraulics::Bubble::NOSE
+        item(place, "Slug with the flow", "#{nose} U ± u",
+          "#{nose} × #{n(carriage.flow_mm_s)} #{(carriage.slug_mm_s < nose * carriage.flow_mm_s) ? "−" : "+"} " \
+            "#{n(carriage.drift_mm_s)}; the leg is #{n(carriage.leg.length_mm)} mm long", carriage.slug_mm_s, "mm/s")
       end
 
       def pocket

@@ -5,9 +5,10 @@ module Sandbag
     # A kind of circuit: a row of knowledge/circuit_kinds.yml. Code asks what a kind has, never which one it is.
     class Kind
       # @attr safety [String] the family of limits it shares; outlet [String] how the hose is joined at the master; like
-      #   [String, nil] a kind whose defaults hold where circuit_fields.yml names none for this one; cylinders [String] of
-      #   cylinders.yml; hoses [Array<String>] kinds of hose it takes; caliper [String, nil] the build that its calipers
-      #   have whatever is written down; fluid [String] the usual one; fluid_months [Integer] between full changes;
+      #   [String, nil] a kind whose defaults hold where circuit_fields.yml names none for this one; cylinders [String]
+      #   of cylinders.yml; hoses [Array<String>] kinds of hose it takes; caliper [String, nil] the build that its calipers
+      #   have whatever is written down; fluid [String] the usual one; fluid_months [Integer] between full
+      #   changes;
       #   pump_limit_mm [Float] that the fifth pull may differ from the first; air_share [Float] of the limits of air
       attr_reader :id, :label, :far_end, :safety, :outlet, :control, :like, :cylinders, :hoses, :caliper, :fluid,
         :fluid_months, :pump_limit_mm, :air_share, :words
@@ -29,9 +30,10 @@ module Sandbag
         @id, @label, @far_end, @safety, @outlet = row.values_at(*%w[id label far_end safety outlet])
         @like, @cylinders, @hoses, @caliper = row.values_at(*%w[like cylinders hoses caliper])
         @fluid, @fluid_months, @pump_limit_mm, @air_share = row.values_at(*%w[fluid fluid_months pump_limit air_share])
-        @control = Tables.find("controls", row["control"])
+        control = Tables.find("controls", row["control"])
+        @control = control.except("has").freeze
         @sole = row.fetch("sole", false)
-        @words = words_of(row).freeze
+        @words = words_of(row, control).freeze
         freeze
       end
 
@@ -84,7 +86,7 @@ module Sandbag
 
       private
 
-      def words_of(row)
+      def words_of(row, control)
         [
           control["limb"], *control["has"], clutch? ? "slave" : "pads", "#{row["reservoir"]}_reservoir", outlet,
           row["use"], ("sole" if sole?), *row["has"]

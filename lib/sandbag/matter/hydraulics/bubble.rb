@@ -31,11 +31,6 @@ module Sandbag
         eotvos < ARREST
       end
 
-      # @return [Float] mm, the bore below which a slug is arrested in a fluid
-      def self.arrest_bore_mm(fluid)
-        1000 * Math.sqrt(ARREST * fluid.tension_n_m / (fluid.density_kg_m3 * GRAVITY_M_S2))
-      end
-
       # @return [Float] mm/s at which a slug that fills the bore rises by itself; 0 where it is arrested
       def drift_mm_s
         return 0.0 if arrested?

@@ -11,10 +11,9 @@ module Sandbag
       NEAR_MM = 15.0
       # Small bubbles that tapping shakes loose rise by this where a slug is arrested, mm/s. [default]
       TAPPED_MM_S = 8.0
-      # Froth: a slug larger than this falls into so many parts of small bubbles, over so much of its line; they rise by
-      # themselves whatever the bore (docs/physics.md 6, bubbles of 0.3 mm), and find together in so many seconds.
-      # [default]
-      FROTH_ML, FROTH_PARTS, FROTH_MM, FINE_MM_S, TOGETHER_S = 0.02, 5, 60.0, 3.26, 120.0
+      # Froth: a slug larger than this falls into so many parts, over so much of its line, of bubbles of this diameter;
+      # they rise by themselves whatever the bore (docs/physics.md 6), and join again in so many seconds. [default]
+      FROTH_ML, FROTH_PARTS, FROTH_MM, FINE_MM, TOGETHER_S = 0.02, 5, 60.0, 0.3, 120.0
 
       # A far end takes in so much, and gives it back, mL: air goes as far past the end of its line. [default]
       END_ML = 5.0
@@ -22,8 +21,9 @@ module Sandbag
       # out_ml, in_ml: what has gone out and come in since the start
       attr_reader :slugs, :out_ml, :in_ml
 
-      # @param slugs [Array<Slug>]
-      def initialize(slugs)
+      # @param slugs [Array<Slug>]; fluid [Fluid::FlowingFluid] they are in
+      def initialize(slugs, fluid)
+        @fine_mm_s = Hydraulics::Bubble.small_rise_mm_s(FINE_MM, fluid)
         @slugs = []
         @born = 0
         @out_ml = @in_ml = 0.0
@@ -126,7 +126,7 @@ module Sandbag
       end
 
       def drift(slug, leg, tapped)
-        return FINE_MM_S if slug.fine
+        return @fine_mm_s if slug.fine
         (leg.drift_mm_s.zero? && tapped) ? TAPPED_MM_S : leg.drift_mm_s
       end
 

@@ -30,7 +30,7 @@ module Sandbag
         @give = Give.new(@circuit, faults)
         @reservoir = Reservoir.new(sheet.value("reservoir", "usable"), reservoir)
         @jar_ml = @leaked_ml = @poured_ml = @covered_ml = 0.0
-        @air = Air.new(air)
+        @air = Air.new(air, plumbing.fluid)
         @watch = Watch.new
         @heat = Heat.new(celsius)
         @unit = AbsUnit.new(plumbing.paths.first, unit_ml)

@@ -88,7 +88,11 @@ module Sandbag
 
       # What this room asks of other rooms' tables.
       ALSO = {
-        "constructions" => ->(row) { Tables.unknown("intake", row["steps"].filter_map { |step| step["needs"] }) }
+        "constructions" => ->(row) { Tables.unknown("intake", row["steps"].filter_map { |step| step["needs"] }) },
+        "feel_tests" => ->(row) do
+          finding, value = row["road"].values_at("finding", "value")
+          finding && Conditions.unknown({finding => [value]})
+        end
       }.freeze
 
       CELL = /\A(?:\.|(?:\+\+|\+|--|-)[bc]?(?: (?:\+\+|\+|--|-)[bc])?)\z/

@@ -178,11 +178,6 @@ module Sandbag
         end
       end
 
-      # Refuses what Admission refuses.
-      def admit(entry)
-        Admission.new(self).admit(entry)
-      end
-
       private
 
       def first_look

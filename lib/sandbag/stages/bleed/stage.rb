@@ -4,6 +4,9 @@ module Sandbag
   module Bleed
     # Strokes and millilitres counted, reservoir watched, every point run clean, the last pops at the master.
     class Stage < Job::Stage
+      ASKS_LATER = {"feel" => "whether the lever held after this bleed"}.freeze
+      RESTS_ON = %w[ask strip build fit].freeze
+
       # Entries after which an earlier lever reading says nothing any more.
       DISTURBING = %w[stroke beat run uncovered].freeze
 
@@ -63,20 +66,6 @@ module Sandbag
 
       # Entries that move fluid.
       MOVING = %w[stroke beat run bubbles colour].freeze
-
-      # Refuses what Admission refuses.
-      def admit(entry)
-        Admission.new(self).admit(entry)
-      end
-
-      # @return [String, nil] what has to be done before fluid moves, and where
-      def unready
-        return "#{job.ask.waits_for}, under Ask" unless job.ask.done?
-        strip, build, fit = job.stages.values_at("strip", "build", "fit")
-        return "#{Wording.inside(strip.setup.missing.first["label"])}, under Strip" if strip&.setup&.missing&.any?
-        return "#{build.waits_for}, under Build" if build && !build.done?
-        "#{fit.waits_for}, under Fit" if fit && !fit.ready?
-      end
 
       # A whole bleed is through, and Feel says that the lever does not hold.
       def lever_failed?

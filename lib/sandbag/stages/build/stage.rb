@@ -4,13 +4,14 @@ module Sandbag
   module Build
     # Together the right way round: the reverse of the strip, every facing asked, the tray back to zero.
     class Stage < Job::Stage
-      attr_reader :put_back
+      attr_reader :put_back, :family
 
       def initialize(job)
         super
         @strip = job.strip
         @family = job.choose.cylinder&.family
-        @put_back = Cylinder::PutBack.new(entries, @strip, @strip.done_steps.reject(&:fits?), fresh: job.measure.fresh_parts)
+        @put_back = Cylinder::PutBack.new(entries, @strip, @strip.done_steps.reject(&:fits?),
+          fresh: job.measure.fresh_parts)
       end
 
       # Nothing came apart, so nothing goes together.
@@ -86,19 +87,9 @@ module Sandbag
         reckoning.says if step.nil? && !reckoning.zero? && steps.any?
       end
 
-      # Refuses a step before Measure has its verdict, out of its order, or with parts not all faced rightly, a
-      # lubricant the fluid or the rubber does not bear, and counts that cannot be.
-      def admit(entry)
-        data = entry.data
-        case entry.kind
-        when "step"
-          admit_step(data["step"])
-          admit_lubricant(data["lubricant"]) if data["lubricant"]
-        when "facing" then put_back.admit_facing(data)
-        when "lubricant" then admit_lubricant(data["lubricant"])
-        when "kept_out", "binned" then put_back.admit_part(data)
-        when "check" then admit_check(data["check"])
-        end
+      # It may wet cups and bore of this circuit.
+      def wets?(id)
+        Fluid::Compatibility.lubricant(id, @family)["does"] == "go" && Fluid::Lubricants.wetting.any? { |row| row["id"] == id }
       end
 
       private
@@ -107,43 +98,6 @@ module Sandbag
         passed = entries.by("check", "check").transform_values { |data| data["pass"] }
         Tables.rows("build_checks").select { |row| row["parts"].any? { |part| @strip.out?(part) } }
           .map { |row| {row: row, pass: passed[row["id"]]} }
-      end
-
-      # It may wet cups and bore of this circuit.
-      def wets?(id)
-        Fluid::Compatibility.lubricant(id, @family)["does"] == "go" && Fluid::Lubricants.wetting.any? { |row| row["id"] == id }
-      end
-
-      def admit_step(id)
-        unless job.measure.done?
-          raise Refusal.at("data/step", "not yet: #{job.measure.waits_for}", "a settled verdict under Measure first")
-        end
-        unless steps.any? { |each| each.id == id }
-          raise Refusal.at("data/step", "“#{id}” is no step of this build", steps.map(&:id).join(", "))
-        end
-        unless step && step.id == id
-          raise Refusal.at("data/step", "#{Wording.spelled(id)} does not come now",
-            step ? step.id : "nothing: all of it is in")
-        end
-        put_back.refuse_wrong(step)
-      end
-
-      def admit_lubricant(id)
-        row = Tables.find("lubricants", id)
-        unless @family
-          raise Refusal.at("data/lubricant", "the fluid's family is not known", "the class on the cap, under Choose")
-        end
-        return if wets?(id)
-        allowed = lubricants.select { |each| each[:allowed] }.map { |each| each.dig(:row, "id") }
-        word = Fluid::Compatibility.lubricant(id, @family)
-        raise Refusal.at("data/lubricant", "#{row["label"]} on the seals of a #{@family} circuit: #{word["label"]}",
-          allowed.join(", "))
-      end
-
-      def admit_check(id)
-        return if checks.any? { |check| check.dig(:row, "id") == id }
-        raise Refusal.at("data/check",
-          "“#{id}” is not checked here", checks.map { |check| check.dig(:row, "id") }.join(", "))
       end
     end
   end

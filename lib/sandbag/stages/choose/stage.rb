@@ -4,6 +4,10 @@ module Sandbag
   module Choose
     # Cylinder, fluid, how much of it, and what has to lie on the bench.
     class Stage < Job::Stage
+      ASKS_LATER = {"fit" => "a clash at the dry trial",
+                    "bleed" => "the fluid its plan takes, and whether it has begun"}
+        .freeze
+
       attr_reader :sheet
 
       def initialize(job)
@@ -160,10 +164,6 @@ module Sandbag
 
       def fluid_right?
         !fluid.nil? && FluidChoice.refusal(fluid, stamped).nil?
-      end
-
-      def admit(entry)
-        Admission.new(self).admit(entry)
       end
 
       # @return [Circuit::Sheet] what cylinders are sized on: the circuit as it is, or the one that an added cylinder

@@ -90,20 +90,6 @@ module Sandbag
         Rechecks.new(job, first: recheck_on)
       end
 
-      # Refuses to confirm what is computed or not touched, a waiver where there is none, a cure before the work is
-      # done, a function test before the lever is proven, a day that is none or past, and a signature over an open gate.
-      def admit(entry)
-        case entry.kind
-        when "gate" then admit_gate(entry.data)
-        when "waived" then admit_waiver(entry.data)
-        when "cured" then admit_cure(entry.data["flag"])
-        when "recheck" then admit_recheck(entry)
-        when "worn" then admit_worn(entry.data["part"])
-        when "level" then admit_level
-        when "signed" then refuse_open(open_gates, "cannot be signed")
-        end
-      end
-
       private
 
       def scope
@@ -161,68 +147,6 @@ module Sandbag
 
       def waivers
         @waivers ||= fresh.by("waived", "gate")
-      end
-
-      def admit_cure(id)
-        unless cures.any? { |flag| flag.id == id }
-          raise Refusal.at("data/flag", "#{id} is not up, or lets nothing go on", cures.map(&:id).join(", "))
-        end
-        open = job.stages.values.find { |stage| stage.id != self.id && !stage.done? }
-        raise Refusal.at("data/flag", "not yet: #{open.waits_for}", "the work of this job first") if open
-      end
-
-      def admit_gate(data)
-        gate = find(data["gate"])
-        if gate.computed?
-          raise Refusal.at("data/gate", "#{gate.label} is worked out, not confirmed", "a confirmed gate")
-        end
-        if gate.row["by_name"] && data["met"] && data["name"].nil?
-          raise Refusal.at("data/name", "#{gate.label}: somebody says so by name", Wording.inside(gate.row["by_name"]))
-        end
-        return unless data["gate"] == LAST && data["met"]
-        refuse_open(open_gates.reject { |each| each.id == LAST }, "no function test yet")
-      end
-
-      def admit_waiver(data)
-        gate = find(data["gate"])
-        raise Refusal.at("data/gate", "on the only brake no gate is waived", "the gate itself") if sole?
-        return if gate.waivable? && gate.state == :open
-        raise Refusal.at("data/gate", "#{gate.label} is not open, or never waived",
-          gates.select { |each| each.waivable? && each.state == :open }.map(&:id).join(", "))
-      end
-
-      def find(id)
-        gates.find { |each| each.id == id } ||
-          raise(Refusal.at("data/gate", "this job has no gate “#{id}”", gates.map(&:id).join(", ")))
-      end
-
-      def admit_recheck(entry)
-        typed = entry.data["on"]
-        today = Date.iso8601(entry.at[0, 10])
-        day = Day.read(typed, after: today)
-        raise Refusal.at("data/on", "“#{typed}” is no day", Day::ACCEPTED) unless day
-        return if day.between?(today, today >> Rechecks::FAR_MONTHS)
-        raise Refusal.at("data/on", "#{Day.said(day)} is past, or too far off to be a re-check",
-          "a day from #{Day.said(today)} to #{Day.said(today >> Rechecks::FAR_MONTHS)}")
-      end
-
-      def admit_worn(id)
-        ends = job.sheet.far_ends.map { |part| part["id"] }
-        return if !job.sheet.clutch? && ends.include?(id)
-        raise Refusal.at("data/part", "“#{id}” has no pads here", job.sheet.clutch? ? "a brake" : ends.join(", "))
-      end
-
-      def admit_level
-        return if level.marked?
-        raise Refusal.at("kind", "this reservoir has no level to read off: #{level.to_h[:says]}", "the gate confirmed")
-      end
-
-      def refuse_open(open, what)
-        return if open.empty?
-        raise Refusal.new(open.map do |gate|
-          Refusal::Problem.new(pointer: "gates/#{gate.id}",
-            message: "#{what}: still open: #{Wording.inside(gate.label)}", accepted: gate.row["detail"])
-        end)
       end
     end
   end

@@ -31,11 +31,11 @@ module Sandbag
       def self.feel_test(row)
         odd = row["good"] - row["answers"].keys
         return "lets unknown answer #{odd.join(", ")} pass" if odd.any?
-        stage, finding, value = row["road"].values_at("stage", "finding", "value")
+        stage = row["road"]["stage"]
         return "leads to unknown stage #{stage}" unless STAGES.include?(stage)
         unmeasured = row["amount"] && (row["amount"].values_at("below", "above", "good") - row["answers"].keys)
         return "measures unknown answer #{unmeasured.join(", ")}" if unmeasured&.any?
-        (finding && Ask::Conditions.unknown({finding => [value]})) || Circuit::Kind.unknown(row)
+        Circuit::Kind.unknown(row)
       end
 
       # @return [String, nil] what is wrong with what is normal at a lever

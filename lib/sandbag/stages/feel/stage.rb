@@ -160,41 +160,6 @@ module Sandbag
         measured.any? && @fresh.of(*MEASURED).empty?
       end
 
-      # Refuses to set aside what is no reading, and to accept a verdict that is not marginal.
-      def admit(entry)
-        case entry.kind
-        when "set_aside"
-          known = entries.of("reading", "curve").flat_map { |each| readings_of(each) }
-            .any? { |reading| reading.id == entry.data["entry"] }
-          raise Refusal.at("data/entry", "there is no such reading", "the id of a reading of this job") unless known
-        when "accepted"
-          unless verdict == "marginal"
-            raise Refusal.at(
-              "kind",
-              "only a marginal #{control["noun"]} is accepted with a reason",
-              "a marginal verdict"
-            )
-          end
-        when "test" then tests.admit(entry.data)
-        when "curve" then admit_curve(entry.data)
-        when "hold_series" then Refusal.within("data") { HoldSeries.check(*entry.data.values_at("times", "travels")) }
-        when "pump" then Refusal.within("data") { Pump.new(entry.data["travels"], entry.data["rest"], job.sheet.kind) }
-        when "preload" then admit_preload
-        when "lift"
-          raise Refusal.at("kind", "a brake has no lift", "force and travel readings") unless clutch?
-        end
-      end
-
-      private
-
-      def fitted?(proof)
-        job.stages["fit"]&.covers?(proof) || false
-      end
-
-      def hold_entry
-        @fresh.last("hold", "hold_series")
-      end
-
       # A reading by hand, or a gauge's pull: as many readings as it kept.
       def readings_of(entry)
         if entry.kind == "reading"
@@ -207,15 +172,14 @@ module Sandbag
         end
       end
 
-      def admit_curve(data)
-        return if data["forces"].size == data["travels"].size
-        raise Refusal.at("data/travels", "#{data["travels"].size} travels for #{data["forces"].size} forces",
-          "one for each")
+      private
+
+      def fitted?(proof)
+        job.stages["fit"]&.covers?(proof) || false
       end
 
-      def admit_preload
-        return unless clutch?
-        raise Refusal.at("kind", "a clutch is judged by its lift", "a brake")
+      def hold_entry
+        @fresh.last("hold", "hold_series")
       end
 
       def curve_of(coefficients)

@@ -5,6 +5,9 @@ module Sandbag
     # On the machine right: tried dry, put back, torqued, routed, clear, level, switched. After the bleed once more:
     # lid, last figures, marks.
     class Stage < Job::Stage
+      ASKS_LATER = {"bleed" => "the points whose nipples were opened, and whether fluid has moved since"}.freeze
+      RESTS_ON = %w[strip build].freeze
+
       attr_reader :scope, :put_back, :sequence, :torques, :washers, :hoses, :free_play, :checks, :reservoir, :electrics
 
       def initialize(job)
@@ -42,12 +45,12 @@ module Sandbag
       end
 
       # Nothing is left to do before fluid moves.
-      def ready?
+      def enough?
         unready.nil? && due("before").empty? && tray_due.nil?
       end
 
       def done?
-        ready? && (!bleeds? || !job.bleed.done? || due("after").empty?)
+        enough? && (!bleeds? || !job.bleed.done? || due("after").empty?)
       end
 
       # @return [Array<String>] everything that is still to do in a phase, in the order it is done
@@ -98,42 +101,16 @@ module Sandbag
         end
       end
 
-      # @return [String, nil] what has to be done before anything is fitted, and where
-      def unready
-        strip, build = job.strip, job.build
-        return "#{strip.waits_for}, under Strip" if strip.here? && !strip.done?
-        "#{build.waits_for}, under Build" if build.here? && !build.done?
-      end
-
       # Entries that say what is known, not what was done: taken at any time.
       KNOWN = %w[fact figure wrench loosened clash photo].freeze
-
-      # Refuses to fit before the cylinder is together, or past a clash or an untried dry fit; and what the rooms
-      # refuse.
-      def admit(entry)
-        raise Refusal.at("kind", "this job fits nothing", "an entry of another stage") unless here?
-        refuse_early(entry) unless KNOWN.include?(entry.kind)
-        data = entry.data
-        case entry.kind
-        when "step" then sequence.admit(data["step"], phase)
-        when "facing" then put_back.admit_facing(data)
-        when "kept_out", "binned" then put_back.admit_part(data)
-        when "clash" then admit_clash
-        when "fact" then Fastening::Facts.admit(job.sheet, data)
-        when "figure", "torque", "estimate" then torques.admit(entry, phase)
-        when "loosened" then admit_loosened(data["fastener"])
-        when "washers" then washers.admit(data)
-        when "path", "bend" then hoses.admit(entry)
-        when "by_service" then free_play.admit_reason
-        when "gap", "check" then checks.admit(entry)
-        when "ohms" then electrics.admit(data)
-        when "lamp" then electrics.admit_lamp(data)
-        end
-      end
 
       # @return [String, nil] what the tray still holds
       def tray_due
         put_back.reckoning.says if put_back.all_back? && !put_back.reckoning.zero?
+      end
+
+      def clash_said
+        clash && "#{Wording.inside(clash["label"])}: it clashed at the dry trial; settled under Choose"
       end
 
       private
@@ -147,28 +124,6 @@ module Sandbag
       def points
         return [] unless bleeds?
         job.bleed.plan.points.reject { |point| point.id == Airway::Plan::MASTER_OUTLET }
-      end
-
-      def clash_said
-        clash && "#{Wording.inside(clash["label"])}: it clashed at the dry trial; settled under Choose"
-      end
-
-      def refuse_early(entry)
-        raise Refusal.at("kind", "not yet: #{unready}", "that first") if unready
-        raise Refusal.at("kind", "not yet: #{clash_said}", "what was chosen instead, under Choose") if clash
-        return unless sequence.trying? && !(entry.kind == "step" && entry.data["step"] == sequence.trial.id)
-        raise Refusal.at("kind", "not yet: the trial fit, dry, comes first", sequence.trial.id)
-      end
-
-      def admit_clash
-        return if sequence.trial
-        raise Refusal.at("kind", "this job has no dry trial", "a step of this job")
-      end
-
-      def admit_loosened(id)
-        known = torques.others.map { |row| row["id"] }
-        return if known.include?(id)
-        raise Refusal.at("data/fastener", "“#{id}” is on the list already, or not on this circuit", known.join(", "))
       end
     end
   end

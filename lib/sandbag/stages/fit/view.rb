@@ -24,7 +24,7 @@ module Sandbag
           checks: @fit.checks.all.map { |check| check(check) },
           reservoir: (reservoir if @fit.reservoir.wanted?),
           electrics: (electrics if @fit.electrics.wanted?),
-          ready: @fit.ready?
+          ready: @fit.enough?
         }.compact
       end
 

@@ -84,7 +84,9 @@ module Sandbag
 
       # @return [WearLimits]
       def limits
-        Cylinder::WearLimits.new(cylinder.bore_mm, entries.of("limits").reduce({}) { |all, entry| all.merge(entry.data) })
+        Cylinder::WearLimits.new(cylinder.bore_mm, entries.of("limits").reduce({}) { |all, entry|
+          all.merge(entry.data)
+        })
       end
 
       # @return [Hash{String => Gauging::Reading}] by place
@@ -113,19 +115,6 @@ module Sandbag
           (spring ? [SpringLength.judge(*spring.values_at("free", "new"))] : [])
       end
 
-      # Refuses what Inspection and Comparison refuse, a place no gauge is held to, a size far from the nominal, a
-      # part that is not in the tray, and a call where the figures are plain.
-      def admit(entry)
-        data = entry.data
-        case entry.kind
-        when "finding" then inspection.admit(data)
-        when "compared" then comparison.admit(data)
-        when "gauge" then admit_gauge(data)
-        when "renewed" then admit_renewed(data)
-        when "called" then admit_called
-        end
-      end
-
       private
 
       # A call stands for the readings it was made on.
@@ -147,51 +136,6 @@ module Sandbag
         return ["The nominal bore is not proven, so no limit applies: #{cylinder.unproven}"] if cylinder.unproven
         left = gauging.missing
         left.empty? ? [] : ["#{left.size} gauge readings to go, next: #{Wording.inside(left.first["label"])}."]
-      end
-
-      def admit_gauge(data)
-        unless apart?
-          raise Refusal.at("data/place", "nothing is apart to be gauged", "a job that takes the cylinder apart")
-        end
-        place = Tables.find("gauge_places", data["place"])
-        known = cylinder.construction.gauge
-        unless known.include?(place["id"])
-          raise Refusal.at(
-            "data/place",
-            "this #{cylinder.noun} is not gauged there",
-            known.empty? ? "nowhere: its looks decide" : known.join(", ")
-          )
-        end
-        gauge = Tables.find("gauges", data["gauge"])
-        unless gauge["judges"]
-          what = (place["part"] == "bore") ? "a bore" : "a piston"
-          raise Refusal.at(
-            "data/gauge",
-            "a #{Wording.inside(gauge["label"])} only tells the nominal size; it cannot judge #{what}",
-            "bore_gauge, micrometer"
-          )
-        end
-        off = (data["value"] - cylinder.bore_mm).abs
-        return if off <= FAR_MM
-        raise Refusal.at(
-          "data/value",
-          "#{Said.mm(data["value"], "g")} is #{Said.mm(off, 2)} from the nominal #{Said.mm(cylinder.bore_mm, "g")}",
-          "within #{Said.mm(FAR_MM, 1)} of it; a wrong nominal is put right on the machine's page"
-        )
-      end
-
-      def admit_renewed(data)
-        return if @strip.work.part(data["part"])
-        raise Refusal.at("data/part", "“#{data["part"]}” did not come out here", @strip.work.parts.map(&:id).join(", "))
-      end
-
-      def admit_called
-        return if apart? && judgements.any? { |judgement| judgement.verdict == "too_close" }
-        raise Refusal.at(
-          "data/verdict",
-          "the figures are plain: nothing is too close to call",
-          "a figure within the gauge's uncertainty of its limit"
-        )
       end
     end
   end

@@ -4,6 +4,8 @@ module Sandbag
   module Strip
     # Set-up, the order for this construction, and the tray.
     class Stage < Job::Stage
+      ASKS_LATER = {"measure" => "whether new was compared with old before anything is opened"}.freeze
+
       # More of one part than any cylinder has.
       MOST = 20
 
@@ -91,18 +93,9 @@ module Sandbag
         entries.by("tried", "method").transform_values { |data| data["freed"] }
       end
 
-      # Refuses a step out of its order, before the set-up, or before kit, fluid and tools lie on the bench, and a
-      # count no such part has.
-      def admit(entry)
-        data = entry.data
-        case entry.kind
-        when "setup" then setup.admit(data)
-        when "step", "skipped" then admit_step(data["step"], skipped: entry.kind == "skipped")
-        when "counted" then admit_count(data)
-        end
+      def passed?(each)
+        @taken.include?(each.id) || skipped.key?(each.id)
       end
-
-      private
 
       def wanting
         job.choose.wanting
@@ -111,59 +104,6 @@ module Sandbag
       # What goes on new was laid beside the old while the circuit is still shut.
       def compared?
         !job.route&.compares? || job.measure.done?
-      end
-
-      def passed?(each)
-        @taken.include?(each.id) || skipped.key?(each.id)
-      end
-
-      def admit_step(id, skipped:)
-        refuse_unready
-        found = work.steps.find { |each| each.id == id }
-        raise Refusal.at("data/step", "“#{id}” is no step of this strip", work.steps.map(&:id).join(", ")) unless found
-        label = Wording.inside(found.label)
-        raise Refusal.at("data/step", "#{label} is done", step&.id || "nothing: all of it is out") if passed?(found)
-        refuse_without(found) unless skipped
-        return if found == step
-        raise Refusal.at("data/step", "#{label} comes after #{Wording.inside(step.label)}",
-          "#{step.id}, or skip it with a reason")
-      end
-
-      # There is no default for what this step takes.
-      def refuse_without(found)
-        return if found.needs.nil? || job.ask.intake.value(found.needs) == "yes"
-        raise Refusal.at("data/step", "#{found.label}: #{found.lost}",
-          "the service information on hand, under Ask; or skip it with a reason")
-      end
-
-      def refuse_unready
-        return if ready?
-        if wanting.any?
-          raise Refusal.at("data/step",
-            "still to fetch: #{wanting.map { |line| Wording.inside(line.label) }.join(", ")}",
-            "the pull list under Choose first")
-        end
-        unless compared?
-          raise Refusal.at(
-            "data/step",
-            "not yet: #{job.measure.waits_for}",
-            "new compared with old, under Measure, first"
-          )
-        end
-        raise Refusal.at(
-          "data/step",
-          "not yet: #{setup.missing.map { |row| Wording.inside(row["label"]) }.join(", ")}",
-          "the set-up first"
-        )
-      end
-
-      def admit_count(data)
-        part = work.part(data["part"])
-        unless part
-          raise Refusal.at("data/part", "“#{data["part"]}” does not come out here", work.parts.map(&:id).join(", "))
-        end
-        return if data["count"].round.between?(0, MOST) && data["count"] == data["count"].round
-        raise Refusal.at("data/count", "#{part.label}: #{data["count"]} cannot be", "a whole number up to #{MOST}")
       end
     end
   end

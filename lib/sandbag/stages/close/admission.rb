@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Close
+    # Whether an entry may join what is closed as it stands.
+    class Admission
+      # @param close [Stage] before the entry
+      def initialize(close)
+        @close = close
+        freeze
+      end
+
+      # Refuses to confirm what is computed or not touched, a waiver where there is none, a cure before the work is
+      # done, a function test before the lever is proven, a day that is none or past, and a signature over an open gate.
+      def admit(entry)
+        case entry.kind
+        when "gate" then admit_gate(entry.data)
+        when "waived" then admit_waiver(entry.data)
+        when "cured" then admit_cure(entry.data["flag"])
+        when "recheck" then admit_recheck(entry)
+        when "worn" then admit_worn(entry.data["part"])
+        when "level" then admit_level
+        when "signed" then refuse_open(@close.open_gates, "cannot be signed")
+        end
+      end
+
+      private
+
+      def admit_cure(id)
+        unless @close.cures.any? { |flag| flag.id == id }
+          raise Refusal.at("data/flag", "#{id} is not up, or lets nothing go on", @close.cures.map(&:id).join(", "))
+        end
+        open = @close.job.stages.values.find { |stage| stage.id != @close.id && !stage.done? }
+        raise Refusal.at("data/flag", "not yet: #{open.waits_for}", "the work of this job first") if open
+      end
+
+      def admit_gate(data)
+        gate = find(data["gate"])
+        if gate.computed?
+          raise Refusal.at("data/gate", "#{gate.label} is worked out, not confirmed", "a confirmed gate")
+        end
+        if gate.row["by_name"] && data["met"] && data["name"].nil?
+          raise Refusal.at("data/name", "#{gate.label}: somebody says so by name", Wording.inside(gate.row["by_name"]))
+        end
+        return unless data["gate"] == Stage::LAST && data["met"]
+        refuse_open(@close.open_gates.reject { |each| each.id == Stage::LAST }, "no function test yet")
+      end
+
+      def admit_waiver(data)
+        gate = find(data["gate"])
+        raise Refusal.at("data/gate", "on the only brake no gate is waived", "the gate itself") if @close.sole?
+        return if gate.waivable? && gate.state == :open
+        raise Refusal.at("data/gate", "#{gate.label} is not open, or never waived",
+          @close.gates.select { |each| each.waivable? && each.state == :open }.map(&:id).join(", "))
+      end
+
+      def find(id)
+        @close.gates.find { |each| each.id == id } ||
+          raise(Refusal.at("data/gate", "this job has no gate “#{id}”", @close.gates.map(&:id).join(", ")))
+      end
+
+      def admit_recheck(entry)
+        typed = entry.data["on"]
+        today = Date.iso8601(entry.at[0, 10])
+        day = Day.read(typed, after: today)
+        raise Refusal.at("data/on", "“#{typed}” is no day", Day::ACCEPTED) unless day
+        return if day.between?(today, today >> Rechecks::FAR_MONTHS)
+        raise Refusal.at("data/on", "#{Day.said(day)} is past, or too far off to be a re-check",
+          "a day from #{Day.said(today)} to #{Day.said(today >> Rechecks::FAR_MONTHS)}")
+      end
+
+      def admit_worn(id)
+        ends = @close.job.sheet.far_ends.map { |part| part["id"] }
+        return if !@close.job.sheet.clutch? && ends.include?(id)
+        raise Refusal.at("data/part", "“#{id}” has no pads here",
+          @close.job.sheet.clutch? ? "a brake" : ends.join(", "))
+      end
+
+      def admit_level
+        return if @close.level.marked?
+        raise Refusal.at("kind", "this reservoir has no level to read off: #{@close.level.to_h[:says]}",
+          "the gate confirmed")
+      end
+
+      def refuse_open(open, what)
+        return if open.empty?
+        raise Refusal.new(open.map do |gate|
+          Refusal::Problem.new(pointer: "gates/#{gate.id}",
+            message: "#{what}: still open: #{Wording.inside(gate.label)}", accepted: gate.row["detail"])
+        end)
+      end
+    end
+  end
+end
