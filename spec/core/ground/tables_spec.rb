@@ -11,7 +11,7 @@ RSpec.describe Sandbag::Tables do
     end
   end
 
-  good = "- {id: a, label: A, meaning: m, fresh: true}\n"
+  good = "- {id: a, label: A, fresh: true}\n"
 
   it "loads every table it has, frozen through and through" do
     described_class.names.each do |name|
@@ -21,15 +21,15 @@ RSpec.describe Sandbag::Tables do
     end
   end
 
-  {"an unknown column" => ["#{good}- {id: b, label: B, meaning: m, fresh: true, tint: 1}\n", /:2: b has unknown tint/],
-   "a missing column" => ["#{good}- {id: b, label: B, fresh: true}\n", /:2: b has no meaning/],
-   "a value of the wrong kind" => ["#{good}- {id: b, label: 7, meaning: m, fresh: true}\n", /:2: b: label is 7/],
-   "a key that YAML misread" => ["#{good}- {id: b, label: B, meaning: m, fresh: true, off: 1}\n",
+  {"an unknown column" => ["#{good}- {id: b, label: B, fresh: true, tint: 1}\n", /:2: b has unknown tint/],
+   "a missing column" => ["#{good}- {id: b, label: B}\n", /:2: b has no fresh/],
+   "a value of the wrong kind" => ["#{good}- {id: b, label: 7, fresh: true}\n", /:2: b: label is 7/],
+   "a key that YAML misread" => ["#{good}- {id: b, label: B, fresh: true, off: 1}\n",
      /:2: a bare word was read as false/],
-   "an answer that YAML misread" => ["- {id: b, label: [a, no], meaning: m, fresh: true}\n",
+   "an answer that YAML misread" => ["- {id: b, label: [a, no], fresh: true}\n",
      /:1: a bare word was read as false/],
-   "a duplicate" => ["#{good}\n- {id: a, label: B, meaning: m, fresh: true}\n", /:3: a stands already at line 1/],
-   "a row without an id" => ["- {label: B, meaning: m, fresh: true}\n", /:1: has no id/],
+   "a duplicate" => ["#{good}\n- {id: a, label: B, fresh: true}\n", /:3: a stands already at line 1/],
+   "a row without an id" => ["- {label: B, fresh: true}\n", /:1: has no id/],
    "broken YAML" => ["- {id: a,\n", /\.yml:\d+: /],
    "no list at all" => ["id: a\n", /:1: is not a list of rows/]}.each do |what, (text, message)|
     it "refuses a file with #{what}, naming the line" do

@@ -44,11 +44,6 @@ module Sandbag
         cells.sum(&:out)
       end
 
-      # @return [Integer] old single-use pieces that have to lie in the scrap pot
-      def scrap
-        cells.select { |cell| cell.part.renewed? }.sum(&:out)
-      end
-
       def out(part_id)
         @out.fetch(part_id, 0)
       end

@@ -24,7 +24,6 @@ module Sandbag
         }),
         "fluid_colours" => Tables::Schema.new({
           "label" => String,
-          "meaning" => String,
           "fresh" => [TrueClass, FalseClass]
         }),
         "machine_uses" => Tables::Schema.new({

@@ -58,13 +58,9 @@ module Sandbag
         air.slugs
       end
 
-      # @return [Float] mL of air that went out, and that came in, since the start
+      # @return [Float] mL of air that went out since the start
       def air_out_ml
         air.out_ml
-      end
-
-      def air_in_ml
-        air.in_ml
       end
 
       # @return [Float] mL over the port; at its mark; that ran over

@@ -86,7 +86,10 @@ function Matrix({ name, rows, words, isLit }: MatrixProps) {
       <tbody>
         {rows.map((row) => (
           <tr key={row.id}>
-            <th scope="row">{row.label}</th>
+            <th scope="row">
+              {row.label}
+              <Quiet as="small">{row.found_in ?? row.where}</Quiet>
+            </th>
             {FAMILIES.map((family) => {
               const word = words.find((each) => each.id === row[family]);
               const kind = SIGNS[word?.does ?? "ask"] ?? "warn";
