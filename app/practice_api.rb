@@ -22,7 +22,7 @@ module App
       body = body_for("startPractice")
       lesson = lesson_of(body)
       run = RUNS.keep(body["id"], Run.new(lesson, lesson.start))
-      json 201, {id: body["id"], lesson: lesson.to_h, **PracticeView.new(run.rig).to_h}
+      json 201, {id: body["id"], lesson: lesson.to_h, pace: Sandbag::Rig::Pace.to_h, **PracticeView.new(run.rig).to_h}
     end
 
     post "/runs/:id/actions" do |id|

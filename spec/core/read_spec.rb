@@ -26,7 +26,7 @@ RSpec.describe "Nothing idle:" do
     idle = (Sandbag::Tables.names - walked).reject { |table| code.match?(/Tables\s*\.rows\("#{table}"\)/) }
       .flat_map { |table| Sandbag::Tables.ids(table).map { |id| [table, id] } }
       .reject do |table, id|
-        word = /(?<![\w.])#{Regexp.escape(id)}(?![\w.])/
+        word = /(?<![\w.])#{Regexp.escape(id)}(?:\.value\}|(?![\w.]))/
         code.match?(/["' \[]#{Regexp.escape(id)}["' \]]/) ||
           texts.any? { |name, text| text.scan(word).size > ((name == table) ? 1 : 0) }
       end

@@ -5,14 +5,15 @@ import type { FluidCheck } from "../server/api";
 import { Axes } from "./Axes";
 
 const AREA = { width: 560, height: 250, left: 52, right: 20, top: 22, bottom: 46 };
-/** Water at which a flush is booked, done at this visit, and nothing is released without. */
-const LINES = [1, 2, 3];
+/** Marks on the way to the one that stops the release, lightest first. */
+const DASHES = ["2 6", "8 5"];
 
 /** Boiling point against water: where this fluid stands, with the band of an estimate. */
 export function BoilingCurve({ check }: { check: FluidCheck }) {
   const theme = useTheme();
   const curve = check.curve ?? [];
-  const x = scaleLinear([0, 6], [AREA.left, AREA.width - AREA.right]);
+  const marks = check.marks ?? [];
+  const x = scaleLinear([0, curve.at(-1)?.water ?? 1], [AREA.left, AREA.width - AREA.right]);
   const boils = curve.map((point) => point.boils_c);
   const y = scaleLinear(
     [Math.min(...boils) - 8, Math.max(...boils) + 8],
@@ -26,13 +27,13 @@ export function BoilingCurve({ check }: { check: FluidCheck }) {
   return (
     <svg viewBox={`0 0 ${AREA.width} ${AREA.height}`} role="img" aria-label={described(check)}>
       <Axes x={x} y={y} area={AREA} xLabel="Water, % by volume" yLabel="Boils at, °C" />
-      {LINES.map((from) => (
+      {marks.map((mark, place) => (
         <path
-          key={from}
-          d={`M${x(from)} ${AREA.top}V${AREA.height - AREA.bottom}`}
-          stroke={from === 3 ? theme.stop : theme.warn}
+          key={mark.label}
+          d={`M${x(mark.percent)} ${AREA.top}V${AREA.height - AREA.bottom}`}
+          stroke={mark.stops ? theme.stop : theme.warn}
           strokeWidth="2"
-          strokeDasharray={from === 1 ? "2 6" : from === 2 ? "8 5" : undefined}
+          strokeDasharray={mark.stops ? undefined : DASHES[place]}
         />
       ))}
       <g
@@ -43,15 +44,11 @@ export function BoilingCurve({ check }: { check: FluidCheck }) {
         stroke={theme.panel}
         strokeWidth="4"
       >
-        <text x={x(1)} y={AREA.height - AREA.bottom - 8}>
-          book
-        </text>
-        <text x={x(2)} y={AREA.height - AREA.bottom - 8}>
-          this visit
-        </text>
-        <text x={x(3)} y={AREA.height - AREA.bottom - 8}>
-          no release
-        </text>
+        {marks.map((mark) => (
+          <text key={mark.label} x={x(mark.percent)} y={AREA.height - AREA.bottom - 8}>
+            {mark.label}
+          </text>
+        ))}
       </g>
       <path d={path(curve) ?? ""} fill="none" stroke={theme.act} strokeWidth="4" />
       {water && now !== undefined ? (

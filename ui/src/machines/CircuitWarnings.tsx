@@ -5,15 +5,6 @@ import { Quiet } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { partName } from "../words/partNames";
 
-const LOOKS: Record<CircuitFigures["fluid_look"], string> = {
-  fresh: "fresh",
-  straw: "straw by its age",
-  amber: "amber by its age",
-  tea: "tea by its age: overdue",
-  coffee: "coffee by its age: long overdue",
-  unknown: "of unknown age: counts as overdue",
-};
-
 /** What the drawing marks, in words. */
 export function CircuitWarnings({ figures }: { figures: CircuitFigures }) {
   const units = useUnits();
@@ -36,7 +27,7 @@ export function CircuitWarnings({ figures }: { figures: CircuitFigures }) {
         </Notice>
       ))}
       <Quiet>
-        Fluid {LOOKS[figures.fluid_look]}
+        Fluid {figures.fluid_said}
         {age === undefined
           ? ""
           : `, ${figure(age, 1)} years (an estimate: colour alone never passes a fluid)`}

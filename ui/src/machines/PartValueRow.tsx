@@ -7,7 +7,7 @@ import { size } from "../kit/format";
 import { asDimension, typedList } from "../kit/units";
 import type { Dimension, Units } from "../kit/units";
 import { Picker } from "../kit/Picker";
-import { choiceName, SOURCES } from "../words/partNames";
+import { SOURCES } from "../words/partNames";
 
 interface Props {
   value: PartValue;
@@ -41,7 +41,7 @@ export function PartValueRow({ value, error, onChange }: Props) {
       {value.type === "choice" ? (
         <Picker
           label={value.label}
-          options={(value.choices ?? []).map((id) => ({ id, label: choiceName(id) }))}
+          options={value.choices ?? []}
           value={String(value.value)}
           onChange={(typed) => onChange(typed, source)}
         />

@@ -21,22 +21,13 @@ interface Props {
   onFinish: () => void;
 }
 
-/** What a hand does in one go: pistons home, the ABS tool, a pass and the time it takes to cool. */
-const HOME = { ml: 4, s: 8 };
-const CYCLE_S = 10;
-const A_PASS: PracticeAction[] = Array.from({ length: 4 }, () => ({ do: "descend", s: 60 }));
-const COOLING: PracticeAction[] = Array.from({ length: 15 }, () => ({ do: "wait", s: 60 }));
-
-const OPENINGS = [
-  { id: "0.125", label: "1/8" },
-  { id: "0.25", label: "1/4 turn" },
-  { id: "0.5", label: "1/2" },
-  { id: "1", label: "1" },
-];
+/** What a nipple is opened by until another opening is picked. */
+const QUARTER = "0.25";
 
 /** What hands can do to the circuit, each by a key: the lever held by one, the nipple worked by another. */
 export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act, crack, onFinish }: Props) {
-  const [opening, setOpening] = useState("0.25");
+  const { pace } = run;
+  const [opening, setOpening] = useState(QUARTER);
   const [laid, setLaid] = useState<string[]>([]);
   const turn = (next: number) => {
     onTurns(next);
@@ -45,12 +36,12 @@ export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act,
   const nipple = () => turn(turns > 0 ? 0 : Number(opening));
   const topUp = () => act({ do: "pour", ml: Math.max(run.reservoir_full_ml - frame.reservoir_ml, 0) });
   const drawOff = () =>
-    act({ do: "take", ml: Math.max(frame.reservoir_ml - run.reservoir_full_ml * 0.3, 0) });
+    act({ do: "take", ml: Math.max(frame.reservoir_ml - run.reservoir_full_ml * pace.drawn_to, 0) });
   const tap = () => act({ do: "tap" });
   const { tools, places, fits } = run.lesson;
   const [fitted, setFitted] = useState<Record<string, string>>({});
-  const pressHome = () => act({ do: "press", end, ...HOME });
-  const cycle = () => act({ do: "cycle", s: CYCLE_S });
+  const pressHome = () => act({ do: "press", end, ...pace.press });
+  const cycle = () => act({ do: "cycle", s: pace.cycle_s });
   const has = (tool: (typeof tools)[number]) => tools.includes(tool);
   useHotkeys({
     n: nipple,
@@ -118,7 +109,7 @@ export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act,
         <Choice
           label="How far"
           isLabelHidden
-          options={OPENINGS}
+          options={pace.openings.map(({ label, turns: far }) => ({ id: String(far), label }))}
           value={opening}
           onChange={(id) => {
             setOpening(id);
@@ -131,11 +122,11 @@ export function Hands({ run, frame, end, turns, onEnd, onTurns, pull, hold, act,
         {has("syringe") || has("press") ? <Button onPress={drawOff}>Draw off (R)</Button> : null}
         {has("crack") ? <Button onPress={crack}>Crack the master's joint (J)</Button> : null}
         {has("press") ? <Button onPress={pressHome}>Press the pistons home (B)</Button> : null}
-        {has("abs") ? <Button onPress={cycle}>{`ABS tool, ${CYCLE_S} s (A)`}</Button> : null}
+        {has("abs") ? <Button onPress={cycle}>{`ABS tool, ${pace.cycle_s} s (A)`}</Button> : null}
         {has("pass") ? (
           <>
-            <Button onPress={() => act(...A_PASS)}>Brake down the pass</Button>
-            <Button onPress={() => act(...COOLING)}>Let it cool</Button>
+            <Button onPress={() => act(...pace.pass)}>Brake down the pass</Button>
+            <Button onPress={() => act(...pace.cooling)}>Let it cool</Button>
           </>
         ) : null}
         <Button onPress={tap}>Tap the hose (K)</Button>

@@ -31,8 +31,6 @@ const SPEEDS = [
   { id: "1", label: "Real time" },
   { id: "3", label: "3 × faster" },
 ];
-/** Share of the reservoir under which it is called low. */
-const LOW = 0.25;
 
 /** A simulated circuit that is worked by hand, until it is finished and judged. */
 export function PracticeRun({ run, onOver, onAgain, onLeave }: Props) {
@@ -144,7 +142,7 @@ function Figures({ run, frame }: { run: PracticeStart; frame: PracticeFrame }) {
           </div>
         ) : null}
       </Row>
-      {frame.reservoir_ml / run.reservoir_full_ml < LOW ? (
+      {frame.reservoir_ml / run.reservoir_full_ml < run.pace.low ? (
         <Notice tone="warn">The reservoir is low.</Notice>
       ) : null}
     </Panel>

@@ -2,18 +2,10 @@ import { useEffect, useRef, useState } from "react";
 import { answer, client } from "../server/client";
 import type { PracticeAction, PracticeEnds, PracticeFrame, PracticeStart } from "../server/api";
 
-/** How often hands are told to the circuit, ms; and how fast they pull and let go, s for the whole way. */
+/** How often hands are told to the circuit, ms. */
 export const TICK_MS = 100;
-const PULL_S = 1.2;
-const RETURN_S = 0.4;
 /** A page that slept does not make up for it. */
 const MOST_S = 0.5;
-/** A hand at a syringe, mL/s, and at a vacuum, MPa. */
-const PUSH_ML_S = 1.0;
-const VACUUM_MPA = 0.05;
-
-/** How long the master's joint is slack, s. */
-const CRACK_S = 0.4;
 
 /** What is held besides the lever. */
 export type Held = "push" | "feed" | "draw";
@@ -42,12 +34,12 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
     const going = (s: number): PracticeAction => {
       const from = lever.current;
       const wanted = run.travel_mm * (isPulling.current ? 1 : (dragged.current ?? 0));
-      const way = (run.travel_mm * s) / (wanted > from ? PULL_S : RETURN_S);
+      const way = (run.travel_mm * s) / (wanted > from ? run.pace.pull_s : run.pace.return_s);
       lever.current = from + Math.min(Math.max(wanted - from, -way), way);
       if (from === 0 && lever.current === 0) {
         if (held.current === "push" || held.current === "feed")
-          return { do: held.current, end: worked.current.end, ml: PUSH_ML_S * s, s };
-        if (held.current === "draw") return { do: "draw", mpa: VACUUM_MPA, s };
+          return { do: held.current, end: worked.current.end, ml: run.pace.push_ml_s * s, s };
+        if (held.current === "draw") return { do: "draw", mpa: run.pace.vacuum_mpa, s };
       }
       return { do: "lever", to: lever.current, s };
     };
@@ -96,7 +88,7 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
     /** The joint at the master, slack while a lever that is held goes on. */
     crack: () => {
       if (isPulling.current || dragged.current) lever.current = run.travel_mm;
-      waiting.current.push({ do: "crack", to: lever.current, s: CRACK_S });
+      waiting.current.push({ do: "crack", to: lever.current, s: run.pace.crack_s });
     },
   };
 }

@@ -70,7 +70,7 @@ function Taking({ row, onTake }: { row: SizingRow; onTake: (agreed: string | und
   return (
     <>
       <EntryField
-        label="The lever changes by over a quarter. The rider's agreement, in words"
+        label={`The lever changes by over ${row.agreed_over_percent} %. The rider's agreement, in words`}
         value={agreed}
         onFinish={setAgreed}
       />

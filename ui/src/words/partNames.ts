@@ -22,15 +22,3 @@ export const SOURCES: Record<string, string> = {
   estimate: "estimate",
   default: "trade default",
 };
-
-const CHOICES: Record<string, string> = {
-  dot3: "DOT 3",
-  dot4: "DOT 4",
-  dot51: "DOT 5.1",
-  dot5: "DOT 5",
-  iso6: "ISO class 6",
-  iso7: "ISO class 7",
-  abs: "ABS",
-};
-
-export const choiceName = (id: string): string => CHOICES[id] ?? id.replaceAll("_", " ");

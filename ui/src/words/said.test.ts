@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { PartView, SizingRow } from "../server/api";
 import { rowName } from "./cylinderNames";
-import { choiceName, partName } from "./partNames";
+import { partName } from "./partNames";
 import { referralSaid } from "./referralSaid";
 import { waitSaid } from "./waitSaid";
 
@@ -31,9 +31,5 @@ describe("in words", () => {
   it("a part goes by its own name, or by what it is", () => {
     expect(partName({ part: "line", label: "Upper hose" } as PartView)).toBe("Upper hose");
     expect(partName({ part: "slave" } as PartView)).toBe("Clutch slave");
-  });
-
-  it("a choice has its usual spelling", () => {
-    expect([choiceName("dot51"), choiceName("braided_bicycle")]).toEqual(["DOT 5.1", "braided bicycle"]);
   });
 });

@@ -19,7 +19,7 @@ module Sandbag
       # Raises Tables::Fault with file and line.
       def rows
         fault((@node&.start_line || 0) + 1, "is not a list of rows") unless @node.is_a?(Psych::Nodes::Sequence)
-        @rows ||= @node.to_ruby.tap do |rows|
+        @rows ||= Figures.fill(@node.to_ruby).tap do |rows|
           rows.zip(lines) { |row, line| check(row, line) }
           refuse_duplicates(rows)
         end

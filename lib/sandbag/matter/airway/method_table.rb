@@ -56,7 +56,8 @@ module Sandbag
           ways: ways.map { |way| way_view(way) },
           methods: judged.sort_by.with_index { |each, index| [*rank(each), index] }.map { |each| row(each) },
           barred: Tables.rows("bleed_methods").filter_map { |row| barred_view(row) },
-          changes: MethodVerdict::CHANGES
+          changes: MethodVerdict::CHANGES,
+          offers: Supposition.offered(ways, @given)
         }
       end
 

@@ -4,7 +4,14 @@ module Sandbag
   module Airway
     # The tables of this room (knowledge/airway): their columns, and what their rows must hold to.
     module Schemas
+      WHERE = %w[high_spot low pocket].freeze
+
       TABLES = {
+        "suppositions" => Tables::Schema.new({
+          "label" => String,
+          "with" => Hash,
+          "where?" => String
+        }) { |row| Schemas.supposition(row) },
         "bleed_methods" => Tables::Schema.new({
           "label" => String,
           "people" => Integer,
@@ -74,6 +81,14 @@ module Sandbag
         Circuit::Kind.unknown(row) || Tables.unknown("tools", row["tools"]) ||
           Tables.unknown("nipple_openings", [row["opening"]]) || Tables.unknown("bleed_beats", row["beats"] || []) ||
           Tables.unknown("bleed_checks", row["checks"]) || Tables.unknown("waits", [row["wait"]].compact)
+      end
+
+      # @return [String, nil] what is wrong with what may be supposed
+      def self.supposition(row)
+        odd = [row["where"]].compact - WHERE
+        return "is for lines with #{odd.first}; known are #{WHERE.join(", ")}" if odd.any?
+        odd = Supposition.keywords(row["with"]).keys - Way.members
+        "supposes unknown #{odd.join(", ")}" if odd.any?
       end
 
       # @return [String, nil] what is wrong with a check of the bleed

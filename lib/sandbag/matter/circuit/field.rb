@@ -26,7 +26,7 @@ module Sandbag
         @reader = QuantityReader.new(row, label)
         @by, @defaults = read_defaults(row["default"])
         @view =
-          {field: name, label: label, type: type, dimension: dimension, unit: unit, choices: choices, note: note}
+          {field: name, label: label, type: type, dimension: dimension, unit: unit, choices: named_choices, note: note}
             .compact
             .freeze
         freeze
@@ -75,6 +75,14 @@ module Sandbag
       end
 
       private
+
+      # @return [Array<Hash>, nil] id and label; by the table that names them, where one does
+      def named_choices
+        choices&.map do |id|
+          named = @row["names"] && Tables.find(@row["names"], id)
+          {id: id, label: named ? named["label"] : Wording.spelled(id)}
+        end
+      end
 
       # @return [Array] what the default depends on, or nil; and the defaults by it
       def read_defaults(rule)

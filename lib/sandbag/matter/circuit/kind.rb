@@ -8,10 +8,10 @@ module Sandbag
       #   [String, nil] a kind whose defaults hold where circuit_fields.yml names none for this one; cylinders [String]
       #   of cylinders.yml; hoses [Array<String>] kinds of hose it takes; caliper [String, nil] the build that its calipers
       #   have whatever is written down; fluid [String] the usual one; fluid_months [Integer] between full
-      #   changes;
+      #   changes; hold_n [Float] of the steady pull of a hold test;
       #   pump_limit_mm [Float] that the fifth pull may differ from the first; air_share [Float] of the limits of air
       attr_reader :id, :label, :far_end, :safety, :outlet, :control, :like, :cylinders, :hoses, :caliper, :fluid,
-        :fluid_months, :pump_limit_mm, :air_share, :words
+        :fluid_months, :hold_n, :pump_limit_mm, :air_share, :words
 
       # @return [Array<Kind>]
       def self.all
@@ -29,7 +29,8 @@ module Sandbag
       def initialize(row)
         @id, @label, @far_end, @safety, @outlet = row.values_at(*%w[id label far_end safety outlet])
         @like, @cylinders, @hoses, @caliper = row.values_at(*%w[like cylinders hoses caliper])
-        @fluid, @fluid_months, @pump_limit_mm, @air_share = row.values_at(*%w[fluid fluid_months pump_limit air_share])
+        @fluid, @fluid_months, @air_share = row.values_at(*%w[fluid fluid_months air_share])
+        @hold_n, @pump_limit_mm = row.values_at(*%w[hold pump_limit]).map(&:to_f)
         control = Tables.find("controls", row["control"])
         @control = control.except("has").freeze
         @sole = row.fetch("sole", false)

@@ -21,6 +21,7 @@ module Sandbag
           "caliper?" => String,
           "fluid" => String,
           "fluid_months" => Integer,
+          "hold" => Numeric,
           "pump_limit" => Numeric,
           "air_share" => Numeric
         }) { |row| Schemas.kind(row) },
@@ -44,6 +45,7 @@ module Sandbag
           "above?" => Numeric,
           "max?" => Numeric,
           "choices?" => Array,
+          "names?" => String,
           "default?" => [Numeric, String, Hash],
           **Circuit::SUITS,
           "note?" => String

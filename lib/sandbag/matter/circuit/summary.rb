@@ -27,6 +27,7 @@ module Sandbag
           stroke_ml: @circuit.master.volume_per_stroke_ml,
           fluid_age_years: age_years,
           fluid_look: Fluid::Age.look(age_years),
+          fluid_said: Fluid::Age::SAID.fetch(Fluid::Age.look(age_years)),
           heights: heights_view,
           junctions: junctions,
           pockets: pockets,

@@ -11,6 +11,12 @@ module Sandbag
       # Years up to which fluid looks so. [default]
       LOOKS = {1.0 => "fresh", 2.0 => "straw", 3.0 => "amber", 4.5 => "tea"}.freeze
       OLDEST = "coffee"
+      # Looks that are overdue, and how they are spoken of.
+      SAID = {
+        "fresh" => "fresh", "straw" => "straw by its age", "amber" => "amber by its age",
+        "tea" => "tea by its age: overdue", "coffee" => "coffee by its age: long overdue",
+        "unknown" => "of unknown age: counts as overdue"
+      }.freeze
       UNKNOWN = "unknown"
 
       # @param changed_on [String] a date, or unknown

@@ -55,6 +55,8 @@ module Sandbag
         "water_verdicts" => Tables::Schema.new({
           "from" => Numeric,
           "label" => String,
+          "mark?" => String,
+          "stops?" => TrueClass,
           "does" => String,
           "due" => String
         })

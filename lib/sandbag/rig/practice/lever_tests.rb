@@ -6,12 +6,12 @@ module Sandbag
     # air tell is tried on the running circuit; what an eye sees is told by what is hidden; the rest is as it should be.
     class LeverTests
       # A firm pull at a brake, N; and at a clutch as a share of what releases it. [default]
-      FIRM_N = 100.0
+      FIRM_N = Tables::Figures.value("firm_pull").to_f
       NEARLY = 0.95
       LIGHT_N = 10.0
       # Tip travel as shares of the free gap, and creep in a minute: as the values of the findings say.
       SHORT, NORMAL, LONG = 0.2, 0.6, 0.9
-      HOLDS_MM, SLOW_MM = 2.0, 12.0
+      HOLDS_MM, SLOW_MM = Tables::Figures.value("creep").to_f, 12.0
       # Times the travel between a light and a firm pull that a sound lever has, and mm it comes further before it
       # meets anything. [default]
       SPONGY = 1.5

@@ -10,6 +10,11 @@ module Sandbag
         Tables.rows("change_bands").find { |band| percent <= band["up_to_percent"] } ||
           Tables.rows("change_bands").last
       end
+
+      # @return [Numeric] per cent above which the rider has to agree
+      def self.agreed_over
+        Tables.rows("change_bands").reject { |band| band["agree"] }.last["up_to_percent"]
+      end
     end
   end
 end

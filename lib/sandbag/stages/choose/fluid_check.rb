@@ -58,7 +58,14 @@ module Sandbag
         return {} unless takes_water?
         at = ->(percent) { Fluid::BoilingPoint.c(@fluid, percent) }
         now = water ? {boils_c: at[water[:percent]], boils_low_c: at[water[:high]], boils_high_c: at[water[:low]]} : {}
-        {dry_c: @fluid["dry_c"], wet_c: @fluid["wet_c"], curve: Fluid::BoilingPoint.curve(@fluid), **now}
+        {dry_c: @fluid["dry_c"], wet_c: @fluid["wet_c"], curve: Fluid::BoilingPoint.curve(@fluid),
+         marks: marks, **now}
+      end
+
+      # @return [Array<Hash>] percent, label, stops: where the verdict changes
+      def marks
+        Tables.rows("water_verdicts").select { |row| row["mark"] }
+          .map { |row| {percent: row["from"], label: row["mark"], stops: row["stops"] || false} }
       end
 
       def verdict_view

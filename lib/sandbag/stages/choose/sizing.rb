@@ -84,7 +84,8 @@ module Sandbag
           effort_change_percent: effort,
           travel_change_percent: travel,
           felt: band["verdict"],
-          agreement_needed: band["agree"]
+          agreement_needed: band["agree"],
+          agreed_over_percent: ChangeBand.agreed_over
         }
       end
 

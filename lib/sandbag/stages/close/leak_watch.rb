@@ -7,7 +7,7 @@ module Sandbag
     # Tissue at every joint under a hard pull, twice, ten minutes apart (docs/trade.md 8.1 F08, 9.3 G10): the first may
     # have been done under Feel.
     class LeakWatch
-      APART_S = 600
+      APART_S = 60 * Tables::Figures.value("watch_apart")
 
       # @attr at [Time]; dry [Boolean]
       Watch = Struct.new(:at, :dry, keyword_init: true)

@@ -4,7 +4,11 @@ module Sandbag
   module Feel
     # Static hold: steady pull for 60 s (docs/trade.md 8.1, docs/physics.md 7).
     module HoldCheck
-      CREEP_LIMIT_MM = 2.0
+      CREEP_LIMIT_MM = Tables::Figures.value("creep").to_f
+      # How long it is held.
+      SECONDS = Tables::Figures.value("hold_time")
+      # When travel is read where it is read as time goes, s. [default]
+      TIMES_S = [0, 10, 20, 40, SECONDS].freeze
 
       # @param control [Hash] row of controls.yml
       # @return [Hash] creep_mm, limit_mm, pass, why

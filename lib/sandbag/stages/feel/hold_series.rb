@@ -54,7 +54,7 @@ module Sandbag
 
       # @return [Float] mm from the first reading to a minute after it, as fitted
       def creep_mm
-        settled_mm * (1 - Math.exp(-MINUTE_S / settles_s)) + rate_mm_s * MINUTE_S
+        settled_mm * (1 - Math.exp(-HoldCheck::SECONDS / settles_s)) + rate_mm_s * HoldCheck::SECONDS
       end
 
       # @return [Array<Float>] mm/s, what 95 % lies within

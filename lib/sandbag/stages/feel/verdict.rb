@@ -60,6 +60,13 @@ module Sandbag
         stiffness_share > SOFT
       end
 
+      # @return [String, nil] what a lever points to that is softer than its circuit
+      def soft_says
+        return unless soft?
+        "Softer than this circuit should be by more than #{(100 * (SOFT - 1)).round} %. That points to hose, caliper or " \
+          "tapered pads, not air."
+      end
+
       # @return [String] what the control is called, and what one does to it
       def noun
         @circuit.kind.control["noun"]
@@ -101,6 +108,7 @@ module Sandbag
           expected_stiffness_ml_mpa: @circuit.budget.stiffness_ml_mpa,
           stiffness_share: stiffness_share,
           soft: soft?,
+          soft_says: soft_says,
           forces_to_add: forces_to_add,
           outliers: fit.outliers.map(&:id)
         }.compact

@@ -20,6 +20,7 @@ module Sandbag
           control: feel.control,
           lift: feel.lift&.to_h,
           hold: feel.hold,
+          hold_test: hold_test,
           pump: feel.pump&.to_h,
           tests: feel.tests.to_a,
           normal: feel.normal,
@@ -36,6 +37,13 @@ module Sandbag
           stale: feel.stale?,
           before: feel.before.verdict&.to_h
         }.compact
+      end
+
+      private
+
+      # How the lever is held, and when it is read.
+      def hold_test
+        {force_n: @feel.job.sheet.kind.hold_n, seconds: HoldCheck::SECONDS, times_s: HoldCheck::TIMES_S}
       end
     end
   end

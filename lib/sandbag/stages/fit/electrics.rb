@@ -5,7 +5,7 @@ module Sandbag
     # The switch: closed when the control is worked, open at rest, the lamp on before the brake bites (docs/trade.md
     # 6.7).
     class Electrics
-      CLOSED_OHMS = 1.0
+      CLOSED_OHMS = Tables::Figures.value("closed_switch").to_f
       # Above this a meter shows what is as good as open, Ω. [default]
       OPEN_OHMS = 1_000_000.0
 
@@ -58,7 +58,7 @@ module Sandbag
         return [] unless wanted? && phase == "before"
         [
           state_due("rest", "at rest", "open"),
-          state_due("pulled", @scope.sheet.kind.control["pressed"], "1 Ω or less"),
+          state_due("pulled", @scope.sheet.kind.control["pressed"], "#{Tables::Figures.said("closed_switch")} or less"),
           (lamp_due if lamp_wanted?)
         ].compact
       end

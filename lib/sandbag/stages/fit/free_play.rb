@@ -76,6 +76,26 @@ module Sandbag
         @by_service&.data&.fetch("reason") if by_service?
       end
 
+      # @return [String] the trade's range, at both places
+      def range_said
+        ranges = %w[tip piston].filter_map do |at|
+          low, high = row[at]
+          "#{Said.mm(low, 1, bare: true)} to #{Said.mm(high, 1)} at the #{at}" if low
+        end
+        return "#{row["label"]}: reach and free-stroke screws set first. Never none." if ranges.empty?
+        "#{row["label"]}: #{ranges.join(", ")}. Default."
+      end
+
+      # @return [String, nil] what is wrong with what was read, or why it passes all the same
+      def says
+        case verdict
+        when "zero" then "No free play. The port stays shut: pressure cannot go back, the circuit drags."
+        when "under", "over"
+          return "Out of the default range: #{by_service}" if fine?
+          "#{(verdict == "under") ? "Too little" : "Too much"} for this kind of drive."
+        end
+      end
+
       # @return [Array<String>]
       def due(phase)
         return [] unless wanted?

@@ -46,6 +46,17 @@ module Sandbag
         (slack_mm > SPARE_MM) ? "long" : "fine"
       end
 
+      # @return [String, nil] the verdict in words
+      def says
+        return unless slack_mm
+        needs = "Needs #{Said.mm(needs_mm, 0)}"
+        case verdict
+        when "short" then "#{Said.mm(-slack_mm, 0)} too short. #{needs}. It does not go on: a longer hose."
+        when "long" then "#{needs}, #{Said.mm(slack_mm, 0)} to spare: look for a place where it can catch."
+        else "#{needs}, #{Said.mm(slack_mm, 0)} to spare"
+        end
+      end
+
       # @return [Float] mm, the tightest it may be bent
       def least_bend_mm
         Tables.find("hose_bends", @kind)["diameters"] * @outside_mm

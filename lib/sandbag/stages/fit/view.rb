@@ -24,6 +24,7 @@ module Sandbag
           checks: @fit.checks.all.map { |check| check(check) },
           reservoir: (reservoir if @fit.reservoir.wanted?),
           electrics: (electrics if @fit.electrics.wanted?),
+          still_to_do: StillToDo.new(@fit).to_a,
           ready: @fit.enough?
         }.compact
       end
@@ -102,7 +103,7 @@ module Sandbag
         run = laid.run
         {
           line: laid.line["id"], label: laid.line["label"], length_mm: run.length_mm, needs_mm: run.needs_mm,
-          slack_mm: run.slack_mm, verdict: run.verdict, longest: run.longest, least_bend_mm: run.least_bend_mm,
+          slack_mm: run.slack_mm, verdict: run.verdict, says: run.says, longest: run.longest, least_bend_mm: run.least_bend_mm,
           bend_mm: laid.bend, bend_fine: run.bend_fine?, high_spot_mm: high_spot(laid.line),
           positions: @fit.hoses.positions.map { |row| position(row, laid) }, due: laid.due
         }.compact
@@ -120,11 +121,10 @@ module Sandbag
       def free_play
         play = @fit.free_play
         return unless play.wanted?
-        row = play.row
         {
-          drive: row["label"], piston_mm: row["piston"], tip_mm: row["tip"], at: play.newest&.at,
+          at: play.newest&.at,
           value_mm: play.newest&.value_mm, other_mm: play.converted_mm, verdict: play.verdict,
-          by_service: play.by_service,
+          by_service: play.by_service, range: play.range_said, says: play.says,
           fine: play.fine? || false, due: play.due("before").first || play.due("after").first
         }.compact
       end

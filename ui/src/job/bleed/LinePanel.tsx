@@ -49,12 +49,7 @@ export function LinePanel({ job, bleed }: Props) {
               are defaults, so is this.
             </Quiet>
             <AtHand job={job} bleed={bleed} />
-            <Supposed
-              supposed={supposed}
-              celsius={supposed.celsius ?? bleed.celsius}
-              ways={verdicts.data.ways}
-              onChange={setSupposed}
-            />
+            <Supposed supposed={supposed} offers={verdicts.data.offers} onChange={setSupposed} />
           </div>
           <MethodList
             job={job}

@@ -4,9 +4,7 @@ import type { BleedSupposed, BleedVerdicts } from "../../server/api";
 
 interface Props {
   supposed: BleedSupposed;
-  /** Of the fluid, as it is judged now. */
-  celsius: number;
-  ways: BleedVerdicts["ways"];
+  offers: BleedVerdicts["offers"];
   onChange: (supposed: BleedSupposed) => void;
 }
 
@@ -32,35 +30,17 @@ const Chip = styled(ToggleButton)`
   }
 `;
 
-interface Change {
-  label: string;
-  with: BleedSupposed;
-}
-
-const CHANGES: Change[] = [
-  { label: "Bar turned, master 80 mm higher", with: { raised: 80 } },
-  { label: "Machine tilted nose up", with: { tilted: 300 } },
-  { label: "High loop tied down", with: { loop_down: true } },
-  { label: "Feed hose lifted straight", with: { feed_up: true } },
-  { label: "Caliper hung, nipple up", with: { turned: true } },
-  { label: "Nipple opened 1/2 turn", with: { opening: "half" } },
-  { label: "Clear hose above the master", with: { hose_raised: true } },
-  { label: "Fluid at 5 °C", with: { celsius: 5 } },
-  { label: "Fluid at 20 °C", with: { celsius: 20 } },
-];
-
 /** What if: each change redraws the line and the verdicts; several at once are what they are together. */
-export function Supposed({ supposed, celsius, ways, onChange }: Props) {
-  const offered = CHANGES.filter((change) => isOffered(change, supposed, celsius, ways));
+export function Supposed({ supposed, offers, onChange }: Props) {
   return (
     <div style={{ display: "grid", gap: "0.5rem" }}>
       <h3>What if</h3>
       <Chips role="group" aria-label="What if">
-        {offered.map((change) => {
+        {offers.map((change) => {
           const is = isSupposed(supposed, change.with);
           return (
             <Chip
-              key={change.label}
+              key={change.id}
               isSelected={is}
               onChange={() => onChange(is ? without(supposed, change.with) : { ...supposed, ...change.with })}
             >
@@ -71,16 +51,6 @@ export function Supposed({ supposed, celsius, ways, onChange }: Props) {
       </Chips>
     </div>
   );
-}
-
-/** What can change something on this line, or was changed already. */
-function isOffered(change: Change, supposed: BleedSupposed, celsius: number, ways: Props["ways"]): boolean {
-  if (isSupposed(supposed, change.with)) return true;
-  const has = (kind: string) => ways.some((way) => way.points.some((point) => point.kind === kind));
-  if (change.with.loop_down) return has("high_spot");
-  if (change.with.feed_up) return has("low");
-  if (change.with.turned) return ways.some((way) => way.pocket_ml > 0);
-  return change.with.celsius !== celsius;
 }
 
 function isSupposed(supposed: BleedSupposed, change: BleedSupposed): boolean {

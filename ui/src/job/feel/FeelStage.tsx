@@ -84,6 +84,7 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
           <HoldTest
             control={feel.control}
             hold={feel.hold}
+            test={feel.hold_test}
             isOpen={open}
             onMeasure={(creep) => add("hold", { creep })}
             onSeries={(times, travels) => add("hold_series", { times, travels })}

@@ -11,12 +11,11 @@ import { MeasuredLength } from "../MeasuredLength";
 interface Props {
   control: Control;
   hold: Feel["hold"];
+  test: Feel["hold_test"];
   isOpen: boolean;
   onMeasure: (creep: string) => void;
   onSeries: (times: number[], travels: string[]) => void;
 }
-
-const TIMES = [0, 10, 20, 40, 60];
 
 const Fields = styled.div`
   display: grid;
@@ -25,18 +24,17 @@ const Fields = styled.div`
 `;
 
 /** Static hold: steady pull, creep read after a minute, or travel as time goes, which tells settling from sinking. */
-export function HoldTest({ control, hold, isOpen, onMeasure, onSeries }: Props) {
+export function HoldTest({ control, hold, test, isOpen, onMeasure, onSeries }: Props) {
   return (
     <Panel>
       <h2>Hold test</h2>
       <Quiet>
-        {control.limb === "foot" ? "250 N by foot" : "150 N by hand"}, steady for 60 s. How far did the{" "}
-        {control.noun} creep?
+        {test.force_n} N by {control.limb}, steady for {test.seconds} s. How far did the {control.noun} creep?
       </Quiet>
       {isOpen ? (
         <>
           <MeasuredLength
-            label="Creep in 60 s (key H)"
+            label={`Creep in ${test.seconds} s (key H)`}
             name="creep"
             value={hold?.series === undefined ? hold?.creep_mm : undefined}
             decimals={1}
@@ -44,7 +42,7 @@ export function HoldTest({ control, hold, isOpen, onMeasure, onSeries }: Props) 
           />
           <details>
             <summary>Or travel as time goes</summary>
-            <Series onSeries={onSeries} />
+            <Series times={test.times_s} onSeries={onSeries} />
           </details>
         </>
       ) : null}
@@ -62,19 +60,19 @@ export function HoldTest({ control, hold, isOpen, onMeasure, onSeries }: Props) 
           {hold.why} {hold.points_to}
         </p>
       ) : null}
-      {hold?.series ? <SeriesFigures hold={hold} /> : null}
+      {hold?.series ? <SeriesFigures hold={hold} seconds={test.seconds} /> : null}
     </Panel>
   );
 }
 
-function Series({ onSeries }: Pick<Props, "onSeries">) {
+function Series({ times, onSeries }: Pick<Props, "onSeries"> & { times: number[] }) {
   const units = useUnits();
   const [travels, setTravels] = useState<Record<number, string>>({});
-  const isFull = TIMES.every((time) => travels[time]);
+  const isFull = times.every((time) => travels[time]);
   return (
     <>
       <Fields>
-        {TIMES.map((time) => (
+        {times.map((time) => (
           <EntryField
             key={time}
             label={`${time} s`}
@@ -91,8 +89,8 @@ function Series({ onSeries }: Pick<Props, "onSeries">) {
           isDisabled={!isFull}
           onPress={() =>
             onSeries(
-              TIMES,
-              TIMES.map((time) => units.typed("length", travels[time] ?? "")),
+              times,
+              times.map((time) => units.typed("length", travels[time] ?? "")),
             )
           }
         >
@@ -103,7 +101,7 @@ function Series({ onSeries }: Pick<Props, "onSeries">) {
   );
 }
 
-function SeriesFigures({ hold }: { hold: NonNullable<Feel["hold"]> }) {
+function SeriesFigures({ hold, seconds }: { hold: NonNullable<Feel["hold"]>; seconds: number }) {
   const units = useUnits();
   return (
     <Table aria-label="Hold over time">
@@ -113,7 +111,7 @@ function SeriesFigures({ hold }: { hold: NonNullable<Feel["hold"]> }) {
           <td>{units.say("length", hold.settled_mm ?? 0, 1)}</td>
         </tr>
         <tr>
-          <td>Creep in 60 s, limit</td>
+          <td>{`Creep in ${seconds} s, limit`}</td>
           <td>{`${units.bare("length", hold.creep_mm, 1)}, ${units.say("length", hold.limit_mm, 1)}`}</td>
         </tr>
         <tr>

@@ -83,12 +83,7 @@ function AirFigures({ verdict, control }: AirProps) {
         </Big>
         <Quiet>trapped air, and what 95 % lies within</Quiet>
       </div>
-      {verdict.soft ? (
-        <Notice tone="warn">
-          Softer than this circuit should be, by more than half. That points to hose, caliper or tapered pads,
-          not air.
-        </Notice>
-      ) : null}
+      {verdict.soft_says ? <Notice tone="warn">{verdict.soft_says}</Notice> : null}
       <Table aria-label="What the readings say">
         <tbody>
           <tr>

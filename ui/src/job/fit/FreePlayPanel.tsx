@@ -21,15 +21,10 @@ export function FreePlayPanel({ job, fit, isOpen }: FitProps) {
   const [at, setAt] = useState<string>(play?.at ?? "tip");
   if (!play) return null;
   const other = play.at === "tip" ? "piston" : "tip";
-  const range = at === "tip" ? play.tip_mm : play.piston_mm;
   return (
     <Panel>
       <h2>Free play</h2>
-      <Quiet>
-        {range
-          ? `${play.drive}: ${units.bare("length", range[0] ?? 0, 1)} to ${units.say("length", range[1] ?? 0, 1)} at the ${at}, default.`
-          : `${play.drive}: reach and free-stroke screws set first. Never none.`}
-      </Quiet>
+      <Quiet>{play.range}</Quiet>
       {play.value_mm === undefined ? null : (
         <Big $size="2.2rem" data-figure="free-play">
           {units.bare("length", play.value_mm, 2)}
@@ -39,16 +34,9 @@ export function FreePlayPanel({ job, fit, isOpen }: FitProps) {
       {play.other_mm === undefined ? null : (
         <Quiet>{`${units.say("length", play.other_mm, 2)} at the ${other}, by the ratio.`}</Quiet>
       )}
-      {play.verdict === "zero" ? (
-        <Notice tone="stop" live>
-          <strong>No free play.</strong> The port stays shut: pressure cannot go back, the circuit drags.
-        </Notice>
-      ) : null}
-      {play.verdict === "under" || play.verdict === "over" ? (
+      {play.says ? (
         <Notice tone={play.fine ? "warn" : "stop"} live>
-          {play.fine
-            ? `Out of the default range: ${play.by_service ?? ""}`
-            : `${play.verdict === "under" ? "Too little" : "Too much"} for this kind of drive.`}
+          {play.says}
         </Notice>
       ) : null}
       {play.fine && play.due ? <Notice tone="warn">{`Once more: ${play.due}.`}</Notice> : null}

@@ -119,19 +119,13 @@ function HoseRun({ job, hose, isOpen }: Pick<FitProps, "job" | "isOpen"> & { hos
 }
 
 function Verdict({ hose }: { hose: Hose }) {
-  const units = useUnits();
-  if (hose.slack_mm === undefined || hose.needs_mm === undefined) return <Quiet>Nothing measured yet.</Quiet>;
-  const needs = `Needs ${units.say("length", hose.needs_mm, 0)}`;
+  if (hose.says === undefined) return <Quiet>Nothing measured yet.</Quiet>;
   if (hose.verdict === "short")
     return (
       <Notice tone="stop" live>
-        <strong>{`${units.say("length", -hose.slack_mm, 0)} too short.`}</strong>{" "}
-        {`${needs}. It does not go on: a longer hose.`}
+        {hose.says}
       </Notice>
     );
-  if (hose.verdict === "long")
-    return (
-      <Notice tone="warn">{`${needs}, ${units.say("length", hose.slack_mm, 0)} to spare: look for a place where it can catch.`}</Notice>
-    );
-  return <Mark kind="good">{`${needs}, ${units.say("length", hose.slack_mm, 0)} to spare`}</Mark>;
+  if (hose.verdict === "long") return <Notice tone="warn">{hose.says}</Notice>;
+  return <Mark kind="good">{hose.says}</Mark>;
 }

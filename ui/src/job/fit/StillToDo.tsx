@@ -2,7 +2,6 @@ import styled from "styled-components";
 import type { Fit } from "../../server/api";
 import { Big, Panel, Quiet, Row } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
-import { openItems } from "./openItems";
 
 const Item = styled.li<{ $done: boolean }>`
   display: grid;
@@ -21,7 +20,7 @@ const Item = styled.li<{ $done: boolean }>`
 
 /** What is left, by what it is about; readable from two metres. */
 export function StillToDo({ fit }: { fit: Fit }) {
-  const items = openItems(fit);
+  const items = fit.still_to_do;
   const left = items.reduce((sum, item) => sum + item.left, 0);
   const later = fit.bleeds && fit.phase === "before";
   return (
