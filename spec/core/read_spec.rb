@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require "prism"
+require_relative "../support/names_used"
 
 # What stands in the tables is read, and what the code offers is called.
 RSpec.describe "Nothing idle:" do
@@ -9,7 +9,7 @@ RSpec.describe "Nothing idle:" do
   let(:page) { Dir["#{ROOT}/ui/src/**/*.{ts,tsx}"].grep_v(/contract\.d\.ts|\.test\./).map { |path| File.read(path) }.join }
 
   # Columns whose name is put together from a value: prior_brake from the side, the matrix from its causes.
-  MADE = %w[causes.prior_brake causes.prior_clutch].freeze
+  made = %w[causes.prior_brake causes.prior_clutch]
 
   it "every column of a table is read by the core, the app or the page" do
     idle = Sandbag::Tables.schemas.flat_map do |table, schema|
@@ -17,7 +17,7 @@ RSpec.describe "Nothing idle:" do
       columns.reject { |column| code.match?(/["':]#{column}\b|%w\[[^\]]*\b#{column}\b|\b#{column}:/) }
         .reject { |column| page.match?(/\.#{column}\b/) }.map { |column| "#{table}.#{column}" }
     end
-    expect(idle - MADE).to be_empty
+    expect(idle - made).to be_empty
   end
 
   it "every row that is only looked up by its id is named somewhere" do
@@ -40,39 +40,14 @@ RSpec.describe "Nothing idle:" do
     expect(idle.map { |table, row| "#{table}: #{row["id"]}" }).to be_empty
   end
 
-  # Names of methods, and every name that is called, sent or written as a word.
-  class Named < Prism::Visitor
-    attr_reader :defined, :called
-
-    def initialize
-      @defined = []
-      @called = []
-      super
-    end
-
-    def visit_def_node(node)
-      @defined << node.name.to_s
-      super
-    end
-
-    def visit_call_node(node)
-      @called << node.name.to_s
-      super
-    end
-
-    def visit_symbol_node(node) = @called << node.unescaped
-
-    def visit_string_node(node) = @called << node.unescaped
-  end
-
   # Called by Ruby, by a library, or by a name that is put together: try_<finding>, do_<action>, <state>?.
-  BY_OTHERS = /\A(initialize|to_s|==|visit_|try_|do_)/
+  by_others = /\A(initialize|to_s|==|visit_|try_|do_)/
 
   it "every method is called by something that is no spec" do
-    named = Named.new
+    named = NamesUsed.new
     Dir["#{ROOT}/{lib,app,store,demo,bench,docs}/**/*.rb"].each { |path| Prism.parse_file(path).value.accept(named) }
     states = Sandbag::Tables.rows("expected_feel").map { |row| "#{row["when"]}?" }
     idle = named.defined.uniq - named.called - states
-    expect(idle.reject { |name| name.match?(BY_OTHERS) || named.called.include?(name.delete_suffix("=")) }).to be_empty
+    expect(idle.reject { |name| name.match?(by_others) || named.called.include?(name.delete_suffix("=")) }).to be_empty
   end
 end
