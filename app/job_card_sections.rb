@@ -111,7 +111,9 @@ module App
     end
 
     def self.hold_said(hold)
-      "#{Sandbag::Said.mm(hold[:creep_mm])} in #{Sandbag::Tables::Figures.said("hold_time")}, limit #{Sandbag::Said.mm(hold[:limit_mm], bare: true)}"
+      "#{Sandbag::Said.mm(hold[:creep_mm])} in #{Sandbag::Tables::Figures.said("hold_time")}, limit #{Sandbag::Said.mm(
+        hold[:limit_mm], bare: true
+      )}"
     end
     private_class_method :ask, :choose, :cylinder_said, :pulled, :feel, :readings, :test_said, :verdict_rows, :hold_said
   end

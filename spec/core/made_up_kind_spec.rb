@@ -21,7 +21,8 @@ RSpec.describe "A kind of circuit that is not in the tables" do
       "id" => "trials_thumb", "label" => "Rear, thumb lever", "kind" => "brake_thumb",
       "parts" => [
         {"id" => "master", "part" => "master", "defaults" => {"bore" => 11}},
-        {"id" => "hose", "part" => "line", "label" => "Rear hose", "from" => "master", "defaults" => {"length" => 1400}},
+        {"id" => "hose", "part" => "line", "label" => "Rear hose", "from" => "master",
+         "defaults" => {"length" => 1400}},
         {"id" => "caliper", "part" => "caliper", "label" => "Rear caliper", "from" => "hose",
          "defaults" => {"pistons" => "25 25"}}
       ]

@@ -6,7 +6,11 @@ require_relative "../support/names_used"
 RSpec.describe "Nothing idle:" do
   let(:ruby) { Dir["#{ROOT}/{lib,app}/**/*.rb"].reject { |path| path.end_with?("/schemas.rb") } }
   let(:code) { ruby.map { |path| File.read(path) }.join("\n") }
-  let(:page) { Dir["#{ROOT}/ui/src/**/*.{ts,tsx}"].grep_v(/contract\.d\.ts|\.test\./).map { |path| File.read(path) }.join }
+  let(:page) {
+    Dir["#{ROOT}/ui/src/**/*.{ts,tsx}"].grep_v(/contract\.d\.ts|\.test\./).map { |path|
+      File.read(path)
+    }.join
+  }
 
   # Columns whose name is put together from a value: prior_brake from the side, the matrix from its causes.
   made = %w[causes.prior_brake causes.prior_clutch]

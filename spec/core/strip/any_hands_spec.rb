@@ -44,7 +44,9 @@ RSpec.describe "A cylinder in anybody's hands" do
     cells.each { |cell| expect(cell[:left]).to be_between(0, cell[:out]) }
     expect(reckonings.flat_map(&:leftovers).sum { |left| left[:count] }).to eq cells.sum { |cell| cell[:left] }
     counted_apart = %w[crush_washer olive hose_insert].sum { |part| tray.out(part) }
-    expect(reckonings.sum(&:scrap_wanted)).to be_between(tray.cells.select { |cell| cell.part.renewed? }.sum(&:out) - counted_apart, tray.pieces)
+    expect(reckonings.sum(&:scrap_wanted)).to be_between(tray.cells.select { |cell|
+      cell.part.renewed?
+    }.sum(&:out) - counted_apart, tray.pieces)
   end
 
   def tries(seed, length)

@@ -8,6 +8,7 @@ module Sandbag
       HOLDS_SHARE = 0.9
       # Less than this is no vacuum to judge by, MPa. [default]
       LEAST_MPA = 0.03
+      ARITHMETIC_MPA = 1e-9
 
       # @param entries [Job::Entries] of the bleed; method [Hash] at hand
       # @param sheet [Circuit::Sheet]; followed [Hash] schools of the shop, id => answer
@@ -95,8 +96,9 @@ module Sandbag
         Wording.inside(check.row["label"])
       end
 
+      # A gauge that fell to just the share holds: decimals must not decide.
       def held?(data)
-        data["first"] >= LEAST_MPA && data["after"] >= HOLDS_SHARE * data["first"]
+        data["first"] >= LEAST_MPA && data["after"] >= HOLDS_SHARE * data["first"] - ARITHMETIC_MPA
       end
 
       def tightness_said(data)

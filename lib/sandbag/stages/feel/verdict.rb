@@ -7,7 +7,6 @@ module Sandbag
     class Verdict
       PASS_MM = 1.5
       AGAIN_MM = 3.0
-      BICYCLE_SHARE = 0.5
       # Stiffness over this many times the expected points to hose, caliper or tapered pads.
       SOFT = 1.5
 

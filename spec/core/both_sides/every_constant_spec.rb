@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+require_relative "../../support/constants"
+
+# Every number that the core holds as a constant has a line in a table of limits, so that another number there fails.
+RSpec.describe "Every constant of the core" do
+  let(:held) do
+    Dir["#{__dir__}/*_spec.rb"].flat_map { |path| File.read(path).scan(/both_sides((?:\s*"[\w:]+",)+)/).flatten }
+      .flat_map { |names| names.scan(/[\w:]+/) }
+  end
+
+  # Numbers that bound no behaviour anybody sees: steps of a computation, arithmetic's own error, lengths of lists that
+  # a page shows. The simulated circuit's are held by its own specs (rig/).
+  sums = %w[
+    Feel::LeverFit::PARAMETERS Feel::LeverFit::STEPS Feel::LeverFit::SETTLED Feel::NormalEquations::SINGULAR
+    Feel::HoldSeries::PARAMETERS Feel::History::MONTH Airway::PointCount::DROP_ML Bleed::Checks::ARITHMETIC_MPA
+    Planner::DayPlan::MOST_NODES Planner::DayPlan::MOST_WORK Job::Stage::RECENT Ask::View::SHOWN_RANKS
+    Said::MOST_DECIMALS
+  ]
+
+  it "has a line on both sides of it, or is a step of a sum" do
+    constants = Constants.numeric("#{ROOT}/lib/sandbag").reject { |name| name.start_with?("Rig::") }
+    expect(constants - held - sums).to be_empty
+  end
+
+  it "is there, where a line names it" do
+    gone = held.reject { |name| Sandbag.const_defined?(name) }
+    expect(gone).to be_empty
+  end
+end

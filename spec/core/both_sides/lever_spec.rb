@@ -1,0 +1,322 @@
+# frozen_string_literal: true
+
+require "date"
+
+RSpec.describe "Limits of Feel and Close" do
+  let(:found) { sheet(twin_disc_plain) }
+
+  def refused?
+    yield
+    false
+  rescue Sandbag::Refusal
+    true
+  end
+
+  describe "a verdict" do
+    # A fit whose air costs a millimetre a millilitre.
+    fit = Struct.new(:air_ml, :air_error_ml, :low_ml, :high_ml, :stiffness_ml_mpa, :low_readings, :low_wanted, :readings,
+      keyword_init: true) do
+      def air_cost_mm(_pressure, air) = air
+    end
+
+    define_method(:verdict) do |plain = twin_disc_plain, low: 0.1, high: 0.2, stiffness: 0.1, readings: 3|
+      Sandbag::Feel::Verdict.new(fit.new(air_ml: low, air_error_ml: 0.1, low_ml: low, high_ml: high,
+        stiffness_ml_mpa: stiffness, low_readings: readings, low_wanted: 3, readings: []), circuit(plain), 3.0)
+    end
+
+    both_sides "Feel::Verdict::PASS_MM", 1.49 => "pass", 1.5 => "marginal" do |high|
+      verdict(high: high).id
+    end
+
+    both_sides "Feel::Verdict::AGAIN_MM", 3.0 => "marginal", 3.01 => "bleed_again" do |low|
+      verdict(low: low, high: low + 0.1).id
+    end
+
+    it "halves both on a bicycle" do
+      expect([0.74, 0.75].map { |high| verdict(bicycle_plain, high: high).id }).to eq %w[pass marginal]
+      expect([1.5, 1.51].map { |low| verdict(bicycle_plain, low: low, high: 2.0).id }).to eq %w[marginal bleed_again]
+    end
+
+    it "can't tell where the interval spans both limits, or too few readings are light" do
+      expect([1.49, 1.5].map { |low| verdict(low: low, high: 3.01).id }).to eq %w[cant_tell marginal]
+      expect([2, 3].map { |readings| verdict(readings: readings).id }).to eq %w[cant_tell pass]
+    end
+
+    both_sides "Feel::Verdict::SOFT", 1.49 => nil, 1.51 => "by more than 50 %" do |times|
+      verdict(stiffness: times * twin_disc.budget.stiffness_ml_mpa).soft_says&.slice(/by more than \d+ %/)
+    end
+
+    both_sides "Feel::NextReading::MOST", 23 => false, 24 => true do |count|
+      taken = Struct.new(:readings, :circuit).new([nil] * count, twin_disc)
+      Sandbag::Feel::NextReading.new(taken, Struct.new(:id).new("marginal"), 100.0).enough?
+    end
+  end
+
+  describe "a fit" do
+    forces = [6, 8, 10, 14, 20, 35, 60, 90, 120]
+
+    # Readings of a lever that has this much air, and of whose seals this share gives.
+    def readings(forces, air_ml: 0.4, give: 0.0)
+      forces.map do |force|
+        pressure = twin_disc.pressure_mpa(force)
+        more = give * twin_disc.budget.gap_ml * (1 - Math.exp(-pressure / 0.1))
+        travel = twin_disc.travel_mm(pressure, air_ml: air_ml) + twin_disc.travel_of_volume_mm(more)
+        Sandbag::Feel::Reading.new(id: force.to_s, force_n: force.to_f, travel_mm: travel)
+      end
+    end
+
+    define_method(:fitted) { |**given| Sandbag::Feel::LeverFit.new(twin_disc, readings(forces, **given)) }
+
+    it "lets the air be less by what seals give of 4 % of the gap, to 0.1 MPa, and no more for it" do
+      fit = fitted
+      below, above = fit.free[2] - fit.low_ml, fit.high_ml - fit.free[2]
+      given = fitted(give: 0.04).free[2] - fit.free[2]
+      expect(given).to be > 0.005
+      expect(below - above).to be_within(0.03 * given).of(given)
+    end
+
+    both_sides "Feel::LeverFit::LOW_MPA", "Feel::Doubt::GIVE_SHARE", "Feel::Doubt::GIVE_MPA", 0.499 => 1,
+      0.501 => 0 do |mpa|
+      light = twin_disc.finger_force_n(mpa)
+      taken = readings([light, 60, 70, 80, 90, 100])
+      Sandbag::Feel::LeverFit.new(twin_disc, taken).low_readings
+    end
+
+    both_sides "Feel::LeverFit::LOW_READINGS", nil => 3 do |baseline|
+      Sandbag::Feel::LeverFit.new(twin_disc, readings(forces), baseline: baseline).low_wanted
+    end
+
+    it "doubts the efficiency by 4.4 % and the spring's preload by 22 %" do
+      expect(Sandbag::Feel::Doubt.new(twin_disc).errors).to eq [0.044, 0.22]
+      expect(Sandbag::Feel::Doubt.new(twin_disc, preload_known: true).errors).to eq [0.044]
+    end
+
+    both_sides "Feel::PlainFit::READABLE_MM", "Feel::PlainFit::OUTLIER", "Feel::Doubt::PRELOAD", "Feel::Doubt::EFFICIENCY",
+      0.3 => 0, 3.0 => 1 do |off_mm|
+      taken = readings(forces)
+      taken[4].travel_mm += off_mm
+      Sandbag::Feel::PlainFit.new(twin_disc, taken).outliers.size
+    end
+
+    both_sides "Feel::LeverReport::SAME_N", 1.49 => false, 1.51 => true do |apart|
+      wanted = Sandbag::Feel::LowForces.of(twin_disc).first
+      taken = Sandbag::Feel::Reading.new(id: "r", force_n: wanted + apart, travel_mm: 15.0)
+      Sandbag::Feel::LeverReport.new(found, twin_disc, [[taken, false]]).to_h[:suggested_n].include?(wanted)
+    end
+  end
+
+  describe "a hold and a pump" do
+    let(:control) { found.kind.control }
+
+    both_sides "Feel::HoldCheck::CREEP_LIMIT_MM", 2.0 => true, 2.01 => false do |creep|
+      Sandbag::Feel::HoldCheck.of(creep, control)[:pass]
+    end
+
+    both_sides "Feel::HoldSeries::LEAST", 3 => true, 4 => false do |count|
+      refused? { Sandbag::Feel::HoldSeries.check(Array.new(count) { |place| 20.0 * place }, [10.0] * count) }
+    end
+
+    both_sides "Feel::HoldSeries::LEAST_S", 19.9 => true, 20.0 => false do |long|
+      refused? { Sandbag::Feel::HoldSeries.check([0, 1, 2, long], [10.0] * 4) }
+    end
+
+    both_sides "Feel::HoldSeries::APART_S", 0.49 => true, 0.5 => false do |apart|
+      refused? { Sandbag::Feel::HoldSeries.check([0, apart, 10, 30], [10.0] * 4) }
+    end
+
+    # A straight creep of so much in a minute, read for two.
+    both_sides "Feel::HoldSeries::LIMIT_MM_S", "Feel::HoldSeries::MINUTE_S", "Feel::HoldCheck::SECONDS", 0.0 => "holds",
+      3.0 => "sinks" do |minute_mm|
+      times = (0..12).map { |place| 10.0 * place }
+      Sandbag::Feel::HoldSeries.new(times, times.map { |time| 20 + minute_mm * time / 60 }).id
+    end
+
+    it "reckons creep over a minute, and the leak a minute" do
+      times = (0..12).map { |place| 10.0 * place }
+      series = Sandbag::Feel::HoldSeries.new(times, times.map { |time| 20 + 1.2 * time / 60 })
+      expect(series.creep_mm).to be_within(1e-6).of(1.2)
+      expect(series.leak_ml_min(twin_disc)).to be_within(1e-6).of(1.2 / twin_disc.travel_of_volume_mm(1.0))
+    end
+
+    both_sides "Feel::Pump::LEAST", 2 => true, 3 => false do |pulls|
+      refused? { Sandbag::Feel::Pump.new([20.0] * pulls, nil, found.kind) }
+    end
+
+    both_sides "Feel::Pump::COMES_BACK", 12.9 => "clearance", 13.0 => "air" do |rest|
+      Sandbag::Feel::Pump.new([16.0, 12.0, 10.0], rest, found.kind).id
+    end
+
+    it "gains by pumping over 3 mm, 5 on a bicycle" do
+      bicycle = sheet(bicycle_plain).kind
+      gains = ->(mm, kind) { Sandbag::Feel::Pump.new([10.0 + mm, 11.0, 10.0], nil, kind).id }
+      expect([gains[3.0, found.kind], gains[3.01, found.kind], gains[5.0, bicycle], gains[5.01, bicycle]])
+        .to eq %w[steady gains steady gains]
+    end
+
+    both_sides "Feel::ClutchLiftCheck::GAUGE_ERROR_MM", 1.949 => "bleed_again", 1.951 => "marginal" do |lift|
+      Sandbag::Feel::ClutchLiftCheck.new(circuit(clutch_plain), lift).id
+    end
+  end
+
+  describe "what changed, and how fast" do
+    def trend(*values, error: 0.05)
+      points = values.each_with_index.map do |value, month|
+        Sandbag::Feel::Trend::Point.new(day: 2_460_000 + 30 * month, value: value, error: error, renewed: month.zero?)
+      end
+      Sandbag::Feel::Trend.new(points)
+    end
+
+    # Two readings 30 days apart, each ± 0.05: the rate's error is 0.05 √2 / 30.
+    both_sides "Feel::Trend::SURE", 0.13 => false, 0.15 => true do |more|
+      trend(0.1, 0.1 + more).known?
+    end
+
+    both_sides "Feel::Trend::LEAST_ERROR", 0.05 => false, 0.06 => true do |more|
+      trend(0.1, 0.1 + more, error: 0.001).known?
+    end
+
+    both_sides "Feel::Trend::LIMIT", "Feel::Trend::FAR", 0.9 => 0, 0.5 => 30 do |newest|
+      (trend(0.0, newest).due.first.jd - (2_460_000 + 30)).then { |days| (newest == 0.9) ? days / 4 : days }
+    end
+
+    it "puts what falls due no further off than ten years" do
+      expect(trend(0.1, 0.101, error: 0.0001).due).to be_nil
+      expect(trend(0.1, 0.1 + 0.06, error: 0.001).due.last.jd - 2_460_030).to eq 3650
+    end
+
+    def fit(air:, dead: 1.0, stiffness: 0.1, error: 0.05)
+      {"air_ml" => air, "air_error_ml" => error, "dead_volume_ml" => dead, "stiffness_ml_mpa" => stiffness,
+       "mm_per_ml" => 5.0, "covariance" => [[0.0025, 0, 0], [0, 0.000001, 0], [0, 0, 0.0025]]}
+    end
+
+    # Both ± 0.05: the difference is sure from 2 × 0.0707.
+    both_sides "Feel::Changes::SURE", 0.14 => nil, 0.143 => "Air came out.", -0.143 => "More air than before." do |less|
+      Sandbag::Feel::Changes.new(fit(air: 0.5), fit(air: 0.5 - less), nil).to_a.first[:says]
+    end
+
+    both_sides "Feel::Changes::SOFTER", 0.109 => nil,
+      0.111 => "Softer than it was: hose, caliper or tapered pads." do |now|
+      Sandbag::Feel::Changes.new(fit(air: 0.5), fit(air: 0.5, stiffness: now), nil).to_a.last[:says]
+    end
+
+    both_sides "Feel::Baseline::SAME", 1.02 => true, 1.021 => false do |times|
+      plain = {"mm_per_ml" => twin_disc.travel_of_volume_mm(1.0) * times, "degrees" => 5, "scale" => 1.0,
+               "expected_ml_mpa" => twin_disc.budget.stiffness_ml_mpa, "dead_volume_ml" => 1.0, "stiffness_ml_mpa" => 0.1}
+      Sandbag::Feel::Baseline.new(plain, twin_disc, "2026-01-01").same_lever?
+    end
+
+    both_sides "Feel::Baseline::MOST_DEGREES", 7 => 7, 9 => 8 do |degrees|
+      Sandbag::Feel::Baseline.new({"degrees" => degrees, "scale" => 1.0}, twin_disc, "2026-01-01").degrees
+    end
+  end
+
+  describe "the end of a job" do
+    def watch(seconds)
+      entries = [0, seconds].each_with_index.map do |second, place|
+        Sandbag::Job::Entry.new(id: "l#{place}", stage: "close", kind: "leak", data: {"value" => "dry"},
+          at: (Time.utc(2026, 3, 14, 9) + second).iso8601, by: "spec", position: place + 1)
+      end
+      bleed = Struct.new(:last_disturbed).new(nil)
+      Sandbag::Close::LeakWatch.new(Struct.new(:bleed, :journal).new(bleed, Sandbag::Job::Journal.new(entries)))
+    end
+
+    both_sides "Close::LeakWatch::APART_S", 599 => false, 600 => true do |seconds|
+      watch(seconds).done?
+    end
+
+    def level(below_mm, worn_mm)
+      Sandbag::Close::Level.new(found, twin_disc, worn: {"left_caliper" => worn_mm}, below_mm: below_mm)
+    end
+
+    it "is too full half a millimetre over what worn pads allow, and too low half under MIN" do
+      full = level(nil, 0.1)
+      seen = [full.highest_below_mm - 0.51, full.highest_below_mm - 0.5, full.lowest_below_mm + 0.5,
+        full.lowest_below_mm + 0.51].map { |below| level(below, 0.1).fault&.slice(/too full|below MIN/) }
+      expect(seen).to eq ["too full", nil, nil, "below MIN"]
+    end
+
+    both_sides "Close::Rechecks::FAR_MONTHS", "Close::Level::READ_TO_MM", "2026-06-14" => false, "2026-06-15" => true,
+      "2026-03-13" => true do |day|
+      job = JobInMemory.new(found)
+      job.answer_stops
+      job.add("ask", "route", {"route" => "bleed"})
+      refused? { job.add("close", "recheck", {"on" => day}) }
+    end
+
+    def fault(changed_on)
+      job = JobInMemory.new(found.set("fluid", "changed_on", changed_on, "measured"))
+      job.add("ask", "note", {"text" => "in"})
+      Sandbag::Close::FluidAge.fault(job.state)
+    end
+
+    both_sides "Close::FluidAge::LONG", "2022-03-15" => false, "2022-03-14" => true do |day|
+      !fault(day).nil?
+    end
+
+    it "waives nothing on the only brake" do
+      job = JobInMemory.new(found)
+      job.answer_stops
+      job.add("ask", "route", {"route" => "bleed"})
+      waive = -> { job.add("close", "waived", {"gate" => "bled", "lead" => "R. Tarn", "reason" => "late"}) }
+      job.add("ask", "intake", {"question" => "sole_brake", "value" => "yes"})
+      expect(problems(&waive).first.message).to include("only brake")
+      job.add("ask", "intake", {"question" => "sole_brake", "value" => "no"})
+      expect { waive.call }.not_to raise_error
+    end
+
+    it "shows the wait of the second leak watch before one that Ask set" do
+      job = JobInMemory.new(found)
+      job.answer_stops
+      job.add("ask", "wait", {"wait" => "aerated_fluid"})
+      expect(job.headline[:wait][:label]).to eq "Foamy fluid to settle"
+      job.add("ask", "route", {"route" => "bleed"})
+      job.add("close", "leak", {"value" => "dry"})
+      expect(job.headline[:wait][:label]).to eq "Second leak watch"
+    end
+
+    it "writes the day into what was renewed, tested or looked at, and into nothing else" do
+      days = lambda do |plain, route|
+        job = JobInMemory.new(sheet(plain))
+        job.answer_stops
+        job.add("ask", "route", {"route" => route})
+        written = Sandbag::Calendar::SignedDays.written(job.state, "2026-03-14")
+        written.parts.flat_map do |part|
+          written.values(part).select { |_, value|
+            value.value == "2026-03-14"
+          }.keys.map { |field| "#{part["id"]}.#{field}" }
+        end
+      end
+      expect(days[clutch_plain, "slave_work"]).to match_array %w[fluid.changed_on slave.looked_on]
+      expect(days[clutch_plain, "reseal_mc"]).to match_array %w[fluid.changed_on master.seals_on]
+      expect(days[twin_disc_plain,
+        "renew_hose"]).to match_array %w[fluid.changed_on left_hose.fitted_on right_hose.fitted_on]
+      expect(days[twin_disc_plain, "adjust_free_play"]).to eq []
+    end
+  end
+
+  describe "a stop that was lifted" do
+    def entry(place, stage, kind, **data)
+      Sandbag::Job::Entry.new(id: "e#{place}", stage: stage, kind: kind, data: data.transform_keys(&:to_s),
+        at: "2026-03-14T09:00:0#{place}Z", by: "spec", position: place)
+    end
+
+    def lifted?(*later)
+      row = {"id" => "A9", "when" => {"opens" => ["master"], "abs" => ["fitted"], "lever_feel" => ["soft"]}}
+      entries = [entry(1, "ask", "route", route: "reseal_mc"),
+        entry(2, "ask", "lifted", flag: "A9", lead: "R. Tarn", reason: "tool on its way"), *later]
+      journal = Sandbag::Job::Journal.new(entries)
+      !Sandbag::Ask::Liftings.new(journal, Sandbag::Ask::Seen.new(journal)).of(row).nil?
+    end
+
+    it "stands again once what raised it is entered again: another repair, the finding, the answer, the report" do
+      expect(lifted?).to be true
+      expect(lifted?(entry(3, "ask", "route", route: "renew_mc"))).to be false
+      expect(lifted?(entry(3, "ask", "finding", finding: "lever_feel", value: "soft"))).to be false
+      expect(lifted?(entry(3, "ask", "finding", finding: "lever_feel", value: "firm"))).to be true
+      expect(lifted?(entry(3, "ask", "intake", question: "abs", value: "fitted"))).to be false
+      expect(lifted?(entry(3, "ask", "intake", question: "abs", value: "none"))).to be true
+      expect(lifted?(entry(3, "ask", "flag", flag: "A9"))).to be false
+      expect(lifted?(entry(3, "ask", "flag", flag: "R01"))).to be true
+    end
+  end
+end
