@@ -12,7 +12,7 @@ RSpec.describe "Every constant of the core" do
   # Numbers that bound no behaviour anybody sees: steps of a computation, arithmetic's own error, lengths of lists that
   # a page shows. The simulated circuit's are held by its own specs (rig/).
   sums = %w[
-    Feel::LeverFit::PARAMETERS Feel::LeverFit::STEPS Feel::LeverFit::SETTLED Feel::NormalEquations::SINGULAR
+    Feel::LeverFit::PARAMETERS Feel::FreeFit::STEPS Feel::FreeFit::SETTLED Feel::NormalEquations::SINGULAR
     Feel::HoldSeries::PARAMETERS Feel::History::MONTH Airway::PointCount::DROP_ML Bleed::Checks::ARITHMETIC_MPA
     Planner::DayPlan::MOST_NODES Planner::DayPlan::MOST_WORK Job::Stage::RECENT Ask::View::SHOWN_RANKS
     Said::MOST_DECIMALS

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module App
+  # Closes a job with its signature: the job keeps the circuit as it was and all that was decided, the machine's record
+  # takes what was changed.
+  class SigningOff
+    # @param store [Store::All]; reader [JobReader]; shelf [ShelfDesk]; today [Date]
+    def initialize(store, reader, shelf, today)
+      @store = store
+      @reader = reader
+      @shelf = shelf
+      @today = today
+    end
+
+    # In the transaction that stores the signature.
+    # @param draft [JobWriter::Draft] of the signature
+    def close(draft)
+      id, circuit, state, entry = draft.job[:id], draft.circuit, draft.after, draft.entry
+      @store.jobs.close(id, at: entry.at, sheet: circuit[:sheet])
+      job = draft.job.merge(closed_at: entry.at)
+      record(job, circuit, state)
+      LeverFile.new(@store).add(job, state)
+      @reader.supplies_of(state).stale.each do |pulled|
+        @shelf.release(id, state.journal.find(pulled[:entry]), entry) if pulled[:item]
+      end
+      @shelf.use_up(id, entry)
+      sheet = Sandbag::Calendar::SignedDays.written(state, entry.at[0, 10])
+      @store.circuits.write_sheet(circuit[:id], sheet.to_h)
+      book = DueBook.new(@store, @reader.shop, @today)
+      book.write(circuit, sheet)
+      book.sign(job, state)
+    end
+
+    # Writes the records of jobs that were signed by a Sandbag that did not keep one. Once, when the server starts.
+    def record_signed
+      @store.jobs.unrecorded.each do |id|
+        job = @store.jobs.find(id)
+        circuit = @store.circuits.find(job[:circuit_id]).merge(sheet: job[:sheet])
+        state = @reader.state_of(job, circuit)
+        @store.transaction { record(job, circuit, state) }
+      end
+    end
+
+    private
+
+    def record(job, circuit, state)
+      content = {
+        edition: Sandbag::Tables.edition,
+        supplies: @reader.supplies_of(state).to_h,
+        **OpenJob.new(@store, @shelf, @reader.shop, job, circuit, state).to_h
+      }
+      @store.jobs.write_record(job[:id], JSON.parse(Sandbag::Said.in(JSON.generate(content), @reader.shop.display)))
+      @store.jobs.write_headline(job[:id], state.headline, Headlines::SIGNED)
+    end
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+require "matrix"
+
+module Sandbag
+  module Feel
+    # What one more reading would be worth: the standard error of the air were it taken, nothing else changed. The change
+    # of the inverse by one row is exact.
+    class OneMore
+      # @param weighed [WeighedReadings]; free [FreeFit] with an inverse
+      def initialize(weighed, free)
+        @weighed = weighed
+        @free = free
+        freeze
+      end
+
+      # @param force_n [Float]
+      # @return [Float] mL
+      def air_error_ml(force_n)
+        weight = @weighed.weight(Reading.new(force_n: force_n, gauge: @weighed.readings.all?(&:gauge)))
+        row = Vector.elements(@free.row(force_n))
+        reach = @free.inverse * row
+        variance = @free.inverse[2, 2] - weight * reach[2]**2 / (1 + weight * row.inner_product(reach))
+        # readings that hardly tell the numbers apart leave it to rounding
+        Math.sqrt(@free.scale * [variance, 0.0].max)
+      end
+    end
+  end
+end
