@@ -17,16 +17,14 @@ Dir.chdir(ROOT_DIR)
 LONGEST_S = 200
 
 # One change: bytes from to, what stands there instead, and how it is told.
-Mutation = Struct.new(:path, :from, :to, :text, :line, :kind, keyword_init: true) do
+Mutation = Struct.new(:path, :bytes, :from, :to, :text, :line, :kind, keyword_init: true) do
   def source
-    bytes = File.binread(path)
-    bytes[from...to] = text.b
-    bytes.force_encoding("UTF-8")
+    bytes.dup.tap { |changed| changed[from...to] = text.b }.force_encoding("UTF-8")
   end
 
   def to_s
-    old = File.binread(path)[from...to].force_encoding("UTF-8").lines.first.strip
-    "#{path}:#{line} #{kind}: #{old[0, 60]} → #{text.empty? ? "nothing" : text}"
+    old = bytes[from...to].force_encoding("UTF-8").lines.first.strip
+    "#{path}:#{line} #{kind}: #{old[0, 60]} → #{text}"
   end
 end
 
@@ -38,6 +36,7 @@ class Faults < Prism::Visitor
 
   def initialize(path)
     @path = path
+    @bytes = File.binread(path)
     @all = []
     super()
   end
@@ -86,7 +85,7 @@ class Faults < Prism::Visitor
   end
 
   def add(location, text, kind)
-    @all << Mutation.new(path: @path, from: location.start_offset, to: location.end_offset, text: text,
+    @all << Mutation.new(path: @path, bytes: @bytes, from: location.start_offset, to: location.end_offset, text: text,
       line: location.start_line, kind: kind)
   end
 end
@@ -165,7 +164,7 @@ Dir["spec/core/**/*_spec.rb"].sort.each { |path| load path }
 
 files = File.file?(under) ? [under] : Dir["#{under}/**/*.rb"].sort.grep_v(/schemas\.rb\z/)
 places = files.flat_map { |path| Faults.new(path).tap { |faults| Prism.parse_file(path).value.accept(faults) }.all }
-sample = places.shuffle(random: Random.new(seed)).first(count)
+sample = places.sample(count, random: Random.new(seed))
 specs = Specs.new
 queue = Queue.new
 sample.each { |mutation| queue << mutation }
@@ -183,4 +182,5 @@ by_outcome = Array.new(found.size) { found.pop }.group_by(&:last).transform_valu
 left = by_outcome.fetch(:passed, [])
 puts left.map(&:to_s).sort
 puts by_outcome.map { |outcome, mutations| "#{outcome} #{mutations.size}" }.join(", ")
-puts "#{left.size} of #{sample.size} survive (#{(100.0 * left.size / sample.size).round(1)} %), of #{places.size} places; seed #{seed}"
+share = (100.0 * left.size / sample.size).round(1)
+puts "#{left.size} of #{sample.size} survive (#{share} %), of #{places.size} places; seed #{seed}"

@@ -14,7 +14,7 @@ RSpec.describe "Every constant of the core" do
   sums = %w[
     Feel::LeverFit::PARAMETERS Feel::FreeFit::STEPS Feel::FreeFit::SETTLED Feel::NormalEquations::SINGULAR
     Feel::HoldSeries::PARAMETERS Feel::History::MONTH Airway::PointCount::DROP_ML Bleed::Checks::ARITHMETIC_MPA
-    Planner::DayPlan::MOST_NODES Planner::DayPlan::MOST_WORK Job::Stage::RECENT Ask::View::SHOWN_RANKS
+    Planner::DaySearch::MOST_NODES Planner::DaySearch::MOST_STEPS Job::Stage::RECENT Ask::View::SHOWN_RANKS
     Said::MOST_DECIMALS
   ]
 
