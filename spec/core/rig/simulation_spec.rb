@@ -61,7 +61,7 @@ RSpec.describe Sandbag::Rig::Simulation do
     now.act("do" => "lever", "to" => now.travel_mm * 0.6, "s" => 2)
     now.act("do" => "wait", "s" => 3)
     expect(now.pressure_mpa).to eq 0
-    gone = 1.2 * 1000 * (now.jar_ml + now.send(:excess_ml)) / leg.area_mm2
+    gone = 1.2 * 1000 * (now.jar_ml + now.excess_ml) / leg.area_mm2
     expect(now.slugs.first.at_mm).to be_within(1.0).of(50.0 + gone)
     expect(gone).to be > 100
   end
@@ -97,7 +97,7 @@ RSpec.describe Sandbag::Rig::Simulation do
     now.act("do" => "lever", "to" => now.travel_mm, "s" => 2)
     now.act("do" => "lever", "to" => 0, "s" => 0.5)
     # what the cup's lip stands less the column in the line, through line and nipple, for no more than the half second
-    suction = described_class::SUCTION_MPA - now.send(:head_mpa, 0)
+    suction = Sandbag::Rig::Moment::SUCTION_MPA - now.instance_variable_get(:@moment).send(:head_mpa, 0)
     drawn = 0.5 * suction / now.plumbing.resistance(now.plumbing.paths.first, 0.5)
     expect(now.air_ml).to be_between(0.6 * drawn, drawn)
     expect(drawn).to be > 0.2
@@ -205,7 +205,7 @@ RSpec.describe Sandbag::Rig::Simulation do
       expect(first - then_mm).to be > 2
       now.act("do" => "lever", "to" => 0, "s" => 0.5)
       now.act("do" => "wait", "s" => 5)
-      expect(now.send(:excess_ml)).to be_within(0.01).of(0)
+      expect(now.excess_ml).to be_within(0.01).of(0)
     end
 
     it "bring pads up that stood off, for good" do

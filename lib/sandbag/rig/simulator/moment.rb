@@ -3,9 +3,8 @@
 module Sandbag
   module Rig
     # What happens in a simulated circuit in a fiftieth of a second (docs/physics.md 3, 6): heat, pistons, fluid through
-    # every nipple, leak, cup and port, and the air with it. Fluid only ever goes from one place to another. The state
-    # that it moves is Simulation's.
-    module Moment
+    # every nipple, leak, cup and port, and the air with it. It moves what the Ledger holds.
+    class Moment
       STEP_S = 0.02
       # Air that an open port, or an open nipple under a hose that hangs above the master, lets up a second, mL.
       # [default]
@@ -17,61 +16,92 @@ module Sandbag
       # A hand at a syringe presses no harder, MPa. [default]
       SYRINGE_MPA = 0.3
 
-      # A fiftieth of a second passes.
-      # @param vacuum_mpa [Float] at every open nipple; brakes [Boolean] held on down a pass
+      # @param ledger [Ledger]; faults [Faults]; watch [Watch] that slips are told to
+      def initialize(ledger, faults, watch)
+        @ledger = ledger
+        @faults = faults
+        @watch = watch
+        @moved_ml = [0.0] * ledger.ends.size
+        @excess_before_ml = ledger.excess_ml
+        @swept_before_ml = 0.0
+      end
+
+      # @param ledger, watch the copies that another run goes on with
+      # @return [Moment] the same, to go on from apart
+      def copy(ledger, watch)
+        dup.tap { |other| other.send(:go_on, ledger, watch) }
+      end
+
+      # @param seconds [Float] since the start
+      # @param vacuum_mpa [Float] at every open nipple; warmth [Hash, nil] what Heat is told: brakes and boils_c; nil where
+      #   it is as warm as what is round it
       # @param pushed [Array, nil] place of a far end, mL, and whether it comes in at the master
       # @param homed [Array, nil] place of a far end, and mL by which its pistons are pressed home
-      # @param cracked [Boolean] the joint at the master's outlet is slack
-      # @param cycled [Boolean] the ABS unit's valves are
-      def advance(vacuum_mpa: 0.0, brakes: false, pushed: nil, homed: nil, cracked: false, cycled: false)
-        @seconds += STEP_S
+      # @param cracked [Boolean] the joint at the master's outlet is slack; cycled [Boolean] the ABS unit's valves are
+      # @param tapped [Boolean] the hose is; frothed [Boolean] small bubbles have not joined yet
+      def pass(seconds, vacuum_mpa: 0.0, warmth: nil, pushed: nil, homed: nil, cracked: false, cycled: false,
+        tapped: false, frothed: false)
+        @seconds = seconds
         @moved_ml.fill(0.0)
-        heat_up(brakes) if brakes || heat.celsius > celsius
+        @ledger.heat.pass(STEP_S, **warmth) if warmth
         out_at_joint if cracked
         out_of_unit if cycled
         take_up
-        pressure = pressure_mpa
+        pressure = @ledger.pressure_mpa
         home(*homed) if homed
         pushed ? push_in(*pushed) : flow_out(pressure, vacuum_mpa)
         leak(pressure)
         pass_cup(pressure)
         draw_in
         equalise(pressure) if port_open?
-        move_air
-        let_air_up if port_open? && !faults.outlet_high
-        @swept_before_ml = master.swept_ml
+        move_air(tapped, frothed)
+        let_air_up if port_open? && !@faults.outlet_high
+        @swept_before_ml = @ledger.master.swept_ml
       end
 
       private
 
-      # Fluid fills up behind pads that come nearer.
-      def take_up
-        taken = @give.take_up(excess_ml)
-        @rest_ml += taken
-        @excess_before_ml -= taken
+      def go_on(ledger, watch)
+        @ledger = ledger
+        @watch = watch
+        @moved_ml = @moved_ml.dup
       end
 
-      def heat_up(brakes)
-        heat.pass(STEP_S, brakes: brakes, boils_c: boils_c)
+      def port_open?
+        @ledger.master.port_open?
+      end
+
+      def ends
+        @ledger.ends
+      end
+
+      def notice(what)
+        @watch.notice(what, @seconds)
+      end
+
+      # Fluid fills up behind pads that come nearer.
+      def take_up
+        taken = @ledger.give.take_up(@ledger.excess_ml)
+        @ledger.rest_moved(taken)
+        @excess_before_ml -= taken
       end
 
       # No harder than a hand presses a syringe.
       def push_in(index, ml, from_master)
-        return if pressure_mpa > SYRINGE_MPA
-        @sealed_ml += ml
-        @poured_ml += ml
+        return if @ledger.pressure_mpa > SYRINGE_MPA
+        @ledger.push_in(ml)
         @moved_ml[index] += from_master ? expel(index, ml) : -ml
       end
 
       def home(index, ml)
-        @rest_ml -= ml
-        @give.press_home(ml)
+        @ledger.rest_moved(-ml)
+        @ledger.give.press_home(ml)
         @moved_ml[index] -= ml
       end
 
       # Through every open nipple, as hard as pressure, head and vacuum push it.
       def flow_out(pressure, vacuum_mpa)
-        @ends.each_with_index do |far, index|
+        ends.each_with_index do |far, index|
           next unless far.open?
           let_air_up_hose(index) if far.hung?
           driven_ml = (pressure + drawing_mpa(far, index, vacuum_mpa)) / resistance(far) * STEP_S
@@ -87,82 +117,77 @@ module Sandbag
 
       # From the master down to the hose's end, less what air takes off it; below nothing where it has to climb first.
       def head_mpa(index)
-        column_mm = @ends[index].path.head_mm + Airway::Drive::JAR_MM - air.head_lost_mm(index, @ends[index].path)
-        Hydraulics::Flow.head_mpa(column_mm, plumbing.fluid)
+        path = ends[index].path
+        column_mm = path.head_mm + Airway::Drive::JAR_MM - @ledger.air.head_lost_mm(index, path)
+        Hydraulics::Flow.head_mpa(column_mm, @ledger.plumbing.fluid)
       end
 
       # Under a hose that hangs above the master, air at the nipple rises into it for what fluid it has, or the
       # reservoir.
       def let_air_up_hose(index)
-        far = @ends[index]
-        most = port_open? ? PORT_ML_S * STEP_S : [PORT_ML_S * STEP_S, jar_ml].min
-        up = air.leave(index, far.path.length_mm, most, far.path.pocket_ml)
+        far = ends[index]
+        most = port_open? ? PORT_ML_S * STEP_S : [PORT_ML_S * STEP_S, @ledger.jar_ml].min
+        up = @ledger.air.leave(index, far.path.length_mm, most, far.path.pocket_ml)
         return unless up.positive?
         fluid, = far.hose.give(up, skip_air: true)
-        @jar_ml -= fluid
-        @sealed_ml += fluid + (port_open? ? @reservoir.give(up - fluid) : 0.0)
+        @ledger.from_jar(fluid)
+        @ledger.from_reservoir(up - fluid) if port_open?
         far.hose.take(0.0, up)
       end
 
       # No more than is under pressure, or than the reservoir has above its port; a vacuum draws air when that is empty.
       def available_ml(pressure, vacuum_mpa)
-        under = [excess_ml, 0.0].max
+        under = [@ledger.excess_ml, 0.0].max
         return under if pressure.positive? || !port_open?
-        vacuum_mpa.positive? ? sealed_ml : reservoir_ml
+        vacuum_mpa.positive? ? @ledger.sealed_ml : @ledger.reservoir.ml
       end
 
       # @return [Float] mL that left by a nipple, air at its end first
       def expel(index, ml)
-        return 0.0 unless ml.positive?
-        path = @ends[index].path
-        gone = air.leave(index, path.length_mm, ml, path.pocket_ml)
-        fluid = [ml - gone, sealed_ml].min
-        @sealed_ml -= fluid
-        @jar_ml += fluid
-        @ends[index].hose.take(fluid, gone)
-        gone + fluid
+        @ledger.expel(index, ml, ends[index].path)
       end
 
       def leak(pressure)
         return unless pressure.positive?
-        out = faults.leak_ml_s_mpa * pressure * STEP_S
-        past = faults.bypass_ml_s_mpa * pressure * STEP_S
-        @sealed_ml -= out + past
-        @leaked_ml += out
-        fill(past)
+        @ledger.leak(@faults.leak_ml_s_mpa * pressure * STEP_S)
+        back(@faults.bypass_ml_s_mpa * pressure * STEP_S)
+      end
+
+      # Into the reservoir; more than it holds runs over.
+      def back(ml)
+        notice("overfull") if @ledger.to_reservoir(ml)
       end
 
       # The piston comes back faster than the line gives back: fluid passes the cup. Strokes that follow quickly find
       # more in the line.
       def pass_cup(pressure)
-        freed = @swept_before_ml - master.swept_ml
-        return unless freed.positive? && @ends.none?(&:draws?)
-        given = (pressure + SUCTION_MPA) / plumbing.return_resistance(shut: faults.hose_shut) * STEP_S
-        @sealed_ml += @reservoir.give([freed - given, 0.0].max)
+        freed = @swept_before_ml - @ledger.master.swept_ml
+        return unless freed.positive? && ends.none?(&:draws?)
+        given = (pressure + SUCTION_MPA) / @ledger.plumbing.return_resistance(shut: @faults.hose_shut) * STEP_S
+        @ledger.from_reservoir([freed - given, 0.0].max)
       end
 
       # What is missing comes back by open nipples, as far as the cup's lip stands, else past the cup out of the
       # reservoir; air where that is empty.
       def draw_in
-        missing = -excess_ml
+        missing = -@ledger.excess_ml
         return unless missing > 1e-12
-        @ends.each_index { |index| missing -= draw_back(index, missing) } unless port_open?
+        ends.each_index { |index| missing -= draw_back(index, missing) } unless port_open?
         take_from_reservoir(missing)
       end
 
       # Out of what the hose hangs in; from a jar it does not stand in, air from under the thread.
       # @return [Float] mL that came
       def draw_back(index, missing)
-        far = @ends[index]
+        far = ends[index]
         return 0.0 unless far.draws?
         came = missing.clamp(0.0, suction_mpa(far, index) / resistance(far) * STEP_S)
         return 0.0 unless came.positive?
-        fluid, drawn = far.draw_back(came, jar_ml)
-        @jar_ml -= fluid
-        @sealed_ml += fluid
+        fluid, drawn = far.draw_back(came, @ledger.jar_ml)
+        @ledger.from_jar(fluid)
         @moved_ml[index] -= came
-        @watch.notice("released_open", seconds) if drawn.positive? && !far.under_fluid?
-        air.enter(drawn, index, far.path.length_mm) if drawn.positive?
+        notice("released_open") if drawn.positive? && !far.under_fluid?
+        @ledger.air.enter(drawn, index, far.path.length_mm) if drawn.positive?
         came
       end
 
@@ -172,57 +197,54 @@ module Sandbag
       end
 
       def resistance(far)
-        plumbing.resistance(far.path, far.turns, shut: faults.hose_shut)
+        @ledger.plumbing.resistance(far.path, far.turns, shut: @faults.hose_shut)
       end
 
       def take_from_reservoir(missing)
-        fluid = @reservoir.give(missing)
-        @sealed_ml += fluid
-        drawn = missing - fluid
+        drawn = missing - @ledger.from_reservoir(missing)
         return unless drawn > 1e-12
-        @watch.notice("port_uncovered", seconds)
-        air.enter(drawn, 0, 0.0)
+        notice("port_uncovered")
+        @ledger.air.enter(drawn, 0, 0.0)
       end
 
       # Open to the reservoir, what is over runs back, as fast as the line lets it.
       def equalise(pressure)
-        over = excess_ml
+        over = @ledger.excess_ml
         return unless over > 1e-12
-        back = [over, (pressure + ROLLBACK_MPA) / plumbing.vent_resistance(shut: faults.hose_shut) * STEP_S].min
-        @sealed_ml -= back
-        fill(back)
+        resistance = @ledger.plumbing.vent_resistance(shut: @faults.hose_shut)
+        back([over, (pressure + ROLLBACK_MPA) / resistance * STEP_S].min)
       end
 
       # What is over goes, as what runs back by the port does; air at the master first.
       def out_at_joint
-        over = [excess_ml, 0.0].max
-        out = ((pressure_mpa + ROLLBACK_MPA) / plumbing.joint_resistance * STEP_S).clamp(0.0, over)
-        gone = air.rise_out(out)
-        @sealed_ml -= out - gone
-        @leaked_ml += out - gone
+        over = [@ledger.excess_ml, 0.0].max
+        out = ((@ledger.pressure_mpa + ROLLBACK_MPA) / @ledger.plumbing.joint_resistance * STEP_S).clamp(0.0, over)
+        @ledger.leak(out - @ledger.air.rise_out(out))
       end
 
       def out_of_unit
-        given = unit.cycle(STEP_S)
-        @sealed_ml -= given
-        air.enter(given, 0, unit.at_mm) if given.positive?
+        given = @ledger.unit.cycle(STEP_S)
+        @ledger.from_unit(given)
+        @ledger.air.enter(given, 0, @ledger.unit.at_mm) if given.positive?
       end
 
-      def move_air
-        air.settle if seconds >= @frothed_until
-        air.move(plumbing.paths, flows, tapped: seconds < @tapped_until, seconds: STEP_S)
+      def move_air(tapped, frothed)
+        @ledger.air.settle unless frothed
+        @ledger.air.move(@ledger.plumbing.paths, flows, tapped: tapped, seconds: STEP_S)
       end
 
       # @return [Array<Float>] mL/s outward on each way: what left by its nipple, and its share of what far ends took
       def flows
-        taken = (excess_ml - @excess_before_ml) / plumbing.paths.size
-        @excess_before_ml = excess_ml
+        excess = @ledger.excess_ml
+        taken = (excess - @excess_before_ml) / ends.size
+        @excess_before_ml = excess
         @moved_ml.map { |ml| (ml + taken) / STEP_S }
       end
 
       # Air under the open port goes up into the reservoir; fluid comes down in its place.
       def let_air_up
-        @sealed_ml += @reservoir.give(air.rise_out(reservoir_ml.clamp(0.0, PORT_ML_S * STEP_S)))
+        room = @ledger.reservoir.ml.clamp(0.0, PORT_ML_S * STEP_S)
+        @ledger.from_reservoir(@ledger.air.rise_out(room))
       end
     end
   end

@@ -1,18 +1,26 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module Sandbag
   module Rig
     # A simulated circuit that runs: lever, nipples, reservoir and tools are worked (Hands), fluid and air move by the
-    # formulas of hydraulics and of the bleed (docs/physics.md 3, 6), a fiftieth of a second at a time (Moment). Nothing
-    # here is chance: the same actions give the same circuit. No fluid and no air comes from nowhere or goes nowhere.
+    # formulas of hydraulics and of the bleed (docs/physics.md 3, 6), a fiftieth of a second at a time (Moment), in what
+    # the Ledger holds. Nothing here is chance: the same actions give the same circuit.
     class Simulation
-      include Moment
+      extend Forwardable
 
+      STEP_S = Moment::STEP_S
       # Tapping shakes bubbles loose for so long. [default]
       TAPPED_S = 5.0
 
-      attr_reader :plumbing, :faults, :celsius, :seconds, :master, :jar_ml, :leaked_ml, :sealed_ml, :poured_ml, :air,
-        :placed, :heat, :unit
+      def_delegators :@ledger, :plumbing, :master, :air, :heat, :unit, :jar_ml, :leaked_ml, :sealed_ml, :poured_ml,
+        :pressure_mpa, :excess_ml, :fluid_ml, :used_ml, :draw_off
+      def_delegators :master, :lever_mm, :lever_mm=, :travel_mm, :port_open?
+      # openings: how often a nipple was opened; events [Array<Watch::Event>] slips, in the order they were made
+      def_delegators :@watch, :events, :openings
+
+      attr_reader :faults, :celsius, :seconds, :placed
 
       # @param sheet [Circuit::Sheet]; air [Array<Slug>]; faults [Faults]; celsius [Float] of the fluid
       # @param reservoir [Float] share of it that is filled; old [Boolean] the fluid below it has to be renewed
@@ -21,31 +29,22 @@ module Sandbag
         water: 0.0, unit_ml: 0.0)
         @sheet = sheet
         @celsius = celsius
-        @circuit = sprung(Sandbag::Circuit::Assembly.build(sheet), faults.spring)
-        @plumbing = Plumbing.new(sheet, celsius: celsius)
-        @placed = [].freeze
         @faults = faults
-        @seconds = 0.0
-        @master = Master.new(@circuit, faults)
-        @give = Give.new(@circuit, faults)
-        @reservoir = Reservoir.new(sheet.value("reservoir", "usable"), reservoir)
-        @jar_ml = @leaked_ml = @poured_ml = @covered_ml = 0.0
-        @air = Air.new(air, plumbing.fluid)
-        @watch = Watch.new
-        @heat = Heat.new(celsius)
-        @unit = AbsUnit.new(plumbing.paths.first, unit_ml)
         @water = water
         @fluid = Tables.find("fluids", sheet.value("fluid", "stamped"))
-        @ends = plumbing.paths.map do |path|
-          FarEnd.new(path, ClearHose.new(path.volume_ml + @circuit.master.fluid_ml, old: old || water.positive?))
-        end
-        @moved_ml = [0.0] * @ends.size
-        @tapped_until = @frothed_until = 0.0
-        @rest_ml = @circuit.fluid_ml
-        # fluid shut in below the master's cup, at rest
-        @sealed_ml = @rest_ml - air_ml
-        @excess_before_ml = excess_ml
-        @swept_before_ml = 0.0
+        @placed = [].freeze
+        @seconds = @tapped_until = @frothed_until = 0.0
+        @watch = Watch.new
+        @ledger = opened(air, reservoir, unit_ml, old: old || water.positive?)
+        @moment = Moment.new(@ledger, faults, @watch)
+      end
+
+      # A fiftieth of a second passes.
+      # @param brakes [Boolean] held on down a pass; held [Hash] see Moment#pass
+      def advance(brakes: false, **held)
+        @seconds += STEP_S
+        warmth = {brakes: brakes, boils_c: boils_c} if brakes || heat.celsius > celsius
+        @moment.pass(seconds, **held, warmth: warmth, tapped: seconds < @tapped_until, frothed: seconds < @frothed_until)
       end
 
       # @return [Float] mL of air in the lines, as it would be outside
@@ -65,45 +64,20 @@ module Sandbag
 
       # @return [Float] mL over the port; at its mark; that ran over
       def reservoir_ml
-        @reservoir.ml
+        @ledger.reservoir.ml
       end
 
       def reservoir_full_ml
-        @reservoir.full_ml
+        @ledger.reservoir.full_ml
       end
 
       def spilled_ml
-        @reservoir.spilled_ml
-      end
-
-      # @return [Float] mL that were used: what came into the jar since it was set down
-      def used_ml
-        jar_ml - @covered_ml
-      end
-
-      # @return [Array<Watch::Event>] slips, in the order they were made
-      def events
-        @watch.events
-      end
-
-      # @return [Integer] how often a nipple was opened
-      def openings
-        @watch.openings
-      end
-
-      # @return [Float] mL of fluid, wherever it is: the same until somebody pours or pushes some in
-      def fluid_ml
-        sealed_ml + reservoir_ml + jar_ml + leaked_ml + spilled_ml + unit.fluid_ml - poured_ml
-      end
-
-      # @return [Float] MPa
-      def pressure_mpa
-        @give.pressure_mpa(excess_ml, gas_ml)
+        @ledger.reservoir.spilled_ml
       end
 
       # @return [Float] mm that a clutch's slave stands out
       def lift_mm
-        @give.lift_mm(excess_ml, gas_ml)
+        @ledger.give.lift_mm(@ledger.excess_ml, @ledger.gas_ml)
       end
 
       # @return [Float] N at the finger that hold the lever where it is
@@ -111,27 +85,15 @@ module Sandbag
         master.force_n(pressure_mpa)
       end
 
-      def lever_mm
-        master.lever_mm
-      end
-
-      def travel_mm
-        master.travel_mm
-      end
-
-      def port_open?
-        master.port_open?
-      end
-
       # @return [Float] 0 to 1: how fresh the fluid is that the worst end gives
       def fresh
-        @ends.map { |far| far.hose.fresh }.min
+        @ledger.ends.map { |far| far.hose.fresh }.min
       end
 
       # @param id [String] of a far end
       # @return [Float] the same of one end
       def fresh_at(id)
-        @ends[index(id)].hose.fresh
+        @ledger.ends[index(id)].hose.fresh
       end
 
       # @return [Float] % of water in the fluid at the far ends: what was there goes out with the old fluid
@@ -167,7 +129,7 @@ module Sandbag
           t: seconds, lever_mm: lever_mm, piston_mm: master.piston_mm, pressure_mpa: pressure_mpa, force_n: force_n,
           reservoir_ml: reservoir_ml, jar_ml: used_ml, air_out_ml: air_out_ml, celsius: heat.celsius,
           steam_ml: heat.steam_ml, unit_ml: unit.ml, slugs: slugs.map { |slug| seen(slug) },
-          hoses: @ends.map { |far| {fresh: far.hose.fresh, pieces: far.hose.pieces} }
+          hoses: @ledger.ends.map { |far| {fresh: far.hose.fresh, pieces: far.hose.pieces} }
         }
       end
 
@@ -176,47 +138,33 @@ module Sandbag
         dup.tap { |copy| copy.send(:part) }
       end
 
-      # The lever stands there.
-      def lever_mm=(mm)
-        master.lever_mm = mm
-      end
-
       # Every nipple is shut.
       def shut?
-        @ends.none?(&:open?)
+        @ledger.ends.none?(&:open?)
       end
 
       # A nipple, opened so far.
       # @param index [Integer] of a far end
       def turn(index, turns)
-        if turns.positive? && !@ends[index].open?
+        if turns.positive? && !@ledger.ends[index].open?
           @watch.open(plumbing.paths, index, turns, slugs.map(&:path).uniq, seconds)
         end
-        @ends[index].turns = turns
+        @ledger.ends[index].turns = turns
       end
 
       def open?(index)
-        @ends[index].open?
+        @ledger.ends[index].open?
       end
 
       # Something else at a nipple. A tube's jar gets fluid first, for its end to stand in.
       # @param what [String] of practice_fits.yml
       def fit(index, what)
-        @ends[index].fit(what)
-        return unless what == "tube" && @covered_ml.zero?
-        @covered_ml = FarEnd::COVER_ML
-        @jar_ml += @covered_ml
-        @poured_ml += @covered_ml
+        @ledger.ends[index].fit(what)
+        @ledger.cover_tube(FarEnd::COVER_ML) if what == "tube"
       end
 
       def pour(ml)
-        @poured_ml += ml
-        fill(ml)
-      end
-
-      # Out of the reservoir by a syringe, down to its port.
-      def draw_off(ml)
-        @jar_ml += @reservoir.give(ml)
+        notice("overfull") if @ledger.pour(ml)
       end
 
       def tap_hose
@@ -225,15 +173,15 @@ module Sandbag
 
       # @return [Float] mL that pistons can still be pressed home
       def homes_ml
-        @give.homes_ml
+        @ledger.give.homes_ml
       end
 
       # Laid otherwise: of practice_places.yml.
       def place(what)
         @placed = (placed | [what]).freeze
         laid = placed.map { |id| Tables.find("practice_places", id)["lays"] }.reduce(:merge)
-        @plumbing = Plumbing.new(@sheet, celsius: celsius, **laid.transform_keys(&:to_sym))
-        @ends.zip(plumbing.paths) { |far, path| far.path = path }
+        @ledger.plumbing = Plumbing.new(@sheet, celsius: celsius, **laid.transform_keys(&:to_sym))
+        @ledger.ends.zip(plumbing.paths) { |far, path| far.path = path }
       end
 
       # A slip, now.
@@ -251,42 +199,32 @@ module Sandbag
 
       private
 
-      # With a return spring that is not the record's.
-      def sprung(circuit, times)
+      def opened(air, reservoir, unit_ml, old:)
+        circuit = sprung(Sandbag::Circuit::Assembly.build(@sheet))
+        plumbing = Plumbing.new(@sheet, celsius: celsius)
+        ends = plumbing.paths.map do |path|
+          FarEnd.new(path, ClearHose.new(path.volume_ml + circuit.master.fluid_ml, old: old))
+        end
+        Ledger.new(circuit, plumbing, faults, air: Air.new(air, plumbing.fluid), heat: Heat.new(celsius), ends: ends,
+          reservoir: Reservoir.new(@sheet.value("reservoir", "usable"), reservoir),
+          unit: AbsUnit.new(plumbing.paths.first, unit_ml))
+      end
+
+      # With a return spring that may not be the record's.
+      def sprung(circuit)
         master = circuit.master
-        circuit.worked_by(master: master.with(preload_n: times * master.preload_n), lever: circuit.lever)
+        circuit.worked_by(master: master.with(preload_n: faults.spring * master.preload_n), lever: circuit.lever)
+      end
+
+      def part
+        @ledger = @ledger.copy
+        @watch = @watch.copy
+        @moment = @moment.copy(@ledger, @watch)
       end
 
       # In the far end it is seen at the end of its way.
       def seen(slug)
         {**slug.to_h, at_mm: [slug.at_mm, plumbing.paths[slug.path].length_mm].min}
-      end
-
-      def part
-        @master = @master.dup
-        @give = @give.dup
-        @air = @air.copy
-        @watch = @watch.copy
-        @ends = @ends.map(&:copy)
-        @reservoir = @reservoir.dup
-        @heat = @heat.dup
-        @unit = @unit.dup
-        @moved_ml = @moved_ml.dup
-      end
-
-      # Into the reservoir; more than it holds runs over.
-      def fill(ml)
-        @watch.notice("overfull", seconds) if @reservoir.take(ml)
-      end
-
-      # mL beyond what lies in the circuit at rest: what gap, hoses, calipers and air have to take.
-      def excess_ml
-        master.swept_ml + sealed_ml + gas_ml - @rest_ml
-      end
-
-      # Air and steam, as they would be outside.
-      def gas_ml
-        air_ml + heat.steam_ml
       end
     end
   end
