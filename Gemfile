@@ -2,6 +2,9 @@
 
 source "https://rubygems.org"
 
+# As new as Ruby 3.1 takes them. Newer ones want Ruby 3.2 (sqlite3 2.9, parallel_tests 5, zeitwerk 2.7) or 3.3
+# (simplecov 1).
+
 ruby ">= 3.1"
 
 gem "base64", "~> 0.2"
@@ -10,7 +13,7 @@ gem "json_schemer", "~> 2.5"
 gem "matrix", "~> 0.4"
 gem "prawn", "~> 2.5"
 gem "prawn-table", "~> 0.2"
-gem "puma", "~> 6.6"
+gem "puma", "~> 8.0"
 gem "rack-protection", "~> 4.2"
 gem "ruby-vips", "~> 2.2"
 gem "sequel", "~> 5.110"

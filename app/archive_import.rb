@@ -163,8 +163,7 @@ module App
       raise
     rescue Store::Document::TooNew => newer
       raise Sandbag::Refusal.at(place, newer.message, "a document of this version or an older one")
-    rescue Sequel::DatabaseError, Sequel::Error, ArgumentError, KeyError, NoMethodError, TypeError,
-      Store::Missing => fault
+    rescue Sequel::Error, ArgumentError, KeyError, Store::Missing => fault
       raise Sandbag::Refusal.at(place, "is damaged, or names what is not there: #{fault.class}",
         "a thing as Sandbag writes it")
     end

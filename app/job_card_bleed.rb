@@ -7,7 +7,7 @@ module App
     # @param bleed [Hash, nil] what the stage shows
     # @return [Array<Array(String, String)>]
     def self.of(bleed)
-      return [] unless bleed && bleed[:begun]
+      return [] unless bleed[:begun]
       [
         ["Way", way(bleed)],
         *bleed[:changes].map { |change| ["Changed", "#{change[:from]} to #{change[:to]}. #{change[:says]}"] },

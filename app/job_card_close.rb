@@ -6,13 +6,11 @@ module App
     # @param close [Hash, nil] view of the stage
     # @return [Array<Array(String, String)>] rows of release
     def self.gates(close)
-      return [] unless close
       close[:gates].reject { |gate| gate[:step] }.map { |gate| [gate[:label], standing(gate)] }
     end
 
     # @return [Array<Array(String, String)>] rows of what was done at the end
     def self.ending(close)
-      return [] unless close
       watches = close.dig(:leak_watch, :watches).map { |watch| "#{watch[:dry] ? "dry" : "WET"} #{time(watch[:at])}" }
       [
         (["Leak watches", watches.join(", ")] if watches.any?),

@@ -4,7 +4,7 @@ module App
   # What a job card says of the cylinder: stripped, measured and built, as two-column rows.
   module JobCardCylinder
     def self.strip(strip)
-      return [] unless strip && strip[:pieces].positive?
+      return [] unless strip[:pieces].positive?
       waived = strip[:setup].select { |row| row[:reason] }.map { |row| ["Waived", "#{row[:label]}: #{row[:reason]}"] }
       skipped =
         strip[:steps].select { |step| step[:reason] }.map { |step| ["Skipped", "#{step[:label]}: #{step[:reason]}"] }
@@ -22,7 +22,6 @@ module App
     end
 
     def self.measure(measure)
-      return [] unless measure
       unless measure[:apart]
         return measure[:comparison].filter_map do |row|
           [row[:label], [row[:value], row[:note]].compact.join(": ")] if row[:value]
@@ -39,7 +38,7 @@ module App
     end
 
     def self.build(build)
-      return [] unless build && build[:steps].any?
+      return [] unless build[:steps].any?
       lubricant = Sandbag::Tables.find("lubricants", build[:lubricant])["label"]
       checks =
         build[:checks].map do |check|

@@ -4,7 +4,6 @@ module App
   # What the job card says of Fit: torques with value, origin, tool and hand; seals counted; hoses; gaps.
   module JobCardFit
     def self.of(fit)
-      return [] unless fit
       said = Sandbag::Said
       [
         *fit[:torques].map { |line| [line[:label], torque(line, said)] },

@@ -3,17 +3,23 @@
 module App
   # What a job card says, as titled lists of two-column rows.
   module JobCardSections
+    # Stage => its sections, out of what it shows. A stage without any is not on the card.
+    SECTIONS = {
+      "ask" => ->(view, _) { [["Ask", ask(view)]] },
+      "choose" => ->(view, stock) { [["Choose", choose(view) + pulled(view, stock)]] },
+      "strip" => ->(view, _) { [["Strip", JobCardCylinder.strip(view)]] },
+      "measure" => ->(view, _) { [["Measure", JobCardCylinder.measure(view)]] },
+      "build" => ->(view, _) { [["Build", JobCardCylinder.build(view)]] },
+      "fit" => ->(view, _) { [["Fit", JobCardFit.of(view)]] },
+      "bleed" => ->(view, _) { [["Bleed", JobCardBleed.of(view)]] },
+      "feel" => ->(view, _) { [["Feel", feel(view)]] },
+      "close" => ->(view, _) { [["Release gates", JobCardClose.gates(view)], ["At the end", JobCardClose.ending(view)]] }
+    }.freeze
+
     # @param state [Sandbag::Job::State]; stock [Sandbag::Shelf::Stock]
-    # @return [Array<Array(String, Array<Array(String, String)>)>]
+    # @return [Array<Array(String, Array<Array(String, String)>)>] in the order of the job's stages
     def self.of(state, stock)
-      views = state.stages.transform_values(&:view)
-      ask, choose, strip, measure, build, fit, bleed, feel, close = views.values_at(*Sandbag::STAGES)
-      [["Ask", ask(ask)], ["Choose", choose(choose) + pulled(choose, stock)], ["Strip", JobCardCylinder.strip(strip)],
-        ["Measure", JobCardCylinder.measure(measure)], ["Build", JobCardCylinder.build(build)],
-        ["Fit", JobCardFit.of(fit)],
-        ["Bleed", JobCardBleed.of(bleed)],
-        ["Feel", feel(feel)], ["Release gates", JobCardClose.gates(close)],
-        ["At the end", JobCardClose.ending(close)]]
+      state.stages.flat_map { |id, stage| SECTIONS.key?(id) ? SECTIONS[id].call(stage.view, stock) : [] }
     end
 
     def self.ask(ask)
@@ -37,7 +43,6 @@ module App
     end
 
     def self.choose(choose)
-      return [] unless choose
       cylinder = choose[:cylinder]
       [
         (["Cylinder", cylinder_said(cylinder)] if cylinder),
@@ -55,7 +60,6 @@ module App
 
     # What came off the shelf or was bought; tools and protection are not part of the record.
     def self.pulled(choose, stock)
-      return [] unless choose
       water = choose[:water] ? [["Water before", format("%.1f %%", choose[:water])]] : []
       water +
         choose[:pulled]
@@ -71,7 +75,6 @@ module App
     PULLED = {"kit" => "Kit", "cylinder" => "Cylinder in", "fluid" => "Fluid bottle", "washers" => "Washers"}.freeze
 
     def self.feel(feel)
-      return [] unless feel
       verdict = feel[:lift] || feel[:verdict]
       [
         *(verdict ? verdict_rows(verdict) : []),

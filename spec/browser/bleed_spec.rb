@@ -81,7 +81,7 @@ RSpec.describe "Bleeding by foot switch", :browser do
     session.refresh
     expect(session).to have_css("[data-figure='strokes']", text: "12")
     served.start
-    expect(session).not_to have_content("Server away", wait: 12)
+    expect(session).not_to have_content("Server away")
     expect(session).to have_css("[data-figure='strokes']", text: "12")
     until_api { api("/jobs/job-tourer-front/entries")["items"].size >= before + 5 }
     items = api("/jobs/job-tourer-front/entries")["items"]

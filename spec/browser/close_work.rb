@@ -30,20 +30,28 @@ module CloseWorkByHand
   def settle_the_record
     session.click_button "Second watch: dry"
     expect(session).to have_content("Dry twice")
-    session.fill_in "Batch on the bottle", with: "L 2604\n" if session.has_field?("Batch on the bottle", wait: 0.5)
+    session.fill_in "Batch on the bottle", with: "L 2604\n" if open_gates.any? { |gate| gate["id"] == "batch" }
     session.find("[aria-label^='Re-check on ']").click
     expect(session).to have_no_css("[aria-label^='Re-check on ']")
-    ["Name of the second person", "The lead's name"].each do |name|
-      session.fill_in name, with: "M. Beck\n" if session.has_field?(name, wait: 0.2)
-    end
+    open_gates.filter_map { |gate| gate["by_name"] }.each { |name| session.fill_in name, with: "M. Beck\n" }
+  end
+
+  # What the page shows open, as the server has it.
+  def open_gates
+    shown(close_job, "close")["gates"].reject { |gate| gate["met"] }
   end
 
   # Many by one tap where there are several.
   def confirm_place(label)
     place = session.find("section[aria-label='#{label}']")
-    many = place.all("[aria-label^='#{label}: all']", wait: 0.2).first
+    id = shown(close_job, "close")["places"].find { |each| each["label"] == label }["id"]
+    by_hand = open_gates.select { |gate| gate["place"] == id && gate["settled"] == "confirmed" && gate["by_name"].nil? }
     open = "[aria-label$=': I have checked'], [aria-label$=': Done']"
-    many ? many.click : place.all(open, wait: 0.2).each(&:click)
+    if by_hand.size > 1
+      place.find("[aria-label^='#{label}: all']").click
+    elsif by_hand.any?
+      place.find(open).click
+    end
     expect(place).to have_no_css(open)
   end
 end

@@ -105,7 +105,7 @@ module FitWorkByHand
   def fit_play
     play = fit_now["free_play"]
     return unless play && play["due"]
-    low, high = play["tip_mm"] || [2, 4]
+    low, high = (play["range"][/[\d.]+ to [\d.]+ mm at the tip/] || "2 to 4").scan(/[\d.]+/).map(&:to_f)
     session.find("label", text: "At the tip", exact_text: true).click
     session.fill_in "Free play at the tip", with: "#{(low + high) / 2.0}\n"
     until_api { fit_now["free_play"]["due"].nil? }

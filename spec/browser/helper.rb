@@ -10,6 +10,42 @@ module AtTheBench
 
   attr_reader :served, :session
 
+  # The page's time stands still until it is moved (ui/src/kit/time.ts): nothing that is seen rests on how fast this
+  # machine is.
+  TIME = <<~JS
+    window.sandbagClock = (() => {
+      let now = Date.now();
+      const repeated = new Set();
+      const due = (end) => [...repeated].filter((each) => each.next <= end).sort((a, b) => a.next - b.next)[0];
+      return {
+        now: () => now,
+        every: (ms, tick) => {
+          const each = { ms, tick, next: now + ms };
+          repeated.add(each);
+          return () => repeated.delete(each);
+        },
+        move: async (ms) => {
+          const end = now + ms;
+          for (let each = due(end); each; each = due(end)) {
+            now = each.next;
+            each.next += each.ms;
+            await each.tick();
+          }
+          now = end;
+        },
+      };
+    })();
+  JS
+
+  def stop_time
+    session.driver.browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: TIME)
+  end
+
+  # Everything that the page does in so many seconds is done, and answered, when this returns.
+  def move_time(seconds)
+    session.evaluate_async_script("window.sandbagClock.move(1000 * arguments[0]).then(arguments[1])", seconds)
+  end
+
   # Opens an address and waits for all that stands there.
   def open_page(path)
     session.visit(served.url + path)
@@ -75,7 +111,7 @@ module AtTheBench
         "done(found.every(Boolean)))"
     session
       .document
-      .synchronize(15, errors: [RuntimeError]) { session.evaluate_async_script(script, paths) || raise("not kept yet") }
+      .synchronize(Browser::PATIENCE_SECONDS, errors: [RuntimeError]) { session.evaluate_async_script(script, paths) || raise("not kept yet") }
   end
 
   def figure(name)
@@ -159,7 +195,7 @@ module AtTheBench
 
   # Until the server's answers make the block true.
   def until_api
-    session.document.synchronize(8, errors: [RuntimeError]) { yield || raise("not yet") }
+    session.document.synchronize(Browser::PATIENCE_SECONDS, errors: [RuntimeError]) { yield || raise("not yet") }
   end
 
   # What a stage of a job shows.

@@ -44,7 +44,7 @@ RSpec.describe "Choosing a cylinder", :browser do
     session.click_button "15.875 × 19"
     expect(session).to have_content("needs the rider's agreement")
     expect(session).to have_button("Take it, as agreed", disabled: true)
-    session.fill_in "The lever changes by over a quarter. The rider's agreement, in words", with: "tried it, wants it\n"
+    session.fill_in "The lever changes by over 25 %. The rider's agreement, in words", with: "tried it, wants it\n"
     session.click_button "Take it, as agreed"
     expect(session).to have_content("Taken")
     expect(shown("job-tourer-front", "choose")["cylinder"]).to eq("bore" => 15.875, "push_offset" => 19.0,

@@ -3,29 +3,33 @@
 require_relative "helper"
 
 RSpec.describe "Practice", :browser do
-  before { open_page "/practice" }
+  before do
+    stop_time
+    open_page "/practice"
+  end
 
   # Space as a foot switch holds it.
   def hold_lever(seconds)
-    actions = session.driver.browser.action
-    actions.key_down(:space).perform
-    sleep seconds
+    session.driver.browser.action.key_down(:space).perform
+    move_time seconds
     yield if block_given?
   ensure
     session.driver.browser.action.key_up(:space).perform
-    sleep 0.7
+    move_time 0.7
   end
 
   def hold(key, seconds)
     session.driver.browser.action.key_down(key).perform
-    sleep seconds
+    move_time seconds
   ensure
     session.driver.browser.action.key_up(key).perform
-    sleep 0.3
+    move_time 0.3
   end
 
-  def shut?
-    session.has_button?("Open the nipple (N)", wait: 2)
+  # What a key does is sent with the next tick.
+  def press(*keys)
+    super
+    move_time 0.2
   end
 
   it "does a lesson well, by keys: hold, open, pull through, shut, let go" do
@@ -35,10 +39,10 @@ RSpec.describe "Practice", :browser do
     6.times do
       hold_lever(0.5) do
         press "n"
-        sleep 1.2
+        move_time 1.2
         press "n"
       end
-      expect(shut?).to be true
+      expect(session).to have_button("Open the nipple (N)")
       press "t"
     end
     press "f"
@@ -62,10 +66,15 @@ RSpec.describe "Practice", :browser do
     expect(session).to have_css("g[data-slug]")
     hand = Selenium::WebDriver::Interactions.mouse(name: "hand")
     keys = Selenium::WebDriver::Interactions.key("keys")
-    session.driver.browser.action(devices: [hand, keys])
-      .move_to(session.find("path[stroke='transparent']").native, -20, 0).click_and_hold.move_by(0, 35)
-      .pause(device: hand, duration: 1.5).send_keys("n").move_by(0, 40)
-      .pause(device: hand, duration: 1.5).send_keys("n").pause(device: hand, duration: 0.5).release.perform
+    action = -> { session.driver.browser.action(devices: [hand, keys]) }
+    action.call.move_to(session.find("path[stroke='transparent']").native, -20, 0).click_and_hold.move_by(0, 35).perform
+    move_time 1.5
+    action.call.send_keys("n").move_by(0, 40).perform
+    move_time 1.5
+    action.call.send_keys("n").perform
+    move_time 0.5
+    action.call.release.perform
+    move_time 0.5
     expect(session).to have_css("svg[aria-label*='lever 0 % in']")
     expect(session.find("[data-figure='jar']").text.to_f).to be_between(0.3, 1.5)
     press "f"
@@ -130,6 +139,7 @@ RSpec.describe "Practice", :browser do
     session.click_button "With the pen"
     expect(session).to have_css("[role=status]", text: /\A[34]\.\d %/)
     session.click_button "Brake down the pass"
+    move_time 0.2
     expect(session).to have_css("[data-figure='celsius']", text: /1[6-9]\d/)
     expect(session).to have_content("boils")
     press "f"
@@ -137,6 +147,7 @@ RSpec.describe "Practice", :browser do
     session.click_button "Other lessons"
     session.click_button "Start: Alone with a one-way valve"
     session.find("label", text: "One-way valve").click
+    move_time 0.2
     press "n"
     4.times { hold_lever(1.4) && press("t") }
     press "n"
@@ -156,7 +167,7 @@ RSpec.describe "Practice", :browser do
       press "r"
     end
     press "n"
-    expect(shut?).to be true
+    expect(session).to have_button("Open the nipple (N)")
     press "f"
     expect(session).to have_content("Pushed against a shut nipple, 1 ×.")
     session.click_button "Other lessons"

@@ -18,7 +18,10 @@ module Browser
     --force-device-scale-factor=1
     --hide-scrollbars
   ].freeze
-  PATIENCE_SECONDS = 8
+  # Waits end on what is waited for; only what never comes takes so long, on any machine.
+  PATIENCE_SECONDS = 60
+  # Looking a page through for what is out of reach takes long on a laden machine.
+  SCRIPT_SECONDS = 300
 
   def self.register(width: 1280, height: 800)
     Capybara.register_driver(:chromium) do |app|
@@ -50,6 +53,7 @@ module Browser
     # without a monitor no window but the first has the focus by itself
     @session.driver.browser.execute_cdp("Emulation.setFocusEmulationEnabled", enabled: true)
     fresh.resize_to(width, height)
+    @session.driver.browser.manage.timeouts.script_timeout = SCRIPT_SECONDS
     @session.driver.browser.action.clear_all_actions
     @session.driver.browser.logs.get(:browser)
     @session

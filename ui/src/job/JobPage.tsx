@@ -15,14 +15,9 @@ import { Spine } from "./Spine";
 import type { Shown, StageProps } from "./StageProps";
 import { stageRooms } from "./stageRooms";
 
-type StagePage = ComponentType<StageProps<Shown>>;
-
-const PAGES = Object.fromEntries(
-  Object.entries(stageRooms).map(([id, room]) => [
-    id,
-    lazy(async () => ({ default: (await room()) as unknown as StagePage })),
-  ]),
-) as Record<string, StagePage>;
+const PAGES: Record<string, ComponentType<StageProps<Shown>>> = Object.fromEntries(
+  Object.entries(stageRooms).map(([id, room]) => [id, lazy(async () => ({ default: await room() }))]),
+);
 
 const Frame = styled.div`
   display: grid;

@@ -1,12 +1,9 @@
-/** The page twin of each stage, fetched when it is looked at. */
-export const stageRooms = {
-  ask: async () => (await import("./ask/AskStage")).AskStage,
-  choose: async () => (await import("./choose/ChooseStage")).ChooseStage,
-  strip: async () => (await import("./strip/StripStage")).StripStage,
-  measure: async () => (await import("./measure/MeasureStage")).MeasureStage,
-  build: async () => (await import("./build/BuildStage")).BuildStage,
-  fit: async () => (await import("./fit/FitStage")).FitStage,
-  bleed: async () => (await import("./bleed/BleedStage")).BleedStage,
-  feel: async () => (await import("./feel/FeelStage")).FeelStage,
-  close: async () => (await import("./close/CloseStage")).CloseStage,
-};
+import type { ComponentType } from "react";
+import type { Shown, StageProps } from "./StageProps";
+
+const found = import.meta.glob<ComponentType<StageProps<Shown>>>("./*/index.ts", { import: "Room" });
+
+/** The page of each stage, by its folder, fetched when it is looked at. */
+export const stageRooms: Record<string, () => Promise<ComponentType<StageProps<Shown>>>> = Object.fromEntries(
+  Object.entries(found).map(([path, load]) => [path.split("/")[1] ?? path, load]),
+);

@@ -1,13 +1,13 @@
 import { useEffect, useState } from "react";
+import { time } from "./time";
 
 const TICK_MS = 10_000;
 
 /** The time, looked at again every few seconds. */
 export function useNow(): number {
-  const [now, setNow] = useState(() => Date.now());
+  const [now, setNow] = useState(time.now);
   useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), TICK_MS);
-    return () => clearInterval(timer);
+    return time.every(TICK_MS, () => setNow(time.now()));
   }, []);
   return now;
 }

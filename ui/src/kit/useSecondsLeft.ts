@@ -1,18 +1,18 @@
 import { useEffect, useRef, useState } from "react";
 import { tone } from "./sound";
+import { time } from "./time";
 
 const SECOND = 1000;
 
 /** Seconds until a time, counted down; one sound when it comes. */
 export function useSecondsLeft(until: string | undefined): number | undefined {
-  const [now, setNow] = useState(() => Date.now());
+  const [now, setNow] = useState(time.now);
   const left = until === undefined ? undefined : Math.max(Math.ceil((Date.parse(until) - now) / SECOND), 0);
   const isRunning = left !== undefined && left > 0;
   const ran = useRef(false);
   useEffect(() => {
     if (!isRunning) return undefined;
-    const timer = setInterval(() => setNow(Date.now()), SECOND);
-    return () => clearInterval(timer);
+    return time.every(SECOND, () => setNow(time.now()));
   }, [isRunning, until]);
   useEffect(() => {
     if (isRunning) ran.current = true;

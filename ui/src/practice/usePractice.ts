@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from "react";
+import { time } from "../kit/time";
 import { answer, client } from "../server/client";
 import type { PracticeAction, PracticeEnds, PracticeFrame, PracticeStart } from "../server/api";
 
@@ -28,7 +29,7 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
   useEffect(() => {
     if (!isOn) return undefined;
     let isSending = false;
-    let last = performance.now();
+    let last = time.now();
     let isGone = false;
     /** What hands do for so many seconds. */
     const going = (s: number): PracticeAction => {
@@ -44,7 +45,7 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
       return { do: "lever", to: lever.current, s };
     };
     const tick = async () => {
-      const now = performance.now();
+      const now = time.now();
       if (isSending) return;
       const s = Math.min((now - last) / 1000, MOST_S) * worked.current.speed;
       last = now;
@@ -63,10 +64,10 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
       }
       isSending = false;
     };
-    const timer = setInterval(() => void tick(), TICK_MS);
+    const stop = time.every(TICK_MS, tick);
     return () => {
       isGone = true;
-      clearInterval(timer);
+      stop();
     };
   }, [run, isOn]);
   return {

@@ -42,7 +42,7 @@ export function ShelfField({ row, knowledge, value, error, onChange }: Props) {
 function optionsOf(row: Props["row"], knowledge: Knowledge): { id: string; label: string }[] | undefined {
   if (row.rule.type === "choice")
     return row.rule.choices?.map((id) => ({ id, label: id.replaceAll("_", " ") }));
-  if (row.rule.type === "construction") return knowledge.constructions;
+  if (row.rule.table === "constructions") return knowledge.constructions;
   if (row.rule.table === "fluids") return knowledge.fluids;
   if (row.rule.table === "lubricants") return knowledge.lubricants;
   if (row.rule.table === "tools") return knowledge.tools;

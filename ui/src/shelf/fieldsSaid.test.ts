@@ -8,7 +8,7 @@ const knowledge = {
   shelf_fields: [
     { kind: "kit", field: "bore", label: "Bore", rule: { dimension: "length", type: "measure" } },
     { kind: "kit", field: "contents", label: "Contents", rule: { type: "contents" } },
-    { kind: "kit", field: "fits", label: "Fits", rule: { type: "construction" } },
+    { kind: "kit", field: "fits", label: "Fits", rule: { type: "id", table: "constructions" } },
     { kind: "grease", field: "is", label: "Grease", rule: { table: "lubricants" } },
     { kind: "hose", field: "kind", label: "Kind", rule: { type: "choice" } },
   ],

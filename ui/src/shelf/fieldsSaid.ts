@@ -21,7 +21,7 @@ function said(
   const dimension = asDimension(row.rule.dimension);
   if (dimension) return `${row.label} ${units.size(dimension, Number(value))} ${units.unit(dimension)}`;
   if (row.rule.type === "contents") return `${row.label}: ${contentsSaid(value as Contents, knowledge)}`;
-  if (row.rule.type === "construction") return labelOf(knowledge.constructions, value);
+  if (row.rule.table === "constructions") return labelOf(knowledge.constructions, value);
   if (row.rule.table === "tools") return labelOf(knowledge.tools, value);
   if (row.rule.table === "fluids") return labelOf(knowledge.fluids, value);
   if (row.rule.table === "lubricants") return `${row.label}: ${labelOf(knowledge.lubricants, value)}`;

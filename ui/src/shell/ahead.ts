@@ -42,7 +42,7 @@ export const ahead = {
     void queryClient.prefetchQuery(jobQuery(id));
     tables();
     if (!isShown(stage)) return;
-    void stageRooms[stage]();
+    void stageRooms[stage]?.();
     void queryClient.prefetchQuery(stageQuery(id, stage));
     if (stage === "choose") void queryClient.prefetchQuery(suppliesQuery(id));
   }),

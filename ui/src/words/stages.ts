@@ -1,25 +1,16 @@
 import type { Stage } from "../server/api";
 
-export const stageNames: Record<Stage, string> = {
-  ask: "Ask",
-  choose: "Choose",
-  strip: "Strip",
-  measure: "Measure",
-  build: "Build",
-  fit: "Fit",
-  bleed: "Bleed",
-  feel: "Feel",
-  close: "Close",
-};
+/** Each stage names itself in its own folder. */
+const found = import.meta.glob<{ name: string; question: string }>("../job/*/words.ts", {
+  eager: true,
+  import: "words",
+});
 
-export const stageQuestions: Record<Stage, string> = {
-  ask: "What is wrong, and which repair?",
-  choose: "Which cylinder, which fluid, how much?",
-  strip: "In what order?",
-  measure: "Reuse or renew?",
-  build: "The right way round?",
-  fit: "On the machine right?",
-  bleed: "How many strokes, when to top up?",
-  feel: "Air, hose, leak, or fine?",
-  close: "May it be used again?",
-};
+const of = (word: "name" | "question") =>
+  Object.fromEntries(
+    Object.entries(found).map(([path, words]) => [path.split("/").at(-2), words[word]]),
+  ) as Record<Stage, string>;
+
+export const stageNames = of("name");
+
+export const stageQuestions = of("question");

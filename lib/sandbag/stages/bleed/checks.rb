@@ -8,6 +8,8 @@ module Sandbag
       HOLDS_SHARE = 0.9
       # Less than this is no vacuum to judge by, MPa. [default]
       LEAST_MPA = 0.03
+      # How long a vacuum is watched.
+      HELD_S = Tables::Figures.value("vacuum_held")
       ARITHMETIC_MPA = 1e-9
 
       # @param entries [Job::Entries] of the bleed; method [Hash] at hand
@@ -31,7 +33,7 @@ module Sandbag
       def before_fluid
         check = start.find { |each| !each.good? }
         return said(check) if check
-        "the tool shown to be tight: vacuum held for 15 s" if tight_wanted? && !tight?
+        "the tool shown to be tight: vacuum held for #{Tables::Figures.said("vacuum_held")}" if tight_wanted? && !tight?
       end
 
       # @return [String, nil] the first thing to do after the last point

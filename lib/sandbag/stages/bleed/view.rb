@@ -73,6 +73,7 @@ module Sandbag
         checks = @bleed.checks
         {
           tight_wanted: checks.tight_wanted?,
+          held_s: Checks::HELD_S,
           tightness: checks.tightness,
           report_wanted: @bleed.method_row["report"] == true,
           report: checks.report

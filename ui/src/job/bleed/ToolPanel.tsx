@@ -8,6 +8,7 @@ import { EntryField } from "../../kit/EntryField";
 import { Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { useEntries } from "../useEntries";
+import { time } from "../../kit/time";
 import { useSecondsLeft } from "../../kit/useSecondsLeft";
 
 interface Props {
@@ -16,9 +17,7 @@ interface Props {
   isOpen: boolean;
 }
 
-const HELD_S = 15;
-
-/** A vacuum tool is shown to be tight before it draws: its gauge, and again after a quarter of a minute. */
+/** A vacuum tool is shown to be tight before it draws: its gauge, and again after a while. */
 export function TightPanel({ job, bleed, isOpen }: Props) {
   const units = useUnits();
   const { add } = useEntries(job, "bleed");
@@ -28,11 +27,11 @@ export function TightPanel({ job, bleed, isOpen }: Props) {
   const tightness = bleed.tool.tightness;
   const start = (text: string) => {
     setFirst(units.typed("pressure", text));
-    setUntil(new Date(Date.now() + HELD_S * 1000).toISOString());
+    setUntil(new Date(time.now() + bleed.tool.held_s * 1000).toISOString());
   };
   return (
     <div style={{ display: "grid", gap: "0.6rem" }}>
-      <strong>Is the tool tight? Pull vacuum, read the gauge, wait 15 s, read it again.</strong>
+      <strong>{`Is the tool tight? Pull vacuum, read the gauge, wait ${bleed.tool.held_s} s, read it again.`}</strong>
       {isOpen ? (
         <Row>
           <EntryField
@@ -46,7 +45,7 @@ export function TightPanel({ job, bleed, isOpen }: Props) {
           {left !== undefined && left > 0 ? <Quiet role="timer">{`${left} s`}</Quiet> : null}
           {first !== undefined && left === 0 ? (
             <EntryField
-              label="Vacuum after 15 s"
+              label={`Vacuum after ${bleed.tool.held_s} s`}
               name="vacuum-after"
               unit={units.unit("pressure")}
               inputMode="decimal"

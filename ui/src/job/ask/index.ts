@@ -1,0 +1,1 @@
+export { AskStage as Room } from "./AskStage";

@@ -1,0 +1,1 @@
+export { BleedStage as Room } from "./BleedStage";

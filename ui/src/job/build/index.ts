@@ -1,0 +1,1 @@
+export { BuildStage as Room } from "./BuildStage";

@@ -1,0 +1,1 @@
+export { ChooseStage as Room } from "./ChooseStage";

@@ -1,0 +1,1 @@
+export { CloseStage as Room } from "./CloseStage";

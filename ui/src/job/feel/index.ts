@@ -1,0 +1,1 @@
+export { FeelStage as Room } from "./FeelStage";

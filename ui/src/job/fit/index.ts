@@ -1,0 +1,1 @@
+export { FitStage as Room } from "./FitStage";

@@ -1,0 +1,1 @@
+export { MeasureStage as Room } from "./MeasureStage";

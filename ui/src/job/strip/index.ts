@@ -1,0 +1,1 @@
+export { StripStage as Room } from "./StripStage";
