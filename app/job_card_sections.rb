@@ -13,7 +13,9 @@ module App
       "fit" => ->(view, _) { [["Fit", JobCardFit.of(view)]] },
       "bleed" => ->(view, _) { [["Bleed", JobCardBleed.of(view)]] },
       "feel" => ->(view, _) { [["Feel", feel(view)]] },
-      "close" => ->(view, _) { [["Release gates", JobCardClose.gates(view)], ["At the end", JobCardClose.ending(view)]] }
+      "close" => ->(view, _) {
+        [["Release gates", JobCardClose.gates(view)], ["At the end", JobCardClose.ending(view)]]
+      }
     }.freeze
 
     # @param state [Sandbag::Job::State]; stock [Sandbag::Shelf::Stock]

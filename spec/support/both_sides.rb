@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# A limit of the core, by the constants that hold it, and what is seen just inside it and just beyond it: one line of a table of limits.
+# A limit of the core, by the constants that hold it, and what is seen just inside it and just beyond it: one line of a
+# table of limits.
 #
 #   both_sides "Feel::HoldCheck::CREEP_LIMIT_MM", 2.0 => true, 2.01 => false do |creep|
 #     Sandbag::Feel::HoldCheck.of(creep, control)[:pass]

@@ -14,8 +14,8 @@ RSpec.describe "Limits of Feel and Close" do
 
   describe "a verdict" do
     # A fit whose air costs a millimetre a millilitre.
-    fit = Struct.new(:air_ml, :air_error_ml, :low_ml, :high_ml, :stiffness_ml_mpa, :low_readings, :low_wanted, :readings,
-      keyword_init: true) do
+    fit = Struct.new(:air_ml, :air_error_ml, :low_ml, :high_ml, :stiffness_ml_mpa, :low_readings, :low_wanted,
+      :readings, keyword_init: true) do
       def air_cost_mm(_pressure, air) = air
     end
 
@@ -201,7 +201,8 @@ RSpec.describe "Limits of Feel and Close" do
 
     both_sides "Feel::Baseline::SAME", 1.02 => true, 1.021 => false do |times|
       plain = {"mm_per_ml" => twin_disc.travel_of_volume_mm(1.0) * times, "degrees" => 5, "scale" => 1.0,
-               "expected_ml_mpa" => twin_disc.budget.stiffness_ml_mpa, "dead_volume_ml" => 1.0, "stiffness_ml_mpa" => 0.1}
+               "expected_ml_mpa" => twin_disc.budget.stiffness_ml_mpa, "dead_volume_ml" => 1.0,
+               "stiffness_ml_mpa" => 0.1}
       Sandbag::Feel::Baseline.new(plain, twin_disc, "2026-01-01").same_lever?
     end
 

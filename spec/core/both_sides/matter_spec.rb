@@ -106,7 +106,8 @@ RSpec.describe "Limits of fluid, cylinder, line and fastener" do
     end
 
     both_sides "Airway::Drive::RESERVOIR_MM", "Airway::Drive::HAND_MPA", "Airway::Drive::JAR_MM",
-      "Airway::Drive::NIPPLE_MM", "Airway::Drive::PAUSE_S", "Airway::Drive::RUN_ML", 39.0 => false, 41.0 => true do |over|
+      "Airway::Drive::NIPPLE_MM", "Airway::Drive::PAUSE_S", "Airway::Drive::RUN_ML",
+      39.0 => false, 41.0 => true do |over|
       master = found.value("master", "height")
       !drive("head", found.change("left_hose", "high_spot", (master + over).to_s, "measured")).held_by.nil?
     end

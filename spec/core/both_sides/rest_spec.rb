@@ -151,8 +151,8 @@ RSpec.describe "Limits of bubbles, files and lists" do
     end
 
     # Dead travel and stiffness off by so much of the drift, each: χ² of two, 1 %.
-    both_sides "Feel::Baseline::CONTRADICTS", "Feel::Baseline::GAP_SHARE", "Feel::Baseline::STIFFNESS_SHARE", 3.02 => false,
-      3.05 => true do |times|
+    both_sides "Feel::Baseline::CONTRADICTS", "Feel::Baseline::GAP_SHARE", "Feel::Baseline::STIFFNESS_SHARE",
+      3.02 => false, 3.05 => true do |times|
       plain = fitted.to_h.transform_keys(&:to_s)
       sharp = plain.merge("covariance" => [[0.0] * 3] * 3, "dead_volume_ml" => plain["dead_volume_ml"] +
         times * 0.05 * twin_disc.budget.gap_ml)

@@ -175,15 +175,16 @@ RSpec.describe "Limits of Ask to Fit" do
       hose(length)
     end
 
-    both_sides "Choose::UnitMatch::OFFSET_MM", "Choose::KitMatch::SAME_MM", [19.02, 20] => false, [19.03, 20] => true,
-      [19, 20.5] => false, [19, 20.51] => true, [19, 19.49] => true do |bore, offset|
-      fields = {"bore" => bore.to_f, "push_offset" => offset.to_f, "construction" => found.value("master", "construction"),
-                "family" => "glycol"}
+    both_sides "Choose::UnitMatch::OFFSET_MM", "Choose::KitMatch::SAME_MM",
+      [19.02, 20] => false, [19.03, 20] => true, [19, 20.5] => false, [19, 20.51] => true,
+      [19, 19.49] => true do |bore, offset|
+      fields = {"bore" => bore.to_f, "push_offset" => offset.to_f,
+                "construction" => found.value("master", "construction"), "family" => "glycol"}
       !Sandbag::Choose::UnitMatch.objections(fields, found, "glycol").first.nil?
     end
 
-    both_sides "Choose::WasherMatch::PLAY_MM", "Choose::WasherMatch::SAME_MM", -0.11 => true, -0.09 => false, 0.59 => false,
-      0.61 => true do |more|
+    both_sides "Choose::WasherMatch::PLAY_MM", "Choose::WasherMatch::SAME_MM",
+      -0.11 => true, -0.09 => false, 0.59 => false, 0.61 => true do |more|
       lines = [found.change("left_hose", "bolt", "10", "measured")].map { |now| now.values(now.part("left_hose")) }
       !Sandbag::Choose::WasherMatch.objections({"bore" => 10 + more, "metal" => "copper"}, lines).first.nil?
     end
@@ -254,10 +255,10 @@ RSpec.describe "Limits of Ask to Fit" do
     end
 
     def tight?(first, after)
-      entry = Sandbag::Job::Entry.new(id: "t", stage: "bleed", kind: "tool_tight", data: {"first" => first, "after" => after},
-        at: "2026-03-14T09:00:00Z", by: "spec", position: 1)
-      Sandbag::Bleed::Checks.new(Sandbag::Job::Entries.new([entry]), {"checks" => [], "tight" => true}, found, followed: {},
-        moved: nil).tight?
+      entry = Sandbag::Job::Entry.new(id: "t", stage: "bleed", kind: "tool_tight",
+        data: {"first" => first, "after" => after}, at: "2026-03-14T09:00:00Z", by: "spec", position: 1)
+      Sandbag::Bleed::Checks.new(Sandbag::Job::Entries.new([entry]), {"checks" => [], "tight" => true}, found,
+        followed: {}, moved: nil).tight?
     end
 
     both_sides "Bleed::Checks::LEAST_MPA", "Bleed::Checks::HOLDS_SHARE", [0.03, 0.03] => true, [0.029, 0.029] => false,
@@ -288,8 +289,8 @@ RSpec.describe "Limits of Ask to Fit" do
     end
 
     def ohms(state, **data)
-      entry = Sandbag::Job::Entry.new(id: "o", stage: "fit", kind: "ohms", data: {"state" => state, **data.transform_keys(&:to_s)},
-        at: "2026-03-14T09:00:00Z", by: "spec", position: 1)
+      entry = Sandbag::Job::Entry.new(id: "o", stage: "fit", kind: "ohms",
+        data: {"state" => state, **data.transform_keys(&:to_s)}, at: "2026-03-14T09:00:00Z", by: "spec", position: 1)
       scope = Sandbag::Fit::Scope.new(found, Sandbag::Job::Route.find("switch_only"), out: ->(_) { false })
       Sandbag::Fit::Electrics.new(scope, Sandbag::Job::Entries.new([entry]), switch: true).good?(state)
     end

@@ -3,8 +3,8 @@
 module Sandbag
   module Planner
     # Looks for the best plan of a day by branch and bound (decision 014): pieces are laid down in the order of their
-    # starts, each as early as a bench and its own wait allow, and a branch that cannot better the best found is left, and
-    # so is one that comes to a state that was seen. Past MOST_NODES the best found stands.
+    # starts, each as early as a bench and its own wait allow, and a branch that cannot better the best found is left,
+    # and so is one that comes to a state that was seen. Past MOST_NODES the best found stands.
     class DaySearch
       MOST_NODES = 2_000
       # At a node every open job is held against every other: so many of those steps in all.
@@ -118,7 +118,9 @@ module Sandbag
         end
         left = state.free.sum { |free| [@day.minutes - [free, state.last].max, 0].max }
         tails = open.map { |index| @works[index].tails[state.done[index]] }
-        able = open.select { |index| finishes[index] <= @day.minutes }.map { |index| @works[index].tails[state.done[index]] }
+        able = open.select { |index|
+          finishes[index] <= @day.minutes
+        }.map { |index| @works[index].tails[state.done[index]] }
         DayPlan::Score.new(late, open.size - DaySearch.fitting(able, left), [tails.sum - left, 0].max,
           state.slots.map(&:finish).max || 0, state.changes)
       end

@@ -2,12 +2,12 @@
 
 module Sandbag
   module Planner
-    # A day as far as it is laid out: which piece of each work is next and when it may start, when each bench is free, and
-    # what was laid where. Laying one more piece makes another; none is changed.
+    # A day as far as it is laid out: which piece of each work is next and when it may start, when each bench is free,
+    # and what was laid where. Laying one more piece makes another; none is changed.
     class DayState
-      # @attr done [Array<Integer>] pieces of each work that are laid; ready [Array<Integer>] when its next may start; free
-      #   [Array<Integer>] when each bench is; family [Array<String, nil>] the fluid on it; last [Integer] when the newest
-      #   piece starts; slots [Array<DayPlan::Slot>]; changes [Integer] of fluid family at a bench
+      # @attr done [Array<Integer>] pieces of each work that are laid; ready [Array<Integer>] when its next may start;
+      #   free [Array<Integer>] when each bench is; family [Array<String, nil>] the fluid on it; last [Integer] when
+      #   the newest piece starts; slots [Array<DayPlan::Slot>]; changes [Integer] of fluid family at a bench
       attr_reader :done, :ready, :free, :family, :last, :slots, :changes
 
       # @param day [Day] what is laid out

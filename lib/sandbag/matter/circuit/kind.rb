@@ -6,8 +6,8 @@ module Sandbag
     class Kind
       # @attr safety [String] the family of limits it shares; outlet [String] how the hose is joined at the master; like
       #   [String, nil] a kind whose defaults hold where circuit_fields.yml names none for this one; cylinders [String]
-      #   of cylinders.yml; hoses [Array<String>] kinds of hose it takes; caliper [String, nil] the build that its calipers
-      #   have whatever is written down; fluid [String] the usual one; fluid_months [Integer] between full
+      #   of cylinders.yml; hoses [Array<String>] kinds of hose it takes; caliper [String, nil] the build that its
+      #   calipers have whatever is written down; fluid [String] the usual one; fluid_months [Integer] between full
       #   changes; hold_n [Float] of the steady pull of a hold test;
       #   pump_limit_mm [Float] that the fifth pull may differ from the first; air_share [Float] of the limits of air
       attr_reader :id, :label, :far_end, :safety, :outlet, :control, :like, :cylinders, :hoses, :caliper, :fluid,

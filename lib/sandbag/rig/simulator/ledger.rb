@@ -2,8 +2,8 @@
 
 module Sandbag
   module Rig
-    # Where every millilitre of a simulated circuit is: shut in below the cup, over the port, in the jar, leaked; and the
-    # air with it. Fluid only ever goes from one place to another (docs/physics.md 3, 6).
+    # Where every millilitre of a simulated circuit is: shut in below the cup, over the port, in the jar, leaked; and
+    # the air with it. Fluid only ever goes from one place to another (docs/physics.md 3, 6).
     class Ledger
       # @attr sealed_ml [Float] fluid shut in below the master's cup; jar_ml, leaked_ml [Float]; poured_ml [Float] that
       #   came from outside; rest_ml [Float] the circuit's room at rest

@@ -33,8 +33,8 @@ module Sandbag
       end
 
       # @param seconds [Float] since the start
-      # @param vacuum_mpa [Float] at every open nipple; warmth [Hash, nil] what Heat is told: brakes and boils_c; nil where
-      #   it is as warm as what is round it
+      # @param vacuum_mpa [Float] at every open nipple; warmth [Hash, nil] what Heat is told: brakes and boils_c; nil
+      #   where it is as warm as what is round it
       # @param pushed [Array, nil] place of a far end, mL, and whether it comes in at the master
       # @param homed [Array, nil] place of a far end, and mL by which its pistons are pressed home
       # @param cracked [Boolean] the joint at the master's outlet is slack; cycled [Boolean] the ABS unit's valves are

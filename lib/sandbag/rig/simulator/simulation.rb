@@ -44,7 +44,8 @@ module Sandbag
       def advance(brakes: false, **held)
         @seconds += STEP_S
         warmth = {brakes: brakes, boils_c: boils_c} if brakes || heat.celsius > celsius
-        @moment.pass(seconds, **held, warmth: warmth, tapped: seconds < @tapped_until, frothed: seconds < @frothed_until)
+        @moment.pass(seconds, **held, warmth: warmth, tapped: seconds < @tapped_until,
+          frothed: seconds < @frothed_until)
       end
 
       # @return [Float] mL of air in the lines, as it would be outside

@@ -14,8 +14,8 @@ module Sandbag
 
       # air_error_ml: standard error of the air; low_ml, high_ml: what 95 % lies within
       # @attr outliers [Array<Reading>] readings to look at again; never dropped here
-      attr_reader :circuit, :dead_volume_ml, :stiffness_ml_mpa, :air_ml, :air_error_ml, :low_ml, :high_ml, :residuals_mm,
-        :covariance
+      attr_reader :circuit, :dead_volume_ml, :stiffness_ml_mpa, :air_ml, :air_error_ml, :low_ml, :high_ml,
+        :residuals_mm, :covariance
 
       # @return [Boolean] whether there are readings enough to solve for three unknowns
       def self.possible?(circuit, readings)
@@ -104,8 +104,8 @@ module Sandbag
       end
 
       # @param force_n [Float]
-      # @return [Float, nil] mL, standard error of the air were one more reading taken; what it is now, where readings of
-      #   no lever at all leave nothing to work it out from
+      # @return [Float, nil] mL, standard error of the air were one more reading taken; what it is now, where readings
+      #   of no lever at all leave nothing to work it out from
       def air_error_with(force_n)
         @free.inverse ? OneMore.new(@weighed, @free).air_error_ml(force_n) : air_error_ml
       end

@@ -4,8 +4,8 @@ require "matrix"
 
 module Sandbag
   module Feel
-    # What one more reading would be worth: the standard error of the air were it taken, nothing else changed. The change
-    # of the inverse by one row is exact.
+    # What one more reading would be worth: the standard error of the air were it taken, nothing else changed. The
+    # change of the inverse by one row is exact.
     class OneMore
       # @param weighed [WeighedReadings]; free [FreeFit] with an inverse
       def initialize(weighed, free)

@@ -62,8 +62,8 @@ module Sandbag
       # @return [String, nil] what a lever points to that is softer than its circuit
       def soft_says
         return unless soft?
-        "Softer than this circuit should be by more than #{(100 * (SOFT - 1)).round} %. That points to hose, caliper or " \
-          "tapered pads, not air."
+        "Softer than this circuit should be by more than #{(100 * (SOFT - 1)).round} %. That points to hose, caliper " \
+          "or tapered pads, not air."
       end
 
       # @return [String] what the control is called, and what one does to it

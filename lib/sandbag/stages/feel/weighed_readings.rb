@@ -2,8 +2,8 @@
 
 module Sandbag
   module Feel
-    # Readings that overcome the return spring, as volumes at the master, each with its weight 1 / (σx² + (dx/dF σF)²) in
-    # mL⁻² (docs/physics.md 7).
+    # Readings that overcome the return spring, as volumes at the master, each with its weight 1 / (σx² + (dx/dF σF)²)
+    # in mL⁻² (docs/physics.md 7).
     class WeighedReadings
       attr_reader :circuit, :readings, :pressures_mpa, :forces_n, :volumes_ml, :weights, :mm_per_ml, :plain
 
