@@ -7,25 +7,20 @@ class Stopwatch
   ROUNDS = 200
   WARM_UP = 15
 
-  # @attr name [String]; median [Float] ms; most [Float] ms that 95 % stay under; bytes [Integer] over the wire; aim
-  #   [Float, nil] ms
+  # @attr name [String]; median [Float] ms; most [Float] ms that 95 % stay under; bytes [Integer] over the wire; times
+  #   [Float, nil] the median as a multiple of the bare answer; aim [Float, nil] most such times
   Line =
-    Struct.new(:name, :median, :most, :bytes, :aim) do
+    Struct.new(:name, :median, :most, :bytes, :times, :aim) do
       def to_s
-        verdict = aim && ((median <= aim) ? "within #{aim}" : "OVER #{aim}")
-        format(
-          "%-44s median %7.2f ms   95 %% under %7.2f ms   %8.1f kB   %s",
-          name,
-          median,
-          most,
-          bytes / 1000.0,
-          verdict
-        ).rstrip
+        format("%-40s median %7.2f ms   95 %% under %7.2f ms   %8.1f kB   %s %s", name, median, most, bytes / 1000.0,
+          times && format("%6.1f ×", times), aim && ((times <= aim) ? "within #{aim}" : "OVER #{aim}")).rstrip
       end
     end
 
-  def initialize(http)
+  # @param bare [Float, nil] ms a bare answer takes
+  def initialize(http, bare = nil)
     @http = http
+    @bare = bare
   end
 
   # @yieldreturn [Net::HTTPRequest] a fresh one each round
@@ -39,7 +34,8 @@ class Stopwatch
       bytes = answer(request)
       (now - start) * 1000
     end.sort
-    Line.new(name, times[times.size / 2], times[(times.size * 0.95).floor], bytes, aim)
+    median = times[times.size / 2]
+    Line.new(name, median, times[(times.size * 0.95).floor], bytes, @bare && median / @bare, aim)
   end
 
   # @return [Integer] bytes of the answer as they came

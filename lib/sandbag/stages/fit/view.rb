@@ -104,8 +104,9 @@ module Sandbag
         {
           line: laid.line["id"], label: laid.line["label"], length_mm: run.length_mm, needs_mm: run.needs_mm,
           slack_mm: run.slack_mm, verdict: run.verdict, says: run.says, longest: run.longest,
-          least_bend_mm: run.least_bend_mm, bend_mm: laid.bend, bend_fine: run.bend_fine?, high_spot_mm: high_spot(laid.line),
-          positions: @fit.hoses.positions.map { |row| position(row, laid) }, due: laid.due
+          least_bend_mm: run.least_bend_mm, bend_mm: laid.bend, bend_fine: run.bend_fine?,
+          high_spot_mm: high_spot(laid.line), due: laid.due,
+          positions: @fit.hoses.positions.map { |row| position(row, laid) }
         }.compact
       end
 
