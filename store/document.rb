@@ -11,7 +11,8 @@ module Store
       ->(plain) { plain },
       ->(plain) { SignedRecord.filled(plain) },
       ->(plain) { BleedRecord.filled(plain) },
-      ->(plain) { CloseRecord.filled(plain) }
+      ->(plain) { CloseRecord.filled(plain) },
+      ->(plain) { PageRecord.filled(plain) }
     ].freeze
     VERSION = READERS.size
 
