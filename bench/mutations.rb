@@ -94,6 +94,7 @@ end
 class Specs
   # Rooms whose work is seen in the specs of others.
   ALSO = {
+    "job" => %w[job ask],
     "cylinder" => %w[cylinder strip measure fit], "airway" => %w[airway bleed], "fluid" => %w[fluid choose],
     "fastening" => %w[fit], "build" => %w[strip], "strip" => %w[strip cylinder], "ground" => %w[ground],
     "shop" => %w[shop shelf]

@@ -225,4 +225,14 @@ RSpec.describe Sandbag::Ask::Stage do
   end
 
   RSpec::Matchers.define_negated_matcher :not_include, :include
+
+  describe "what Ask waits for" do
+    it "is the route that the findings propose, by its name" do
+      worked = job
+      worked.answer_stops
+      find(worked, wet_lever: "drips")
+      label = Sandbag::Job::Route.find(worked.state.ask.proposal[:route]).label
+      expect(worked.state.waits_for).to eq "a route: #{Sandbag::Wording.inside(label)} is proposed"
+    end
+  end
 end

@@ -35,6 +35,13 @@ RSpec.describe Sandbag::Choose::Supplies do
     expect(supplies.lines.map { |each| each[:id] }).to be_empty
   end
 
+  it "measures what is poured in mL, and counts the rest" do
+    reseal
+    units = supplies.lines.to_h { |each| [each[:id], each[:unit]] }
+    expect(units.fetch("fluid")).to eq "mL"
+    expect(units.except("fluid").values.uniq).to eq [""]
+  end
+
   it "lists kit, washers, fluid, protection and the tools of the construction" do
     reseal
     ids = supplies.lines.map { |each| each[:id] }

@@ -121,4 +121,17 @@ RSpec.describe Sandbag::Fit do
       expect(stacks(sealed).first.kind).to eq "square-section seals"
     end
   end
+
+  describe "a hose in words" do
+    def said(length, path)
+      run = Sandbag::Fit::HoseRun.new(length_mm: length, paths: {"left" => path}, outside_mm: 10, kind: "rubber")
+      Sandbag::Said.plain(run.says)
+    end
+
+    it "is in whole millimetres: what it needs, and what it has to spare or is short of" do
+      expect(said(900, 860.4)).to eq "Needs 875 mm, 25 mm to spare"
+      expect(said(870, 860.4)).to eq "5 mm too short. Needs 875 mm. It does not go on: a longer hose."
+      expect(said(960, 860.4)).to eq "Needs 875 mm, 85 mm to spare: look for a place where it can catch."
+    end
+  end
 end

@@ -374,4 +374,21 @@ RSpec.describe Sandbag::Fit::Stage do
     ]
     expect(job.entries.size).to eq before
   end
+
+  describe "what is left to do at the switch" do
+    let(:job) { tried(built) }
+
+    it "names the reading that is missing, and what a bad one must be" do
+      due = -> { fit(job).electrics.due("before").map { |each| Sandbag::Said.plain(each) } }
+      expect(due.call.first(2)).to eq ["switch at rest: its reading", "switch pulled: its reading"]
+      job.add("fit", "ohms", {"state" => "rest", "ohms" => "0.4"})
+      expect(due.call.first).to eq "switch at rest: must be open"
+    end
+
+    it "is done before the bleed, not after it, and nothing where nobody asks for a switch" do
+      expect(fit(job).electrics.due("before")).not_to be_empty
+      expect(fit(job).electrics.due("after")).to be_empty
+      expect(fit(template("bike_front", "reseal_mc")).electrics.due("before")).to be_empty
+    end
+  end
 end

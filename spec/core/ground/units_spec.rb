@@ -97,4 +97,30 @@ RSpec.describe Sandbag::Units do
       end
     end
   end
+
+  # Each spelling, and ten of it in the core's unit, from the definitions of inch, pound and pint.
+  inch, pound = 25.4, 4.4482216152605
+  {
+    length: {"mm" => 10, "cm" => 100, "m" => 10_000, "in" => 10 * inch, "inch" => 10 * inch, "\"" => 10 * inch},
+    metres: {"m" => 10, "mm" => 0.01, "cm" => 0.1, "in" => inch / 100, "\"" => inch / 100},
+    area: {"mm²" => 10, "mm2" => 10, "cm2" => 1000, "cm²" => 1000}, angle: {"°" => 10, "deg" => 10},
+    volume: {"mL" => 10, "ml" => 10, "cc" => 10, "cm3" => 10, "l" => 10_000, "fl oz" => 295.735295625},
+    force: {"N" => 10, "n" => 10, "kgf" => 98.0665, "kg" => 98.0665, "lbf" => 10 * pound, "lb" => 10 * pound},
+    pressure: {"MPa" => 10, "mpa" => 10, "bar" => 1, "kpa" => 0.01, "psi" => 10 * pound / inch**2},
+    torque: {"N·m" => 10, "nm" => 10, "n·m" => 10, "n-m" => 10, "lb-ft" => 0.12 * pound * inch,
+             "ft-lb" => 0.12 * pound * inch, "lbf·ft" => 0.12 * pound * inch, "in-lb" => 0.01 * pound * inch,
+             "lb-in" => 0.01 * pound * inch, "lbf·in" => 0.01 * pound * inch},
+    resistance: {"Ω" => 10, "ohm" => 10, "ohms" => 10, "r" => 10, "kΩ" => 10_000, "kohm" => 10_000, "k" => 10_000,
+                 "MΩ" => 10_000_000, "mohm" => 10_000_000},
+    mass: {"kg" => 10, "g" => 0.01, "lb" => 4.5359237}, acceleration: {"m/s²" => 10, "m/s2" => 10, "g" => 98.0665},
+    expansion: {"mL/(m·MPa)" => 10}, stiffness: {"mL/MPa" => 10}, percent: {"%" => 10},
+    temperature: {"°C" => 10, "c" => 10}, time: {"s" => 10, "min" => 600}, number: {"" => 10}
+  }.each do |dimension, spellings|
+    it "reads every unit of #{dimension}" do
+      expect(spellings.keys).to match_array described_class::DIMENSIONS.fetch(dimension).keys
+      spellings.each do |unit, amount|
+        expect(described_class.parse("10 #{unit}", dimension)).to be_within(1e-9 * amount).of(amount), unit
+      end
+    end
+  end
 end
