@@ -34,7 +34,7 @@ module Sandbag
 
       # @return [Array<Integer>] places of the works with a piece to come
       def open
-        @day.works.each_index.reject { |index| @done[index] == @day.works[index].pieces.size }
+        @open ||= @day.works.each_index.reject { |index| @done[index] == @day.works[index].pieces.size }
       end
 
       # Everything that was put by hand is laid.

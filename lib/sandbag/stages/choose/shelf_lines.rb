@@ -2,7 +2,8 @@
 
 module Sandbag
   module Choose
-    # The pull list against the shelf, line by line: what is there for it, what lies on the bench, what is short.
+    # The pull list against the shelf, line by line: what is there for it, what lies on the bench, what is short. Each is
+    # worked out once: job and shelf are of one moment.
     class ShelfLines
       # @param choose [Stage]; stock [Shelf::Stock]; objections [Objections]; today [Date]
       def initialize(choose, stock, objections, today:)
@@ -10,37 +11,24 @@ module Sandbag
         @stock = stock
         @objections = objections
         @today = today
+        @worked_out = {}
         freeze
       end
 
       # @return [BottlePlan, nil] nil until a fluid is chosen, or when the fluid is left alone
       def bottles
-        line = @choose.pull_list.find("fluid")
-        line && @choose.fluid &&
-          BottlePlan.new(
-            line.count - pulled_count("fluid"),
-            @choose.fluid,
-            @stock.of("bottle"),
-            today: @today,
-            clutch: @choose.sheet.clutch?
-          )
+        @worked_out.fetch(:bottles) { @worked_out[:bottles] = bottle_plan }
       end
 
       # @return [Array<KitMatch>] every kit on the shelf against the cylinder the job takes apart, the best first
       def kits
-        cylinder = @choose.cylinder
-        return [] unless cylinder
-        matches = @stock.of("kit").map { |kit| [kit, KitMatch.new(kit, cylinder)] }
-        matches
-          .sort_by do |kit, match|
-            [%w[fits ask no].index(match.verdict), kit.free.positive? ? 0 : 1, match.near_miss ? 0 : 1, kit.name]
-          end
-          .map(&:last)
+        @worked_out[:kits] ||= judged_kits.freeze
       end
 
       # @return [Array<Hash>] pull list lines with what the shelf has for each and what was pulled
       def to_a
-        @choose.pull_list.lines.flat_map { |line| [line_view(line), *((line.id == "kit") ? lacking : [])] }
+        @worked_out[:lines] ||=
+          @choose.pull_list.lines.flat_map { |line| [line_view(line), *((line.id == "kit") ? lacking : [])] }.freeze
       end
 
       # @return [Array<Hash>] what was pulled for a line that the job no longer has: the route has changed since
@@ -59,6 +47,24 @@ module Sandbag
       end
 
       private
+
+      def bottle_plan
+        line = @choose.pull_list.find("fluid")
+        line && @choose.fluid &&
+          BottlePlan.new(line.count - pulled_count("fluid"), @choose.fluid, @stock.of("bottle"), today: @today,
+            clutch: @choose.sheet.clutch?)
+      end
+
+      def judged_kits
+        cylinder = @choose.cylinder
+        return [] unless cylinder
+        matches = @stock.of("kit").map { |kit| [kit, KitMatch.new(kit, cylinder)] }
+        matches
+          .sort_by do |kit, match|
+            [%w[fits ask no].index(match.verdict), kit.free.positive? ? 0 : 1, match.near_miss ? 0 : 1, kit.name]
+          end
+          .map(&:last)
+      end
 
       def pulled_of(line_id)
         @choose.pulled.select { |entry| entry.data["line"] == line_id }
