@@ -2,8 +2,8 @@
 
 module Sandbag
   module Choose
-    # The pull list against the shelf, line by line: what is there for it, what lies on the bench, what is short. Each is
-    # worked out once: job and shelf are of one moment.
+    # The pull list against the shelf, line by line: what is there for it, what lies on the bench, what is short. Each
+    # is worked out once: job and shelf are of one moment.
     class ShelfLines
       # @param choose [Stage]; stock [Shelf::Stock]; objections [Objections]; today [Date]
       def initialize(choose, stock, objections, today:)
