@@ -115,6 +115,17 @@ RSpec.describe Sandbag::Fit do
       expect(slave[clutch.set("slave", "bleed_banjo", "yes", "measured")]).to eq 4
     end
 
+    it "knows how many came out of the master, and of no other joint" do
+      out = Struct.new(:crush_washer) { def out(part) = (part == "crush_washer") ? crush_washer : 0 }
+      joints = Sandbag::Circuit::Fittings.new(sheet(twin_disc_plain)).opened("below", hoses: true)
+      counted = lambda do |washers|
+        described_class.new(sheet(twin_disc_plain), Sandbag::Job::Entries.new, joints, out.new(washers)).stacks
+          .to_h { |stack| [stack.at, stack.out] }
+      end
+      expect(counted[3].compact).to eq("master" => 3)
+      expect(counted[0].compact).to be_empty
+    end
+
     it "wants square-section seals where the banjo takes those, and no metal washer" do
       line = sheet(twin_disc_plain).parts_of("line").first["id"]
       sealed = sheet(twin_disc_plain).change(line, "seals", "square_seals", "measured")

@@ -84,6 +84,11 @@ RSpec.describe Sandbag::Fit::Stage do
       line = fit(job).torques.line("banjo.master")
       expect([line.verdict, line.done?]).to eq ["over", false]
       expect(line.due).to include "renew the bolt"
+      shown = job.view("fit")[:torques].find { |each| each[:id] == "banjo.master" }
+      expect(shown).to include(verdict: "over", over: a_string_including("renew the bolt"))
+      job.add("fit", "torque", {"fastener" => "banjo.master", "value" => 15})
+      shown = job.view("fit")[:torques].find { |each| each[:id] == "banjo.master" }
+      expect(shown).not_to have_key(:over)
       expect(refusal_at { job.add("fit", "estimate", {"fastener" => "banjo.master"}) }).to eq ["data/fastener"]
     end
 

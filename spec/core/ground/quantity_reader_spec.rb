@@ -46,6 +46,13 @@ RSpec.describe Sandbag::QuantityReader do
     expect(problems { list.read("34 x 30") }).not_to be_empty
   end
 
+  it "wants at least one figure in a list, and at most so many" do
+    list = reader(type: "measures", dimension: "length", min: 8, max: 80, most: 4)
+    [[], " ", ";"].each { |typed| expect(problems { list.read(typed) }.map(&:message)).to eq ["Spout: none given"] }
+    expect(list.read("34 34 30 30").size).to eq 4
+    expect(problems { list.read("34 34 30 30 27") }.map(&:message)).to eq ["Spout: 5 are too many"]
+  end
+
   it "takes a choice only as it is written, and lists the others" do
     choice = reader(type: "choice", choices: %w[opposed sliding])
     expect(choice.read("sliding")).to eq "sliding"
