@@ -18,9 +18,7 @@ module Store
     # @param plain [Hash] any document; only a record of a signed job has stages by their names
     # @return [Hash]
     def self.filled(plain)
-      bleed = plain["stages"].is_a?(Hash) && plain["stages"]["bleed"]
-      return plain unless bleed
-      plain.merge("stages" => plain["stages"].merge("bleed" => filled_bleed(bleed)))
+      SignedStages.fill(plain) { |id, view| (id == "bleed") ? filled_bleed(view) : view }
     end
 
     def self.filled_bleed(view)

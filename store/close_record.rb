@@ -12,10 +12,12 @@ module Store
     # @param plain [Hash] any document; only a record of a signed job has stages by their names
     # @return [Hash]
     def self.filled(plain)
-      close = plain["stages"].is_a?(Hash) && plain["stages"]["close"]
-      return plain unless close
-      gates = close["gates"].map { |gate| {**GATE, **gate} }
-      plain.merge("stages" => plain["stages"].merge("close" => {**FRESH, **close, "gates" => gates}))
+      SignedStages.fill(plain) { |id, view| (id == "close") ? filled_close(view) : view }
     end
+
+    def self.filled_close(view)
+      {**FRESH, **view, "gates" => view["gates"].map { |gate| {**GATE, **gate} }}
+    end
+    private_class_method :filled_close
   end
 end

@@ -14,8 +14,7 @@ module Store
     # @param plain [Hash] any document; only a record of a signed job has stages by their names
     # @return [Hash]
     def self.filled(plain)
-      return plain unless plain["stages"].is_a?(Hash)
-      plain.merge("stages" => plain["stages"].to_h { |id, view| [id, view && filled_stage(id, view)] })
+      SignedStages.fill(plain) { |id, view| filled_stage(id, view) }
     end
 
     def self.filled_stage(id, view)
