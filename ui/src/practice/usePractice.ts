@@ -49,6 +49,8 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
       if (isSending) return;
       const s = Math.min((now - last) / 1000, MOST_S) * worked.current.speed;
       last = now;
+      // a clock that was set back: no time has passed
+      if (s <= 0) return;
       const actions = [...waiting.current, going(s)];
       waiting.current = [];
       isSending = true;
