@@ -16,4 +16,19 @@ module BothSides
   end
 end
 
-RSpec.configure { |config| config.extend BothSides }
+# Whether the core takes what a block gives it.
+module Takes
+  def taken?
+    yield
+    true
+  rescue Sandbag::Refusal
+    false
+  end
+
+  def refused?(&given) = !taken?(&given)
+end
+
+RSpec.configure do |config|
+  config.extend BothSides
+  config.include Takes
+end

@@ -36,12 +36,8 @@ class Constants < Prism::Visitor
 
   def within(node)
     @scopes.push(node.constant_path.slice)
-    super_visit(node)
-    @scopes.pop
-  end
-
-  def super_visit(node)
     node.body&.accept(self)
+    @scopes.pop
   end
 
   def keep(name)

@@ -1,13 +1,6 @@
 # frozen_string_literal: true
 
 RSpec.describe "Limits of what is typed" do
-  def taken?
-    yield
-    true
-  rescue Sandbag::Refusal
-    false
-  end
-
   both_sides "Units::LONGEST", 40 => true, 41 => false do |length|
     taken? { Sandbag::Units.parse("1".ljust(length - 3, "0") + " mm", :length) }
   end

@@ -5,13 +5,6 @@ require "date"
 RSpec.describe "Limits of Feel and Close" do
   let(:found) { sheet(twin_disc_plain) }
 
-  def refused?
-    yield
-    false
-  rescue Sandbag::Refusal
-    true
-  end
-
   describe "a verdict" do
     # A fit whose air costs a millimetre a millilitre.
     fit = Struct.new(:air_ml, :air_error_ml, :low_ml, :high_ml, :stiffness_ml_mpa, :low_readings, :low_wanted,

@@ -6,13 +6,6 @@ RSpec.describe "Limits of bubbles, files and lists" do
   let(:found) { sheet(twin_disc_plain) }
   let(:glycol) { Sandbag::Fluid::FlowingFluid.of("glycol") }
 
-  def refused?
-    yield
-    false
-  rescue Sandbag::Refusal
-    true
-  end
-
   both_sides "Hydraulics::Bubble::ARREST", 3.378 => true, 3.40 => false do |bore|
     Sandbag::Hydraulics::Bubble.new(bore, glycol).arrested?
   end

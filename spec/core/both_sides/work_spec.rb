@@ -4,13 +4,6 @@ RSpec.describe "Limits of Ask to Fit" do
   let(:found) { sheet(twin_disc_plain) }
   let(:brake) { JobInMemory.new(found) }
 
-  def refused?
-    yield
-    false
-  rescue Sandbag::Refusal
-    true
-  end
-
   describe "a diagnosis" do
     facts = {"side" => "brake", "abs" => "none"}
 

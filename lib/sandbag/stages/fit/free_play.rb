@@ -68,7 +68,7 @@ module Sandbag
       end
 
       def fine?
-        %w[in].include?(verdict) || (newest && verdict != "zero" && by_service?)
+        verdict == "in" || (newest && verdict != "zero" && by_service?)
       end
 
       # @return [String, nil] reason why another range holds: only of the reading it was given for
