@@ -12,7 +12,8 @@ module Store
       ->(plain) { SignedRecord.filled(plain) },
       ->(plain) { BleedRecord.filled(plain) },
       ->(plain) { CloseRecord.filled(plain) },
-      ->(plain) { PageRecord.filled(plain) }
+      ->(plain) { PageRecord.filled(plain) },
+      ->(plain) { PlaceRecord.filled(plain) }
     ].freeze
     VERSION = READERS.size
 

@@ -5,9 +5,16 @@ module CylinderWork
   # Everything on the bench, for a route that takes the cylinder apart.
   def laid_out(route: "reseal_mc", fluid: "dot4")
     add("ask", "route", {"route" => route})
-    add("choose", "far_end", {"part" => "all"}) if state.choose.far_end_wanted?
+    work_everywhere
     add("choose", "fluid", {"fluid" => fluid, "stamped" => fluid})
     state.choose.wanting.each { |line| add("choose", "pulled", {"line" => line.id, "reason" => "bought for this job"}) }
+    self
+  end
+
+  # Wherever the repair can work.
+  def work_everywhere
+    where = state.ask.where
+    add("ask", "at", {"places" => where.candidates.map(&:id)}) if where.wanted?
     self
   end
 
@@ -61,6 +68,7 @@ module CylinderWork
 
   # Whatever the route has, in its order, to the signature.
   def work_through
+    work_everywhere
     choose_what_is_wanted
     state.stages.each_key { |stage| public_send(WORK.fetch(stage)) unless %w[ask choose].include?(stage) }
     self
@@ -77,7 +85,6 @@ module CylinderWork
 
   def choose_what_is_wanted(fluid = "dot4")
     return unless state.stages.key?("choose")
-    add("choose", "far_end", {"part" => "all"}) if state.choose.far_end_wanted?
     add("choose", "fluid", {"fluid" => fluid, "stamped" => fluid})
     if state.choose.cylinder_wanted?
       add(

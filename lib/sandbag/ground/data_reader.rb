@@ -30,6 +30,7 @@ module Sandbag
         when "boolean" then boolean(typed, name)
         when "money" then Money.parse(typed)
         when "table" then table(typed, name)
+        when "names" then names(typed, rule["max"], name)
         else QuantityReader.new(rule, name).read(typed)
         end
       end
@@ -55,6 +56,13 @@ module Sandbag
       return typed if typed.is_a?(Hash)
       raise Refusal.at("", "#{name} is not a set of named values", "an object")
     end
-    private_class_method :text, :known, :boolean, :table
+
+    # A few ids, each once.
+    def self.names(typed, max, name)
+      list = typed.is_a?(Array) && typed.all? { |each| each.is_a?(String) && each.length.between?(1, 120) }
+      return typed.uniq if list && typed.size.between?(1, max)
+      raise Refusal.at("", "#{name} is not a list of ids", "1 to #{max} ids")
+    end
+    private_class_method :text, :known, :boolean, :table, :names
   end
 end

@@ -58,6 +58,8 @@ module Sandbag
       def refuse_unasked(entry)
         return if DRY.include?(entry.stage) || entry.undo? || entry.kind == "photo"
         raise Refusal.at("stage", "not yet: no repair is chosen under Ask", "a route") unless @state.route
+        where = @state.ask.where
+        raise Refusal.at("stage", "not yet, first under Ask: #{where.asks}", "the place") if where.wanted?
         open = @state.ask.intake.unanswered
         return if open.empty?
         raise Refusal.at(

@@ -9,7 +9,7 @@ module Sandbag
       READ = {
         "text" => [String], "id" => [String], "choice" => [String], "date" => [String],
         "boolean" => [TrueClass, FalseClass], "money" => [Integer], "measure" => [Numeric], "measures" => [Array],
-        "table" => [Hash]
+        "names" => [Array], "table" => [Hash]
       }.freeze
 
       # @param entry [Entry] as it was stored

@@ -8,7 +8,9 @@ module Sandbag
       # comparison of new with old.
       PARTIAL = {"protect" => "strip", "compare" => "measure"}.freeze
 
-      attr_reader :id, :label, :does, :why, :plan, :opens, :fluid, :steps, :things, :part, :condemned, :tools, :renews,
+      # @attr opens [Array<String>] what it opens, of Circuit::Places::OPENED; at [Array<String>] kinds of place it can work
+      #   at
+      attr_reader :id, :label, :does, :why, :plan, :opens, :at, :fluid, :steps, :things, :part, :condemned, :tools, :renews,
         :tests, :takes, :moves
 
       # @return [Array<Route>]
@@ -35,8 +37,10 @@ module Sandbag
       # @param row [Hash] of routes.yml
       def initialize(row)
         @row = row
-        @id, @label, @does, @why, @plan, @opens, @fluid, @steps,
-          @things = row.values_at(*%w[id label does why plan opens fluid steps things])
+        @id, @label, @does, @why, @plan, @fluid, @steps, @things =
+          row.values_at(*%w[id label does why plan fluid steps things])
+        @opens = row.fetch("opens", [])
+        @at = row.fetch("at", [])
         @part = row["part"]
         @condemned = row["condemned"]
         @tools = row.fetch("tools", [])
@@ -75,9 +79,14 @@ module Sandbag
         @row.fetch("stops", false)
       end
 
-      # A joint is opened: the circuit is filled anew and bled from the master outwards.
+      # A joint is opened: the circuit is filled again and bled from the master outwards.
       def opens?
-        opens != "nothing"
+        opens.any?
+      end
+
+      # A hose is renewed together with the other of a pair.
+      def pair?
+        @row.fetch("pair", false)
       end
 
       # Fluid is drained, filled or flushed.
@@ -127,11 +136,6 @@ module Sandbag
       # No way on without a size that was chosen.
       def size_wanted?
         @row["size"] == "wanted"
-      end
-
-      # A hose comes off at both its ends.
-      def hoses_off?
-        steps.include?("hose")
       end
     end
   end

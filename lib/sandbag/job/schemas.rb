@@ -21,7 +21,9 @@ module Sandbag
           **Circuit::SUITS,
           "plan" => Array,
           "moves?" => Array,
-          "opens" => String,
+          "at?" => Array,
+          "pair?" => [TrueClass, FalseClass],
+          "opens?" => Array,
           "fluid" => String,
           "part?" => String,
           "comes?" => String,
@@ -49,7 +51,8 @@ module Sandbag
       def self.route(row)
         Tables.unknown("step_minutes", row["steps"]) || Tables.unknown("prices", row["things"]) ||
           Tables.unknown("tools", row["tools"] || []) || Tables.unknown("circuit_kinds", [row["adds"]].compact) ||
-          Circuit::Kind.unknown(row) || Fastening.unknown(row["moves"] || []) || plan(row["plan"])
+          Circuit::Kind.unknown(row) || Fastening.unknown(row["moves"] || []) || plan(row["plan"]) ||
+          Circuit::Places.unknown(row["at"] || [], row["opens"] || [])
       end
 
       def self.plan(stages)

@@ -88,7 +88,7 @@ RSpec.describe Sandbag::Ask::AbsGate do
     "A4" => [["below"], {state: "air_past_outlet", tool: "yes"}],
     "A6" => [["nothing"], {state: "air_past_outlet"}],
     "A8" => [["nothing"], {state: "clear"}],
-    "A9" => [["master"], {state: "clear"}],
+    "A9" => [["above"], {state: "clear"}],
     "A10" => [["below"], {state: "clear"}]
   }.each do |row, (opens, facts)|
     it "#{row} decides for #{opens.first}, #{facts.values.join(", ")}" do

@@ -156,6 +156,7 @@ RSpec.describe "Stops" do
         route(worked, cure)
         expect([worked.state.stop, worked.state.route.id]).to eq [nil, cure]
         expect(worked.headline[:do_not_use]).to be_a(String)
+        worked.work_everywhere
         expect(refusal_at { worked.add("close", "cured", {"flag" => flag}) }).to eq ["data/flag"]
         worked.choose_what_is_wanted
         worked.state.stages.each_key do |stage|
@@ -175,6 +176,7 @@ RSpec.describe "Stops" do
       worked.answer_stops
       find(worked, hose_state: "bulges")
       route(worked, "renew_hose")
+      worked.work_everywhere
       worked.choose_what_is_wanted
       %w[measure strip fit bleed feel].each { |stage| worked.public_send(JobInMemory::WORK.fetch(stage)) }
       worked.add("close", "cured", {"flag" => "R02"})
@@ -267,6 +269,7 @@ RSpec.describe "Stops" do
         worked = JobInMemory.new(sheet(twin_disc_plain), careful: false)
         worked.answer_stops
         route(worked, id)
+        worked.work_everywhere
         worked.choose_what_is_wanted
         worked.compare_all
         %w[upright covered pads eye_shield container].each do |item|

@@ -23,7 +23,7 @@ RSpec.describe Sandbag::Choose::KitMatch do
     )
     Sandbag::Cylinder::OnBench.of(
       sheet(plain).change("fluid", "stamped", stamped, "part_marking"),
-      Sandbag::Job::Route.find(route)
+      Sandbag::Job::Route.find(route), []
     )
   end
 
@@ -78,7 +78,7 @@ RSpec.describe Sandbag::Choose::KitMatch do
     unread =
       Sandbag::Cylinder::OnBench.of(
         sheet(plain_sheet("clutch_hand", part("hose", "line", from: "master"), part("slave", "slave", from: "hose"))),
-        Sandbag::Job::Route.find("reseal_mc")
+        Sandbag::Job::Route.find("reseal_mc"), []
       )
     expect(described_class.new(kit, unread).reasons.map(&:id)).to include("nominal", "family")
   end
@@ -137,8 +137,10 @@ RSpec.describe Sandbag::Choose::KitMatch do
   end
 
   it "is asked of a slave's own bore when the slave is worked on" do
-    slave = Sandbag::Cylinder::OnBench.of(sheet(clutch_plain), Sandbag::Job::Route.find("slave_work"))
+    clutch = sheet(clutch_plain)
+    route = Sandbag::Job::Route.find("slave_work")
+    slave = Sandbag::Cylinder::OnBench.of(clutch, route, Sandbag::Circuit::Places.of(clutch).of_kind("far_end"))
     expect([slave.bore_mm, slave.construction.id]).to eq [29.0, "clutch_slave_pushrod"]
-    expect(Sandbag::Cylinder::OnBench.of(sheet(twin_disc_plain), Sandbag::Job::Route.find("slave_work"))).to be_nil
+    expect(Sandbag::Cylinder::OnBench.of(sheet(twin_disc_plain), route, [])).to be_nil
   end
 end

@@ -41,30 +41,6 @@ RSpec.describe "Quantities by hand" do
     end
   end
 
-  describe Sandbag::Circuit::Fittings do
-    def joints(plain)
-      described_class.new(sheet(plain)).joints.to_h { |joint| [joint.at, [joint.kind, joint.washers, joint.olives]] }
-    end
-
-    it "counts washers by stacked fittings plus one, and two at every single banjo" do
-      expect(joints(twin_disc_plain)).to eq("master" => ["stacked banjo", 3, 0], "left_caliper" => ["banjo", 2, 0],
-        "right_caliper" => ["banjo", 2, 0])
-    end
-
-    it "counts an olive and an insert where a bicycle's hose is cut" do
-      expect(joints(bicycle_plain)).to eq("master" => ["nut", 0, 1], "caliper" => ["banjo", 2, 0])
-    end
-
-    it "opens the master's joint alone, the far ends, or all of them" do
-      fittings = described_class.new(sheet(twin_disc_plain))
-      opened = ->(what, hoses) { fittings.opened(what, hoses: hoses).map(&:at) }
-      expect(opened["nothing", false]).to be_empty
-      expect(opened["master", false]).to eq ["master"]
-      expect(opened["below", false]).to eq %w[left_caliper right_caliper]
-      expect(opened["below", true]).to eq %w[master left_caliper right_caliper]
-    end
-  end
-
   describe Sandbag::Choose::BottlePlan do
     let(:today) { Date.new(2026, 3, 14) }
 

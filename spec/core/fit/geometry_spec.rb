@@ -97,19 +97,20 @@ RSpec.describe Sandbag::Fit do
   end
 
   describe Sandbag::Fit::Washers do
-    def stacks(sheet, opens: "below", hoses: true)
-      joints = Sandbag::Circuit::Fittings.new(sheet).opened(opens, hoses: hoses)
-      described_class.new(sheet, Sandbag::Job::Entries.new, joints, Sandbag::Cylinder::Tray.new([], {})).stacks
+    def stacks(sheet, tray: Sandbag::Cylinder::Tray.new([], {}))
+      described_class.new(Sandbag::Job::Entries.new, Sandbag::Circuit::Places.of(sheet).joints, tray).stacks
     end
 
     it "wants hose ends + 1 at a joint: 2 for one, 3 for two stacked, 4 for three" do
       expect(stacks(sheet(twin_disc_plain)).map { |each| [each.hoses, each.wanted] }).to eq [[2, 3], [1, 2], [1, 2]]
-      three = Sandbag::Circuit::Fittings::Joint.new(at: "master", label: "Outlet", kind: "stacked banjo", hoses: 3)
-      expect(three.washers).to eq 4
+      three = sheet(plain_sheet("brake_hand", *%w[a b c].flat_map do |id|
+        [part("hose_#{id}", "line", from: "master"), part("caliper_#{id}", "caliper", from: "hose_#{id}")]
+      end))
+      expect(stacks(three).first.wanted).to eq 4
     end
 
     it "wants 4 at a slave that bleeds through a banjo of its own" do
-      slave = ->(circuit) { stacks(circuit).find { |stack| stack.at == circuit.far_ends.first["id"] }.wanted }
+      slave = ->(circuit) { stacks(circuit).reject { |stack| stack.at == "master" }.sum(&:wanted) }
       clutch = sheet(clutch_plain)
       expect(slave[clutch]).to eq 2
       expect(slave[clutch.set("slave", "bleed_banjo", "yes", "measured")]).to eq 4
@@ -117,11 +118,7 @@ RSpec.describe Sandbag::Fit do
 
     it "knows how many came out of the master, and of no other joint" do
       out = Struct.new(:crush_washer) { def out(part) = (part == "crush_washer") ? crush_washer : 0 }
-      joints = Sandbag::Circuit::Fittings.new(sheet(twin_disc_plain)).opened("below", hoses: true)
-      counted = lambda do |washers|
-        described_class.new(sheet(twin_disc_plain), Sandbag::Job::Entries.new, joints, out.new(washers)).stacks
-          .to_h { |stack| [stack.at, stack.out] }
-      end
+      counted = ->(washers) { stacks(sheet(twin_disc_plain), tray: out.new(washers)).to_h { |stack| [stack.at, stack.out] } }
       expect(counted[3].compact).to eq("master" => 3)
       expect(counted[0].compact).to be_empty
     end

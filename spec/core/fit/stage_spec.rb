@@ -117,17 +117,18 @@ RSpec.describe Sandbag::Fit::Stage do
       expect(refused(job, "figure", {"fastener" => "clamp", "from" => 13, "to" => 11})).to include "holds nothing"
     end
 
-    it "has no figure and takes no tick for caliper bolts until the service information is entered" do
+    it "asks for caliper bolts only where they were loosened, and takes no tick until the service information is entered" do
       job = template("road_front_single", "friction_work")
-      expect(fit(job).torques.lines.map(&:id)).to eq ["caliper_bolt"]
+      expect(fit(job).torques.lines).to be_empty
+      job.add("fit", "loosened", {"fastener" => "caliper_bolt.caliper"})
       job.add("fit", "wrench", {"scale" => 60})
-      expect(refused(job, "torque", {"fastener" => "caliper_bolt", "value" => 30})).to include "there is no default"
+      expect(refused(job, "torque", {"fastener" => "caliper_bolt.caliper", "value" => 30})).to include "there is no default"
       job.add("fit", "loosened", {"fastener" => "wheel_axle"})
-      expect(fit(job).torques.lines.map(&:id)).to eq %w[caliper_bolt wheel_axle]
+      expect(fit(job).torques.lines.map(&:id)).to eq %w[caliper_bolt.caliper wheel_axle]
       expect(refusal_at { job.add("fit", "loosened", {"fastener" => "wheel_axle"}) }).to eq ["data/fastener"]
-      job.add("fit", "figure", {"fastener" => "caliper_bolt", "from" => 30})
-      job.add("fit", "torque", {"fastener" => "caliper_bolt", "value" => 31})
-      expect(fit(job).torques.line("caliper_bolt")).to be_done
+      job.add("fit", "figure", {"fastener" => "caliper_bolt.caliper", "from" => 30})
+      job.add("fit", "torque", {"fastener" => "caliper_bolt.caliper", "value" => 31})
+      expect(fit(job).torques.line("caliper_bolt.caliper")).to be_done
     end
 
     it "holds a carbon bar to 5 N·m, asks what a bicycle's bar is made of, and says what more would mean" do

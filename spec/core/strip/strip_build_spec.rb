@@ -201,15 +201,16 @@ RSpec.describe "Strip and Build" do
       job = JobInMemory.new(circuit_with("caliper_sliding"))
       job.answer_stops
       job.add("ask", "route", {"route" => "slave_work"})
-      expect(job.state.waits_for).to eq "which caliper: Left caliper, Right caliper, or all"
+      expect(job.state.waits_for).to eq "where: Left caliper, Right caliper"
       expect(job.state.stages.keys).to include("strip", "build")
       expect(job.state.strip).not_to be_done
       expect(problems { job.add("bleed", "stroke") }.first.message).to start_with "not yet"
-      expect(refusal_at { job.add("choose", "far_end", {"part" => "master"}) }).to eq ["data/part"]
-      job.add("choose", "far_end", {"part" => "left_caliper"})
+      expect(refusal_at { job.add("ask", "at", {"places" => ["joint.master"]}) }).to eq ["data/places"]
+      expect(refusal_at { job.add("choose", "far_end", {"part" => "left_caliper"}) }).to eq ["kind"]
+      job.add("ask", "at", {"places" => ["far_end.left_caliper"]})
       quantities = ->(ids) { ids.map { |id| job.state.strip.work.part(id).quantity } }
       expect(quantities[%w[cal_piston cal_seal pad crush_washer]]).to eq [2, 2, 2, 2]
-      job.add("choose", "far_end", {"part" => "all"})
+      job.add("ask", "at", {"places" => %w[far_end.left_caliper far_end.right_caliper]})
       expect(quantities[%w[cal_piston cal_seal pad crush_washer]]).to eq [4, 4, 4, 4]
     end
 

@@ -4,6 +4,9 @@ import { Quiet } from "../kit/layout";
 
 interface Props {
   found: Ask["findings"];
+  /** Where things were found, by ids of places. */
+  at?: Ask["found_at"];
+  places?: Ask["places"];
   findings: Knowledge["findings"];
   isOpen: boolean;
   onClear?: (finding: string, value: string) => void;
@@ -31,12 +34,16 @@ const Found = styled.button`
 `;
 
 /** What was found; a tap takes it back. */
-export function FoundSoFar({ found, findings, isOpen, onClear }: Props) {
+export function FoundSoFar({ found, at = {}, places = [], findings, isOpen, onClear }: Props) {
+  const placed = (finding: string) =>
+    (at[finding] ?? []).flatMap((id) =>
+      places.filter((place) => place.id === id).map((place) => place.label),
+    );
   const shown = findings.flatMap((finding) =>
     (found[finding.id] ?? []).map((value) => ({
       finding,
       value,
-      words: finding.values[value] ?? value,
+      words: [finding.values[value] ?? value, ...placed(finding.id)].join(", "),
     })),
   );
   if (shown.length === 0) return <Quiet>Nothing found yet. Unknown is not the same as absent.</Quiet>;

@@ -32,6 +32,7 @@ export type SizingRow = Schemas["SizingRow"];
 export type Knowledge = Schemas["Knowledge"];
 export type Stage = Schemas["Stage"];
 export type Ask = Schemas["Ask"];
+export type Place = Schemas["Place"];
 export type Choose = Schemas["Choose"];
 export type Bleed = Schemas["Bleed"];
 export type Feel = Schemas["Feel"];

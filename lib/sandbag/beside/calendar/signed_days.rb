@@ -16,14 +16,23 @@ module Sandbag
       def self.of(state)
         sheet, route = state.sheet, state.route
         fields = []
-        fields << %w[fluid changed_on] if state.stages.key?("bleed")
-        fields << %w[fluid tested_on] if state.choose.water_reading
-        fields << %w[master seals_on] if route&.part == "master" || route&.renews?("cylinder")
-        fields << %w[line fitted_on] if route&.renews?("hoses")
-        fields << %w[slave looked_on] if route&.far_end?
-        fields.flat_map { |part, field| sheet.parts_of(part).map { |each| [each["id"], field] } }
+        fields << [sheet.id_of("fluid"), "changed_on"] if state.stages.key?("bleed")
+        fields << [sheet.id_of("fluid"), "tested_on"] if state.choose.water_reading
+        fields << [sheet.id_of("master"), "seals_on"] if new_seals?(route)
+        fields += state.choose.new_hoses.map { |line| [line["id"], "fitted_on"] }
+        fields + slaves_seen(state)
       end
-      private_class_method :of
+
+      # Its own, not those of a cylinder that was added beside it.
+      def self.new_seals?(route)
+        route&.part == "master" || (route&.renews?("cylinder") && route.adds.nil?)
+      end
+
+      def self.slaves_seen(state)
+        state.ask.where.at.select { |place| place.part["part"] == "slave" && place.kind == "far_end" }
+          .map { |place| [place.at, "looked_on"] }
+      end
+      private_class_method :of, :new_seals?, :slaves_seen
     end
   end
 end

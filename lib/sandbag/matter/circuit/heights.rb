@@ -29,11 +29,13 @@ module Sandbag
         @sheet.far_ends.flat_map { |part| peaks(@sheet.topology.path(part["id"])) }.uniq
       end
 
-      private
-
+      # @param id [String] of a line
+      # @return [Float] height of its lower end, mm
       def end_mm(id)
         @lines.fetch(id)["end_height"].value
       end
+
+      private
 
       def start_mm(id)
         from = @sheet.part(id)["from"]

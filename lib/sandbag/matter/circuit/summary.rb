@@ -54,11 +54,11 @@ module Sandbag
 
       # Where hoses part: at the master by a stacked banjo, further out by a splitter.
       def junctions
-        Fittings
-          .new(@sheet)
-          .joints
-          .select { |joint| joint.hoses > 1 }
-          .map { |joint| joint.to_h.slice(:at, :kind, :hoses, :washers) }
+        joints = Places.of(@sheet).joints
+        stacked = joints.select { |joint| joint.fitting == "stacked banjo" }
+        splitters = joints.group_by { |joint| joint.splits }.except(nil)
+        stacked.map { |joint| {at: joint.at, kind: joint.fitting, hoses: joint.hoses, washers: joint.washers} } +
+          splitters.map { |at, ends| {at: at, kind: "splitter", hoses: ends.size, washers: ends.sum(&:washers)} }
       end
 
       # Bleed ports that are not at the top of their cavity, and the air that stays there.

@@ -4,23 +4,13 @@ module Sandbag
   module Cylinder
     # What a job takes apart: the master, the slave of a clutch, or calipers.
     class OnBench
-      # All far ends of a circuit, worked in one go.
-      ALL = "all"
-
       # @param sheet [Circuit::Sheet] with what the job chose
       # @param route [Job::Route]
-      # @param far_end [String, nil] id of the far end the job works on, or ALL; nil where there is only one
+      # @param at [Array<Circuit::Place>] far ends that the job works on
       # @return [Cylinder, nil] nil while it is not said which far end
-      def self.of(sheet, route, far_end = nil)
-        holders = route.far_end? ? far_ends(sheet, far_end) : sheet.parts_of("master")
+      def self.of(sheet, route, at)
+        holders = route.far_end? ? at.map { |place| sheet.part(place.part["id"]) } : sheet.parts_of("master")
         new(sheet, holders, piston_wanted: route.renews?("piston")) if holders.any?
-      end
-
-      # @return [Array<Hash>] parts
-      def self.far_ends(sheet, which)
-        ends = sheet.far_ends
-        return ends if which == ALL || ends.one?
-        ends.select { |part| part["id"] == which }
       end
 
       # @attr count [Integer] how many of them; pistons [Integer] of all of them

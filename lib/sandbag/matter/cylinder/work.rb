@@ -10,14 +10,14 @@ module Sandbag
       # @param sheet [Circuit::Sheet] with what the job chose
       # @param route [Job::Route, nil]
       # @param switch [Boolean] a switch sits on the unit
-      # @param far_end [String, nil] see Cylinder::OnBench.of
+      # @param at [Array<Circuit::Place>] far ends that the job works on; none while it is not said which
       # @param counts [Hash{String => Integer}] part => how many were seen, see Setup.counts
-      def initialize(sheet, route, switch: true, far_end: nil, counts: {})
+      def initialize(sheet, route, switch: true, at: [], counts: {})
         @sheet = sheet
         @route = route
         @switch = switch
         @counts = counts
-        @cylinder = OnBench.of(sheet, route, far_end) if route&.part
+        @cylinder = OnBench.of(sheet, route, at) if route&.part
         @construction = @cylinder&.construction
         @steps = (@construction ? sequence : []).freeze
         freeze
@@ -79,12 +79,9 @@ module Sandbag
       def counted(holder, id)
         return @counts[id] if @counts.key?(id)
         return @cylinder.quantity(holder.part(id)) if @route.far_end?
-        hoses = root_joint.hoses
-        {"hose_end" => hoses, "crush_washer" => root_joint.washers, "olive" => hoses, "hose_insert" => hoses}[id]
-      end
-
-      def root_joint
-        Circuit::Fittings.new(@sheet).joints.find { |joint| joint.at == Circuit::Topology::ROOT }
+        outlet = Circuit::Places.of(@sheet).outlet
+        {"hose_end" => outlet.hoses, "crush_washer" => outlet.washers, "olive" => outlet.olives,
+         "hose_insert" => outlet.olives}[id]
       end
     end
   end

@@ -27,8 +27,14 @@ module Sandbag
         id, at = fastener.split(".", 2)
         row = Tables.find("fasteners", id)
         return unless row
-        part = row["part"] ? sheet.parts_of(row["part"]).first : part_at(sheet, row["per"], at)
+        part = row["part"] ? sheet.parts_of(row["part"]).first : holder(sheet, row, at)
         part && [part["id"], row["field"]]
+      end
+
+      # The place's own part, or the hose or pipe that ends there.
+      def self.holder(sheet, row, at)
+        place = at && Circuit::Places.of(sheet).find_id("#{row["per"]}.#{at}")
+        place && [place.part, *place.lines].find { |part| sheet.values(part).key?(row["field"]) }
       end
 
       # Refuses what is not seen at a fitting, and what the circuit refuses.
@@ -49,11 +55,7 @@ module Sandbag
         place ? sheet.change(*place, data.values_at("from", "to").compact, "service_info") : sheet
       end
 
-      def self.part_at(sheet, per, at)
-        return unless at
-        (per == "joint") ? Places.joint(sheet, at) : Places.far_end(sheet, at)
-      end
-      private_class_method :taken, :part_at
+      private_class_method :taken, :holder
     end
   end
 end

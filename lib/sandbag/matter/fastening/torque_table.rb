@@ -33,14 +33,7 @@ module Sandbag
       # @return [Array(Hash, String)] part and field where the answer to that is kept
       def asked_at(id)
         key = asks(id)
-        at = place(id)
-        part = case key
-        when "bar" then @sheet.parts_of("lever").first
-        when "mount_thread" then @sheet.parts_of("master").first
-        when "nipple_thread" then Places.far_end(@sheet, at)
-        else Places.joint(@sheet, at)
-        end
-        [part, key]
+        [holder(key, id), key]
       end
 
       private
@@ -49,8 +42,10 @@ module Sandbag
         Tables.find("fasteners", id.split(".", 2).first)
       end
 
+      # @return [Circuit::Place, nil] the one that a fastener is named by
       def place(id)
-        id.split(".", 2)[1]
+        at = id.split(".", 2)[1]
+        at && Circuit::Places.of(@sheet).find_id("#{fastener(id)["per"]}.#{at}")
       end
 
       def figures(id)
@@ -61,7 +56,7 @@ module Sandbag
       # @return [Array(Hash, String), nil] row of torques.yml, or what it turns on and nobody has said
       def default(id)
         fastener(id)["defaults"].each do |rule|
-          facts = (rule["when"] || {}).to_h { |key, values| [key, [fact(key, place(id)), values]] }
+          facts = (rule["when"] || {}).to_h { |key, values| [key, [fact(key, id), values]] }
           next if facts.any? { |_, (value, values)| value != "unknown" && !values.include?(value) }
           asked = facts.find { |_, (value, _)| value == "unknown" }&.first
           return asked ? [nil, asked] : [Tables.find("torques", rule["torque"]), nil]
@@ -69,17 +64,20 @@ module Sandbag
         nil
       end
 
-      # @return [String] what is so; unknown where nobody has said
-      def fact(key, at)
-        value = case key
-        when "safety" then @sheet.kind.safety
-        when "bar" then @sheet.value("lever", "bar")
-        when "mount_thread" then @sheet.value("master", "mount_thread")
-        when "nipple_thread" then @sheet.values(Places.far_end(@sheet, at))["nipple_thread"].value
-        when "bolt_material" then @sheet.values(Places.joint(@sheet, at))["bolt_material"].value
-        else @sheet.values(Places.line(@sheet, at))[key].value
-        end
+      # @return [String] what is so; unknown where it is not known
+      def fact(key, id)
+        return @sheet.kind.safety if key == "safety"
+        value = @sheet.values(holder(key, id))[key].value
         value.is_a?(Float) ? value.round.to_s : value
+      end
+
+      # Facts of the whole unit: fact => part of the circuit that it is of.
+      OF_UNIT = {"bar" => "lever", "mount_thread" => "master"}.freeze
+
+      # @return [Hash] the part whose value a fact is
+      def holder(key, id)
+        return @sheet.parts_of(OF_UNIT[key]).first if OF_UNIT.key?(key)
+        [place(id).part, *place(id).lines].find { |part| @sheet.values(part).key?(key) }
       end
     end
   end

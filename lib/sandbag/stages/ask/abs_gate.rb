@@ -6,7 +6,7 @@ module Sandbag
     module AbsGate
       PASSES = "proceed"
 
-      # @param findings [Findings]; @param facts [Hash] side, abs, abs_tool; @param opens [String] what the route opens
+      # @param findings [Findings]; @param facts [Hash] side, abs, abs_tool; @param opens [String] see Where#side
       # @return [Hash, nil] the row that decides; nil on a clutch
       def self.decide(findings, facts, opens)
         return if facts["side"] == "clutch"

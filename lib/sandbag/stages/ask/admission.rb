@@ -10,7 +10,7 @@ module Sandbag
         freeze
       end
 
-      # Refuses a value the finding does not have, taking back what was not found, lifting a flag that is not up, a
+      # Refuses a value the finding does not have, a place where neither it nor the repair can be, taking back what was not found, lifting a flag that is not up, a
       # route this circuit cannot have or that does not cure the flags that are up, putting away a job that nothing
       # stops, and bringing back one that is not away.
       def admit(entry)
@@ -23,6 +23,7 @@ module Sandbag
         when "lifted" then admit_lifting(entry.data)
         when "flag" then admit_report(entry.data["flag"])
         when "route" then admit_route(entry.data)
+        when "at" then @ask.where.admit(entry.data["places"])
         when "referred" then admit_referral
         when "returned" then admit_return
         end
@@ -42,9 +43,18 @@ module Sandbag
           raise Refusal.at("data/finding", "#{finding["label"]} is not asked on this circuit",
             @ask.askable.map { |each| each["id"] }.join(", "))
         end
-        return if finding["values"].key?(data["value"])
-        raise Refusal.at("data/value",
-          "#{finding["label"]} cannot be “#{data["value"]}”", finding["values"].keys.join(", "))
+        unless finding["values"].key?(data["value"])
+          raise Refusal.at("data/value",
+            "#{finding["label"]} cannot be “#{data["value"]}”", finding["values"].keys.join(", "))
+        end
+        admit_place(finding, data) if data["place"]
+      end
+
+      def admit_place(finding, data)
+        possible = (data["value"] == finding["ordinary"]) ? [] : @ask.possible_at(finding).map(&:id)
+        return if possible.include?(data["place"])
+        raise Refusal.at("data/place", "#{finding["label"]}: “#{data["place"]}” is no such place",
+          possible.empty? ? "no place" : possible.join(", "))
       end
 
       def admit_intake(data)

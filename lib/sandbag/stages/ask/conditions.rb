@@ -7,7 +7,7 @@ module Sandbag
     module Conditions
       FACTS = {
         "side" => %w[brake clutch],
-        "opens" => %w[nothing master below],
+        "opens" => %w[nothing above below],
         "abs_stated" => %w[contradicted],
         "hold_after_bleed" => %w[failed],
         "rubber_seen" => %w[swollen]

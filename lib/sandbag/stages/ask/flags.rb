@@ -31,14 +31,14 @@ module Sandbag
       end
 
       # @param findings [Findings]; facts [Hash]; reported [Array<String>] ids the mechanic reported
-      # @param liftings [Liftings]; route [Job::Route, nil] the one that was chosen
-      def initialize(findings, facts, reported:, liftings:, route:)
+      # @param liftings [Liftings]; route [Job::Route, nil] the one that was chosen; opens [String] see Where#side
+      def initialize(findings, facts, reported:, liftings:, route:, opens:)
         @liftings = liftings
         red =
           RedFlag
             .up(findings, facts, reported)
             .map { |row| flag(row, row["label"], !row["by_facts"], holds_work?(row, route)) }
-        @gate = AbsGate.decide(findings, facts, route.opens) if route && !route.stops?
+        @gate = AbsGate.decide(findings, facts, opens) if route && !route.stops?
         gates =
           if gate && gate["decision"] != AbsGate::PASSES
             [flag(gate, gate["says"].delete_suffix("."), gate["decision"] == "block", true)]

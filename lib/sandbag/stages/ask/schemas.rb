@@ -19,9 +19,13 @@ module Sandbag
           "group?" => String,
           "ordinary?" => String,
           "opens?" => [TrueClass, FalseClass],
+          "places?" => Array,
           "many?" => [TrueClass, FalseClass],
           "values" => Hash
-        }) { |row| Tables.unknown("walks", [row["walk"]]) || Circuit::Kind.unknown(row) },
+        }) do |row|
+          Tables.unknown("walks", [row["walk"]]) || Circuit::Kind.unknown(row) ||
+            Circuit::Places.unknown(row["places"] || [], [])
+        end,
         "walks" => Tables::Schema.new({
           "label" => String,
           "minutes" => Integer,

@@ -6,27 +6,36 @@ module Sandbag
     class Stage < Job::Stage
       def initialize(job)
         super
-        @sheet = job.fitted
-        @intake = Intake.new(entries.of("intake").to_h { |entry| entry.data.values_at("question", "value") }, @sheet,
+        @intake = Intake.new(entries.of("intake").to_h { |entry| entry.data.values_at("question", "value") }, job.fitted,
           job.machine_kind)
+        @sheet = with_abs(job.fitted)
+        @places = Circuit::Places.of(@sheet)
         @entered = entries.reduce(Findings.new) { |found, entry| fold(found, entry) }
         @findings = @intake.findings.reduce(@entered) { |found, (finding, value)| found.with(finding, value) }
         @chosen = entries.said("route")
         @seen = Seen.new(job.journal)
         @diagnosis = Diagnosis.new(@findings, facts)
+        picked = @chosen && Job::Route.find(@chosen["route"])
         @flags =
           Flags.new(
             @findings,
             facts,
             reported: entries.values("flag", "flag"),
             liftings: Liftings.new(job.journal, @seen),
-            route: @chosen && Job::Route.find(@chosen["route"])
+            route: picked,
+            opens: where_of(picked).side
           )
       end
 
       # @attr entered [Findings] as the mechanic entered them; findings [Findings] with what answers of the intake
       #   amount to
       attr_reader :entered, :findings, :diagnosis, :intake, :flags
+
+      # @return [Circuit::Sheet] the circuit as the record has it, with what the intake says of ABS
+      attr_reader :sheet
+
+      # @return [Circuit::Places] of it
+      attr_reader :places
 
       def complaint
         entries.said("complaint")&.fetch("text")
@@ -96,9 +105,36 @@ module Sandbag
         at && Time.iso8601(at).utc.iso8601
       end
 
-      # A job that opens a joint: the circuit is filled anew and bled from the master outwards.
+      # @return [Where] where the repair in force works
+      def where
+        @where ||= where_of(route)
+      end
+
+      # A job that opens a joint: the circuit is filled again and bled from the master outwards.
       def opened?
-        !route.nil? && route.opens?
+        where.opened.any?
+      end
+
+      # @param finding [String]
+      # @return [Array<Circuit::Place>] where it was found, until it was found ordinary or taken back
+      def found_at(finding)
+        row = Tables.find("findings", finding)
+        kept = entries.of("finding", "finding_cleared").select { |entry| entry.data["finding"] == finding }
+          .slice_after { |entry| entry.kind == "finding_cleared" || entry.data["value"] == row["ordinary"] }.to_a.last || []
+        ids = kept.filter_map { |entry| entry.data["place"] }
+        places.select { |place| ids.include?(place.id) && entered.known?(finding) }
+      end
+
+      # @param finding [Hash] row of findings.yml
+      # @return [Array<Circuit::Place>] where it could be found
+      def possible_at(finding)
+        places.of_kind(*finding["places"]).select(&:pressed?)
+      end
+
+      # @return [Hash{String => Array<Circuit::Place>}] finding => where it was found
+      def all_found
+        @all_found ||= Tables.rows("findings").select { |row| row["places"] }.to_h { |row| [row["id"], found_at(row["id"])] }
+          .reject { |_, at| at.empty? }
       end
 
       # @return [String, nil] what the owner asked for, where the route is another one
@@ -132,14 +168,14 @@ module Sandbag
       end
 
       def done?
-        !route.nil? && stop.nil? && intake.unanswered.empty? && !rounds.back_to_ask?
+        !route.nil? && stop.nil? && intake.unanswered.empty? && !rounds.back_to_ask? && !where.wanted?
       end
 
       def waits_for
         return stop if stop
         return "an answer: #{Wording.inside(intake.unanswered.first["ask"])}" if intake.unanswered.any?
         return "a look at: #{first_look}. #{rounds.says}" if rounds.back_to_ask?
-        return if route
+        return where.asks if route
         return "a route: #{Wording.inside(Job::Route.find(proposal[:route]).label)} is proposed" if proposal
         (askable.all? { |finding| findings.known?(finding["id"]) }) ? "a route" : "a finding, or a route"
       end
@@ -179,6 +215,23 @@ module Sandbag
       end
 
       private
+
+      def where_of(route)
+        Where.new(route, places, named: named, found: all_found.values.flatten.map(&:id))
+      end
+
+      # A far end was named under Choose before places had names.
+      def named
+        said = entries.said("at")&.fetch("places")
+        far_end = job.journal.of("choose").said("far_end")&.fetch("part") unless said
+        return said unless far_end
+        places.of_kind("far_end").select { |place| ["all", place.at].include?(far_end) }.map(&:id)
+      end
+
+      def with_abs(sheet)
+        return sheet if sheet.clutch? || sheet.value("vehicle", "abs") == intake.abs
+        sheet.set("vehicle", "abs", intake.abs, "measured")
+      end
 
       def first_look
         Wording.inside(Tables.find("findings", rounds.looks.first)["label"])

@@ -32,6 +32,10 @@ module Sandbag
           against_proposal: ask.against_proposal,
           against_request: ask.against_request,
           offers: ask.due + ask.intake.offers,
+          places: ask.places.map(&:to_h),
+          where: where,
+          may_be_at: may_be_at,
+          found_at: ask.all_found.transform_values { |at| at.map(&:id) },
           flags: ask.flags.map { |flag| flag_view(flag) },
           opened: ask.opened?
         }.compact
@@ -44,6 +48,19 @@ module Sandbag
       end
 
       private
+
+      # @return [Hash] candidates, at and opens: ids of places; wanted: it is not said which
+      def where
+        where = @ask.where
+        {candidates: where.candidates, at: where.at, opens: where.opened}.transform_values { |at| at.map(&:id) }
+          .merge(wanted: where.wanted?)
+      end
+
+      # @return [Hash{String => Array<String>}] finding => where it may be, if there is more than one such place
+      def may_be_at
+        @ask.askable.select { |row| row["places"] }.to_h { |row| [row["id"], @ask.possible_at(row).map(&:id)] }
+          .select { |_, ids| ids.size > 1 }
+      end
 
       # @return [Hash, nil] stages of the whole job by the route in force, and why
       def plan

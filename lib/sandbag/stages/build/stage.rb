@@ -16,7 +16,7 @@ module Sandbag
 
       # Nothing came apart, so nothing goes together.
       def here?
-        @strip.work.strips? || job.choose.far_end_wanted?
+        @strip.work.strips? || (job.ask.where.wanted? && job.route.apart?)
       end
 
       # @return [Array<Cylinder::Step>] the strip's steps with parts inside the cylinder, last out first in

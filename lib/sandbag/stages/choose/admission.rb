@@ -18,7 +18,7 @@ module Sandbag
         when "fluid" then admit_fluid(entry.data)
         when "cylinder" then admit_cylinder(entry.data)
         when "method" then admit_method(entry.data)
-        when "far_end" then admit_far_end(entry.data["part"])
+        when "far_end" then refuse_far_end
         when "size" then admit_size(entry.data)
         when "water" then admit_water
         when "pulled" then admit_pulled(entry.data)
@@ -63,9 +63,9 @@ module Sandbag
           suited.map { |row| row["id"] }.join(", "))
       end
 
-      def admit_far_end(id)
-        ends = [*@choose.sheet.far_ends, {"id" => Cylinder::OnBench::ALL}]
-        no_far_end(id, ends) if ends.none? { |part| part["id"] == id }
+      # Jobs on record have it.
+      def refuse_far_end
+        raise Refusal.at("kind", "where the job works is named under Ask", "the entry “at” of Ask")
       end
 
       def no_far_end(id, ends)

@@ -13,14 +13,17 @@ module Sandbag
 
       # @param sheet [Circuit::Sheet]; route [Job::Route, nil]
       # @param work [Cylinder::Work]; tools [ToolList]
-      # @param joints [Array<Circuit::Fittings::Joint>] those the job opens
+      # @param joints [Array<Circuit::Place>] those the job opens; new_hoses [Array<Hash>] lines that
+      #   go on new; opened [Boolean] anything is opened
       # @param need_ml [Float, nil] nil when the fluid is left alone
-      def initialize(sheet, route:, work:, tools:, joints:, need_ml:)
+      def initialize(sheet, route:, work:, tools:, joints:, new_hoses:, opened:, need_ml:)
         @sheet = sheet
         @route = route
         @work = work
         @tools = tools
         @joints = joints
+        @new_hoses = new_hoses
+        @opened = opened
         @need_ml = need_ml
         freeze
       end
@@ -106,51 +109,35 @@ module Sandbag
       end
 
       def hoses
-        return [] unless @route.renews?("hoses")
-        @sheet
-          .parts_of("line")
-          .map do |line|
-            values = @sheet.values(line)
-            Line.new(
-              id: "hose.#{line["id"]}",
-              group: "parts",
-              label: line["label"],
-              detail: "#{Said.mm(values["length"].value, 0)}, #{Wording.spelled(values["kind"].value)}",
-              count: 1,
-              kind: "hose",
-              needed: true
-            )
-          end
+        @new_hoses.map do |line|
+          values = @sheet.values(line)
+          Line.new(
+            id: "hose.#{line["id"]}",
+            group: "parts",
+            label: line["label"],
+            detail: "#{Said.mm(values["length"].value, 0)}, #{Wording.spelled(values["kind"].value)}",
+            count: 1,
+            kind: "hose",
+            needed: true
+          )
+        end
       end
+
+      # What each opened joint is sealed with, by sort.
+      SEALS = [
+        {id: "washers", counted: "washers", label: "Crush washers", kind: "washer", of: :washers},
+        {id: "square_seals", counted: "square-section seals", label: "Square-section seals", of: :washers},
+        {id: "olives", counted: "olives and inserts", label: "Olive and insert or barb", of: :olives}
+      ].freeze
 
       def joint_lines
-        washers = @joints.sum(&:washers)
-        olives = @joints.sum(&:olives)
-        [
-          if washers.positive?
-            Line.new(
-              id: "washers",
-              group: "parts",
-              label: "Crush washers",
-              detail: counted(@joints.select { |joint| joint.washers.positive? }, :washers),
-              count: washers,
-              kind: "washer"
-            )
-          end,
-          if olives.positive?
-            Line.new(
-              id: "olives",
-              group: "parts",
-              label: "Olive and insert or barb",
-              detail: counted(@joints.select { |joint| joint.olives.positive? }, :olives),
-              count: olives
-            )
-          end
-        ]
-      end
-
-      def counted(joints, what)
-        joints.map { |joint| "#{joint.label} #{joint.public_send(what)}" }.join(", ")
+        SEALS.filter_map do |sort|
+          joints = @joints.select { |joint| joint.counted == sort[:counted] }
+          next if joints.empty?
+          Line.new(id: sort[:id], group: "parts", label: sort[:label], kind: sort[:kind],
+            detail: joints.map { |joint| "#{joint.label} #{joint.public_send(sort[:of])}" }.join(", "),
+            count: joints.sum(&sort[:of]))
+        end
       end
 
       def fluid
@@ -175,7 +162,7 @@ module Sandbag
             .rows("bench_things")
             .select do |row|
               row["group"] == group && @sheet.suits?(row) &&
-                (!row["opened"] || @route.opens?)
+                (!row["opened"] || @opened)
             end
         rows.map { |row| Line.new(id: row["id"], group: group, label: row["label"], count: 1) }
       end

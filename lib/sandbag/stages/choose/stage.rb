@@ -12,8 +12,8 @@ module Sandbag
 
       def initialize(job)
         super
-        @fitted = job.fitted
         @ask = job.ask
+        @fitted = @ask.sheet
         @cylinder = entries.said("cylinder")
         @fluid = entries.said("fluid")
         @sheet = Fastening::Facts.apply(sheet_with_choices, job.journal.of("fit"))
@@ -29,29 +29,31 @@ module Sandbag
         entries.of("pulled")
       end
 
-      # @return [String, nil] id of the far end the job works on, or Cylinder::ALL
-      def far_end
-        entries.said("far_end")&.fetch("part")
-      end
-
-      # Which of several far ends the job works on is not said.
-      def far_end_wanted?
-        !@ask.route.nil? && @ask.route.far_end? && sheet.far_ends.size > 1 && far_end.nil?
+      # @return [Circuit::Places] of the circuit with what the job chose
+      def places
+        Circuit::Places.of(sheet)
       end
 
       # @return [Cylinder::Work] what the job takes apart
       def work
-        @work ||= Cylinder::Work.new(sheet, @ask.route, switch: @ask.switch?, far_end: far_end,
+        @work ||= Cylinder::Work.new(sheet, @ask.route, switch: @ask.switch?, at: @ask.where.at,
           counts: Cylinder::Setup.counts(job.journal.of("strip").by("setup", "item")))
       end
 
-      # @return [Array<Circuit::Fittings::Joint>] those this job opens, at the far ends it works on
+      # @return [Array<Circuit::Place>] joints this job opens, from the master outwards
       def joints
-        route = @ask.route
-        return [] unless route&.moves&.include?("joint")
-        opened = Circuit::Fittings.new(sheet).opened(route.opens, hoses: route.hoses_off?)
-        return opened unless route.far_end? && far_end && far_end != Cylinder::OnBench::ALL
-        opened.select { |joint| joint.at == far_end }
+        @joints ||= @ask.where.opened.filter_map { |place| places.find_id(place.id) }.select { |place| place.joint? && place.pressed? }
+      end
+
+      # @return [Array<Hash>] hoses that go on new
+      def new_hoses
+        @ask.route&.renews?("hoses") ? laid_hoses : []
+      end
+
+      # @return [Array<Hash>] the hoses that the job works on: those it names, else all
+      def laid_hoses
+        named = @ask.where.at.select { |place| place.kind == "line" }.map(&:at)
+        sheet.parts_of("line").select { |line| named.empty? || named.include?(line["id"]) }
       end
 
       # @return [Hash, nil] row of clashes.yml that came up at the dry trial and is not settled
@@ -134,8 +136,9 @@ module Sandbag
         @pull_list ||= begin
           route = @ask.route
           handles_fluid = route&.handles_fluid?
-          tools = ToolList.new(work, route, fasteners: @ask.fasteners, bleed_method: handles_fluid ? bleed_method : nil)
-          PullList.new(sheet, route: route, work: work, tools: tools, joints: joints,
+          tools = ToolList.new(work, route, opened: @ask.opened?, fasteners: @ask.fasteners, bleed_method: handles_fluid ? bleed_method : nil)
+          PullList.new(sheet, route: route, work: work, tools: tools, joints: joints, new_hoses: new_hoses,
+            opened: @ask.opened?,
             need_ml: handles_fluid ? need_ml : nil)
         end
       end
@@ -148,14 +151,11 @@ module Sandbag
       end
 
       def done?
-        !fluid.nil? && !far_end_wanted? && (!cylinder_wanted? || !@cylinder.nil?) && wanting.empty? && clash.nil?
+        !fluid.nil? && (!cylinder_wanted? || !@cylinder.nil?) && wanting.empty? && clash.nil?
       end
 
       def waits_for
         return "a cylinder: keep or change" if cylinder_wanted? && @cylinder.nil?
-        if far_end_wanted?
-          return "which #{sheet.kind.end_part}: #{sheet.far_ends.map { |part| part["label"] }.join(", ")}, or all"
-        end
         return "the fluid, by the class on the cap" unless fluid
         return "what goes on instead: #{Wording.inside(clash["label"])} clashed at the dry trial" if clash
         line = wanting.first
@@ -206,8 +206,6 @@ module Sandbag
 
       def sheet_with_choices
         changed = @fitted
-        changed = changed.set("vehicle", "abs", @ask.intake.abs, "measured") unless @fitted.clutch? ||
-          @fitted.value("vehicle", "abs") == @ask.intake.abs
         changed = changed.set("fluid", "stamped", @fluid["stamped"], "part_marking") if @fluid
         changed = with_preload(sized(changed))
         return changed if @cylinder.nil? || @ask.route&.adds

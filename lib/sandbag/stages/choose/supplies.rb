@@ -86,7 +86,8 @@ module Sandbag
       end
 
       def joints
-        Circuit::Fittings.new(@sheet).joints.map(&:to_h)
+        @choose.joints.map { |joint| {at: joint.at, label: joint.label, kind: joint.fitting, hoses: joint.hoses,
+                                      washers: joint.washers, olives: joint.olives, inserts: joint.olives} }
       end
 
       def cylinder_view

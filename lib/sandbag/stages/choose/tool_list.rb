@@ -13,12 +13,13 @@ module Sandbag
       BUILDING = {"seal_cone" => %w[primary_cup sc_cup], "boot_pusher" => %w[boot]}.freeze
 
       # @param work [Cylinder::Work] what is taken apart
-      # @param route [Job::Route, nil]
+      # @param route [Job::Route, nil]; opened [Boolean] it opens a joint
       # @param fasteners [String, nil] what the intake says of the heads
       # @param bleed_method [Hash, nil] row of bleed_methods.yml when the job bleeds
-      def initialize(work, route, fasteners:, bleed_method:)
+      def initialize(work, route, opened:, fasteners:, bleed_method:)
         @work = work
         @route = route
+        @opened = opened
         @swaps = FASTENERS.fetch(fasteners, {})
         @bleed_method = bleed_method
         freeze
@@ -46,7 +47,7 @@ module Sandbag
       def wanted
         stripping + for_stage("measure", gauges + [EYES], "measure") + for_stage("build", builders, "build") +
           (@route&.tools || []).map { |id| [id, "hose ends"] } +
-          (@route&.opens? ? [["torque_wrench", "every opened joint"]] : []) +
+          (@opened ? [["torque_wrench", "every opened joint"]] : []) +
           (@bleed_method ? @bleed_method["tools"].map { |id| [id, "bleed"] } : [])
       end
 

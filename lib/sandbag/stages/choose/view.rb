@@ -28,7 +28,6 @@ module Sandbag
           fitted: choose.sizing_sheet.to_h,
           sheet: choose.sheet.to_h,
           far_ends: far_ends,
-          far_end: choose.far_end,
           clash: choose.clash&.slice("id", "label", "wants"),
           adds: !choose.job.route&.adds.nil?,
           kind: choose.sheet.kind.id,
@@ -43,12 +42,12 @@ module Sandbag
 
       private
 
-      # Far ends to pick from and their sizes, where the job works on them.
+      # Far ends that the job works on, and their sizes.
       def far_ends
         return unless choose_route&.far_end?
-        @choose.sheet.far_ends.map do |part|
-          values = @choose.sheet.values(part)
-          {id: part["id"], label: part["label"] || "Slave", size: Array((values["pistons"] || values["bore"]).value)}
+        @choose.job.ask.where.at.map do |place|
+          values = @choose.sheet.values(@choose.sheet.part(place.at))
+          {id: place.at, label: place.label, size: Array((values["pistons"] || values["bore"]).value)}
         end
       end
 

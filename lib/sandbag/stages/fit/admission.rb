@@ -48,7 +48,7 @@ module Sandbag
       end
 
       def admit_loosened(id)
-        known = @fit.torques.others.map { |row| row["id"] }
+        known = @fit.torques.others.map(&:id)
         return if known.include?(id)
         raise Refusal.at("data/fastener", "“#{id}” is on the list already, or not on this circuit", known.join(", "))
       end

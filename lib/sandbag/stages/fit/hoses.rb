@@ -21,13 +21,13 @@ module Sandbag
 
       attr_reader :laid
 
-      # @param scope [Scope]; entries [Job::Entries] of fit; renewed [Boolean] a cylinder goes on new
-      def initialize(scope, entries, renewed:)
+      # @param scope [Scope]; entries [Job::Entries] of fit; lines [Array<Hash>] the hoses that are laid
+      def initialize(scope, entries, lines:)
         @scope = scope
         @sheet = scope.sheet
         @paths = entries.of("path").group_by { |entry| entry.data["line"] }
         @bends = entries.by("bend", "line")
-        @laid = lines(renewed).map { |line| laid_of(line) }.freeze
+        @laid = lines.map { |line| laid_of(line) }.freeze
         freeze
       end
 
@@ -49,12 +49,6 @@ module Sandbag
       end
 
       private
-
-      def lines(renewed)
-        return @sheet.parts_of("line") if @scope.moves?("hose", "ends")
-        return [] unless renewed && @scope.moves?("unit")
-        @sheet.parts_of("line").select { |line| line["from"] == Circuit::Topology::ROOT }
-      end
 
       def laid_of(line)
         newest = (@paths[line["id"]] || []).to_h { |entry| [entry.data["position"], entry.data] }

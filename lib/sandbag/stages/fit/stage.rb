@@ -5,7 +5,7 @@ module Sandbag
     # On the machine right: tried dry, put back, torqued, routed, clear, level, switched. After the bleed once more:
     # lid, last figures, marks.
     class Stage < Job::Stage
-      ASKS_LATER = {"bleed" => "the points whose nipples were opened, and whether fluid has moved since"}.freeze
+      ASKS_LATER = {"bleed" => "whether fluid has moved since"}.freeze
       RESTS_ON = %w[strip build].freeze
 
       attr_reader :scope, :put_back, :sequence, :torques, :washers, :hoses, :free_play, :checks, :reservoir, :electrics
@@ -19,10 +19,9 @@ module Sandbag
         bled_at = bleeds? ? job.bleed.last_disturbed.to_i : nil
         @sequence = Sequence.new(scope, put_back, entries, bled_at: bled_at)
         joints = job.choose.joints
-        @torques = Torques.new(scope, entries, joints: scope.moves?("joint") ? joints : [], points: points,
-          bled_at: bled_at)
-        @washers = Washers.new(job.sheet, entries, joints, job.strip.tray)
-        @hoses = Hoses.new(scope, entries, renewed: !!route&.renews?("cylinder"))
+        @torques = Torques.new(scope, entries, places: loosened(joints), bled_at: bled_at)
+        @washers = Washers.new(entries, joints, job.strip.tray)
+        @hoses = Hoses.new(scope, entries, lines: laid)
         @free_play = FreePlay.new(scope, entries, bled_at: bled_at)
         @checks = Checks.new(scope, entries)
         @reservoir = Reservoir.new(scope, entries, fluid_ml: job.sheet.value("reservoir", "usable"))
@@ -121,9 +120,22 @@ module Sandbag
         %w[before after].flat_map { |each| rooms.flat_map { |room| room.due(each) } }
       end
 
-      def points
-        return [] unless bleeds?
-        job.bleed.plan.points.reject { |point| point.id == Airway::Plan::MASTER_OUTLET }
+      # @return [Hash{String => Array<Circuit::Place>}] see Torques
+      def loosened(joints)
+        places = job.choose.places
+        {"joint" => joints, "nipple" => bleeds? ? places.of_kind("nipple") : [], "far_end" => far_ends(places)}
+      end
+
+      # Those that the job names; all, where it renews the rubber of all.
+      def far_ends(places)
+        named = job.ask.where.at.select { |place| place.kind == "far_end" }
+        named.any? ? named : places.of_kind("far_end")
+      end
+
+      # Hoses that are renewed or cut, and those that hang on a new cylinder.
+      def laid
+        return job.choose.laid_hoses if scope.moves?("hose", "ends")
+        (job.route&.renews?("cylinder") && scope.moves?("unit")) ? job.choose.places.outlets.flat_map(&:lines) : []
       end
     end
   end

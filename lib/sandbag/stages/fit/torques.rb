@@ -8,19 +8,20 @@ module Sandbag
       attr_reader :lines
 
       # @param scope [Scope]; entries [Job::Entries] of fit
-      # @param joints [Array<Circuit::Fittings::Joint>] those this job opens
-      # @param points [Array<Airway::Plan::Point>] nipples that are opened for the bleed
+      # @param places [Hash{String => Array<Circuit::Place>}] kind of place => those whose fasteners are loosened: joints
+      #   this job opens, nipples opened for the bleed, far ends that come off
       # @param bled_at [Integer, nil] place of the last stroke: what is tightened after the bleed is tightened again
       #   after another one; nil where there is none
-      def initialize(scope, entries, joints:, points:, bled_at: nil)
+      def initialize(scope, entries, places:, bled_at: nil)
         @scope = scope
         @table = Fastening::TorqueTable.new(scope.sheet)
         @entries = entries
-        @joints = joints
-        @points = points
+        @places = places
         @bled_at = bled_at
-        @lines = rows.flat_map { |row| lines_of(row) }.freeze
-        freeze
+        moved = @scope.rows("fasteners")
+        loosened = @entries.values("loosened", "fastener")
+        @lines = all(Tables.rows("fasteners").select { |row| moved.include?(row) || row["apart"] })
+          .select { |line| moved.include?(line.fastener) || loosened.include?(line.id) }.freeze
       end
 
       def line(id)
@@ -38,9 +39,10 @@ module Sandbag
         @entries.said("wrench")
       end
 
-      # @return [Array<Hash>] rows of fasteners.yml that may have been loosened too
+      # @return [Array<TorqueLine>] what may have been loosened besides
       def others
-        Tables.rows("fasteners").select { |row| row["apart"] && @scope.here?(row) && !loosened.include?(row["id"]) }
+        @others ||= (all(Tables.rows("fasteners").select { |row| row["apart"] && @scope.here?(row) })
+          .reject { |each| line(each.id) })
       end
 
       # @return [Array<TorqueLine>] tightened without a wrench
@@ -69,26 +71,20 @@ module Sandbag
 
       private
 
-      def rows
-        moved = @scope.rows("fasteners").reject { |row| row["apart"] }
-        Tables.rows("fasteners").select { |row| moved.include?(row) || loosened.include?(row["id"]) }
-      end
-
-      def loosened
-        @entries.values("loosened", "fastener")
+      def all(rows)
+        rows.flat_map { |row| lines_of(row) }
       end
 
       def lines_of(row)
-        case row["per"]
-        when "joint" then joint_lines(row)
-        when "point" then @points.map { |point| line_of(row, point.id, "Nipple: #{Wording.inside(point.label)}") }
-        else [line_of(row, nil, row["label"])]
-        end
+        return [line_of(row, nil, row["label"])] if row["per"] == "once"
+        places = @places.fetch(row["per"])
+        places = places.select { |place| row["joints"].include?(place.fitting) } if row["joints"]
+        places.map { |place| line_of(row, place.at, label_of(row, place)) }
       end
 
-      def joint_lines(row)
-        @joints.select { |joint| row["joints"].include?(joint.kind) }
-          .map { |joint| line_of(row, joint.at, "#{row["label"]}: #{Wording.inside(joint.label)}") }
+      # A nipple's own name says what it is.
+      def label_of(row, place)
+        (place.kind == "nipple") ? place.label : "#{row["label"]}: #{Wording.inside(place.label)}"
       end
 
       def line_of(row, at, label)

@@ -16,7 +16,7 @@ module Sandbag
           **sequence,
           **Parts.new(@fit).to_h,
           torques: @fit.torques.lines.map { |line| torque(line) },
-          others: @fit.torques.others.map { |row| row.slice("id", "label") },
+          others: @fit.torques.others.map { |line| {id: line.id, label: line.label} },
           wrench: @fit.torques.wrench,
           washers: @fit.washers.stacks.map { |stack| washers(stack) },
           hoses: @fit.hoses.laid.map { |laid| hose(laid) },

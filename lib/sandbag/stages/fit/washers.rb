@@ -34,12 +34,11 @@ module Sandbag
 
       attr_reader :stacks
 
-      # @param sheet [Circuit::Sheet]; entries [Job::Entries] of fit; joints [Array<Circuit::Fittings::Joint>] opened
+      # @param entries [Job::Entries] of fit; joints [Array<Circuit::Place>] opened
       # @param tray [Cylinder::Tray]
-      def initialize(sheet, entries, joints, tray)
-        @sheet = sheet
+      def initialize(entries, joints, tray)
         @counted = entries.by("washers", "joint")
-        @stacks = joints.map { |joint| stack(joint, tray) }.freeze
+        @stacks = joints.select(&:counted).map { |joint| stack(joint, tray) }.freeze
         freeze
       end
 
@@ -61,29 +60,12 @@ module Sandbag
 
       def stack(joint, tray)
         counted = @counted[joint.at] || {}
-        kind, wanted = wanted(joint)
-        Stack.new(at: joint.at, label: joint.label, hoses: joint.hoses, wanted: wanted, kind: kind,
-          old: counted["old"]&.round, new: counted["new"]&.round, out: came_out(joint, tray)).freeze
-      end
-
-      # A slave that bleeds through a banjo of its own has that one's two as well.
-      def wanted(joint)
-        return ["olives and inserts", joint.olives] if joint.kind == "nut"
-        seals = (seals_at(joint) == "square_seals") ? "square-section seals" : "washers"
-        [seals, joint.washers + ((bleed_banjo(joint) == "yes") ? 2 : 0)]
-      end
-
-      def seals_at(joint)
-        @sheet.values(Fastening::Places.line(@sheet, joint.at))["seals"].value
-      end
-
-      def bleed_banjo(joint)
-        part = @sheet.part(joint.at)
-        part && @sheet.values(part)["bleed_banjo"]&.value
+        Stack.new(at: joint.at, label: joint.label, hoses: joint.hoses, wanted: joint.olives.nonzero? || joint.washers,
+          kind: joint.counted, old: counted["old"]&.round, new: counted["new"]&.round, out: came_out(joint, tray)).freeze
       end
 
       def came_out(joint, tray)
-        out = tray.out("crush_washer") if joint.at == Circuit::Topology::ROOT && joint.kind != "nut"
+        out = tray.out("crush_washer") if joint.at == Circuit::Topology::ROOT && joint.washers.positive?
         out if out&.positive?
       end
     end

@@ -21,10 +21,9 @@ module Sandbag
         @tray = Cylinder::Tray.new(done_steps, @counts)
       end
 
-      # Something comes off, or will once it is said which far end, or fluid moves and machine and mechanic are
-      # protected from it.
+      # Something comes off, or will once it is said where, or fluid moves and machine and mechanic are protected from it.
       def here?
-        work.any? || job.choose.far_end_wanted? || job.route.protects?
+        work.any? || job.ask.where.wanted? || job.route.protects?
       end
 
       # @return [Step, nil] the next one
@@ -59,7 +58,7 @@ module Sandbag
       end
 
       def done?
-        setup.missing.empty? && step.nil? && !job.choose.far_end_wanted?
+        setup.missing.empty? && step.nil? && !job.ask.where.wanted?
       end
 
       # Nothing is opened before bench and machine are ready.
@@ -69,7 +68,7 @@ module Sandbag
 
       def waits_for
         return if done?
-        return job.choose.waits_for if job.choose.far_end_wanted?
+        return job.ask.waits_for if job.ask.where.wanted?
         return "new compared with old, under Measure" unless compared?
         return "still to fetch: #{Wording.inside(wanting.first.label)}" if wanting.any?
         return "set-up: #{Wording.inside(setup.missing.first["label"])}" if setup.missing.any?

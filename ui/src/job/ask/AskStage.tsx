@@ -1,6 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
+import type { Knowledge } from "../../server/api";
 import { knowledgeQuery } from "../../server/queries";
 import { EntryField } from "../../kit/EntryField";
 import { Panel, Quiet, Split } from "../../kit/layout";
@@ -10,6 +12,7 @@ import { useEntries } from "../useEntries";
 import { CostPanel } from "./CostPanel";
 import { EveryFinding } from "./EveryFinding";
 import { FoundSoFar } from "../../pieces/FoundSoFar";
+import { FoundWhere } from "./FoundWhere";
 import { HistoryPanel } from "./HistoryPanel";
 import { IntakePanel } from "./IntakePanel";
 import { NextTests } from "../../pieces/NextTests";
@@ -19,6 +22,7 @@ import { RedFlags } from "./RedFlags";
 import { ReferralPanel } from "./ReferralPanel";
 import { RouteChoice } from "./RouteChoice";
 import { WaitPanel } from "./WaitPanel";
+import { WherePanel } from "./WherePanel";
 
 const Column = styled.div`
   display: grid;
@@ -30,7 +34,12 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
   const knowledge = useQuery(knowledgeQuery);
   const { add } = useEntries(job, "ask");
   const isOpen = !job.signed && !job.referred;
-  const find = (finding: string, value: string) => add("finding", { finding, value });
+  const [seen, setSeen] = useState<{ finding: string; value: string }>();
+  const find = (tables: Knowledge) => (finding: string, value: string) => {
+    const ordinary = tables.findings.find((row) => row.id === finding)?.ordinary;
+    if (ask.may_be_at[finding] && value !== ordinary) setSeen({ finding, value });
+    else add("finding", { finding, value });
+  };
   return (
     <Loaded query={knowledge} isPart>
       {(tables) => (
@@ -47,10 +56,22 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
               onReturn={(note) => add("returned", { note })}
             />
           ) : null}
+          {seen && isOpen ? (
+            <FoundWhere
+              {...seen}
+              ask={ask}
+              findings={tables.findings}
+              onSay={(place) => {
+                add("finding", { ...seen, ...(place ? { place } : {}) });
+                setSeen(undefined);
+              }}
+              onCancel={() => setSeen(undefined)}
+            />
+          ) : null}
           <Split $left="1.35fr">
             <Column>
               <IntakePanel
-                isOpen={isOpen}
+                isOpen={isOpen && !seen}
                 intake={ask.intake}
                 onAnswer={(question, value) => add("intake", { question, value })}
               />
@@ -67,6 +88,8 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                 <Notes notes={ask.notes} isOpen={isOpen} onAdd={(text) => add("note", { text })} />
                 <FoundSoFar
                   found={ask.findings}
+                  at={ask.found_at}
+                  places={ask.places}
                   findings={tables.findings}
                   isOpen={isOpen}
                   onClear={(finding, value) => add("finding_cleared", { finding, value })}
@@ -74,12 +97,12 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
               </Panel>
               {isOpen ? (
                 <>
-                  <NextTests tests={ask.next_tests} findings={tables.findings} onFind={find} />
+                  <NextTests tests={ask.next_tests} findings={tables.findings} onFind={find(tables)} />
                   <EveryFinding
                     ask={ask}
                     findings={tables.findings}
                     flags={tables.red_flags}
-                    onFind={find}
+                    onFind={find(tables)}
                     onReport={(flag) => add("flag", { flag })}
                   />
                 </>
@@ -94,7 +117,14 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                   isOpen={isOpen}
                   routes={tables.routes}
                   onChoose={(route) => add("route", { route })}
-                />
+                >
+                  <WherePanel
+                    ask={ask}
+                    isOpen={isOpen}
+                    hasKeys={!seen && ask.intake.every((row) => row.confirmed)}
+                    onChange={(places) => add("at", { places })}
+                  />
+                </RouteChoice>
                 {ask.offers.map((offer) => (
                   <Quiet key={offer}>
                     <Link to={`/machines/${job.machine.id}`}>{offer}</Link>

@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import styled from "styled-components";
 import type { Ask, Job, Knowledge } from "../../server/api";
 import { Button } from "../../kit/Button";
@@ -13,6 +14,8 @@ interface Props {
   isOpen: boolean;
   routes: Knowledge["routes"];
   onChoose: (route: string) => void;
+  /** Where the repair works. */
+  children: ReactNode;
 }
 
 /** Stages of a plan; those of a part of a stage say so. */
@@ -29,7 +32,7 @@ const Name = styled.p`
   letter-spacing: -0.02em;
 `;
 
-export function RouteChoice({ job, ask, isOpen, routes, onChoose }: Props) {
+export function RouteChoice({ job, ask, isOpen, routes, onChoose, children }: Props) {
   const { proposal, route, reason, against_proposal, plan } = ask;
   const shown = routes.find((each) => each.id === (route ?? proposal?.route));
   return (
@@ -55,6 +58,7 @@ export function RouteChoice({ job, ask, isOpen, routes, onChoose }: Props) {
       ) : null}
       {against_proposal ? <Notice tone="warn">{against_proposal}</Notice> : null}
       {ask.against_request ? <Notice tone="warn">{ask.against_request}</Notice> : null}
+      {children}
       {!route && proposal && !job.stop ? (
         <Button tone="act" onPress={() => onChoose(proposal.route)}>
           {`Choose: ${shown?.label ?? ""}`}

@@ -1,6 +1,5 @@
 import { useState } from "react";
 import type { Choose, Job } from "../../server/api";
-import { Choice } from "../../kit/Choice";
 import { EntryField } from "../../kit/EntryField";
 import { size } from "../../kit/format";
 import { Panel, Quiet, Row } from "../../kit/layout";
@@ -12,25 +11,14 @@ interface Props {
   isOpen: boolean;
 }
 
-const ALL = "all";
-
-/** Which caliper or slave the job works on, and its size where another one goes on. */
+/** The calipers or slave that the job works on, and their size where others go on. */
 export function FarEndPanel({ job, choose, isOpen }: Props) {
   const { add } = useEntries(job, "choose");
   const ends = choose.far_ends;
   if (!ends) return null;
-  const what = choose.clutch ? "slave" : "caliper";
   return (
     <Panel>
       <h2>{choose.clutch ? "Slave" : "Caliper"}</h2>
-      {ends.length > 1 && isOpen ? (
-        <Choice
-          label={`Which ${what} is worked on?`}
-          options={[...ends.map(({ id, label }) => ({ id, label })), { id: ALL, label: "All of them" }]}
-          value={choose.far_end}
-          onChange={(part) => add("far_end", { part })}
-        />
-      ) : null}
       {ends.map((end) => (
         <Row key={end.id}>
           {choose.size_first && isOpen ? (
