@@ -46,11 +46,11 @@ module CloseWorkByHand
     place = session.find("section[aria-label='#{label}']")
     id = shown(close_job, "close")["places"].find { |each| each["label"] == label }["id"]
     by_hand = open_gates.select { |gate| gate["place"] == id && gate["settled"] == "confirmed" && gate["by_name"].nil? }
+    alone, together = by_hand.partition { |gate| gate["alone"] }
     open = "[aria-label$=': I have checked'], [aria-label$=': Done']"
-    if by_hand.size > 1
-      place.find("[aria-label^='#{label}: all']").click
-    elsif by_hand.any?
-      place.find(open).click
+    place.find("[aria-label^='#{label}: all']").click if together.size > 1
+    (alone + ((together.size > 1) ? [] : together)).each do |gate|
+      place.find("[aria-label='#{gate["label"]}']").find(open).click
     end
     expect(place).to have_no_css(open)
   end

@@ -184,7 +184,7 @@ module AtTheBench
     job = session.current_path.split("/")[2]
     shown(job, "strip")["setup"]
       .select { |row| row["word"] == "block" }
-      .each { |row| session.click_button "#{row["label"]}: Done" }
+      .each { |row| session.click_button "#{row["label"]}: #{row.fetch("values", {"done" => "Done"}).values.first}" }
   end
 
   # Ticks a line of the pull list.

@@ -2,6 +2,11 @@
 
 # The stages between Choose and Bleed, worked the way a careful mechanic would.
 module CylinderWork
+  # The first answer to a row of the set-up, which is the good one.
+  def self.answered(row)
+    {"item" => row["id"], "value" => row["values"]&.keys&.first}.compact
+  end
+
   # Everything on the bench, for a route that takes the cylinder apart.
   def laid_out(route: "reseal_mc", fluid: "dot4")
     add("ask", "route", {"route" => route})
@@ -19,7 +24,7 @@ module CylinderWork
   end
 
   def set_up
-    state.strip.setup.missing.each { |row| add("strip", "setup", {"item" => row["id"]}) }
+    state.strip.setup.missing.each { |row| add("strip", "setup", CylinderWork.answered(row)) }
     self
   end
 

@@ -44,7 +44,7 @@ class JobInMemory
   end
 
   def protect
-    state.strip.setup.missing.each { |row| write("strip", "setup", {"item" => row["id"]}) }
+    state.strip.setup.missing.each { |row| write("strip", "setup", CylinderWork.answered(row)) }
   end
 
   def write(stage, kind, data = {}, corrects: nil)

@@ -272,10 +272,13 @@ RSpec.describe "Stops" do
         worked.work_everywhere
         worked.choose_what_is_wanted
         worked.compare_all
-        %w[upright covered pads eye_shield container].each do |item|
+        rows = worked.state.strip.setup.missing
+        expect(rows.map { |row| row["id"] }).to include("upright", "covered", "pads", "eye_shield", "container")
+        rows.each do |row|
+          item = row["id"]
           expect(problems { worked.add("bleed", "stroke") }.first.message).to include("under Strip"),
             "#{id} before #{item}"
-          worked.add("strip", "setup", {"item" => item})
+          worked.add("strip", "setup", CylinderWork.answered(row))
         end
         worked.fit_all if worked.state.stages.key?("fit")
         expect(problems { worked.add("bleed", "stroke") }.first.message).to include("clear hose")

@@ -16,8 +16,8 @@ RSpec.describe Sandbag::Bleed::Checks do
   end
 
   it "are those of the method at hand" do
-    expect(asked(bleeding(twin_disc_plain).last)).to eq %w[clear_hose shield reservoir_clean]
-    expect(asked(bleeding(twin_disc_plain, method: "jar_open").last)).to eq %w[tube_under shield reservoir_clean]
+    expect(asked(bleeding(twin_disc_plain).last)).to eq %w[clear_hose nipple_sound shield reservoir_clean]
+    expect(asked(bleeding(twin_disc_plain, method: "jar_open").last)).to eq %w[nipple_sound tube_under shield reservoir_clean]
     expect(asked(bleeding(clutch_plain, method: "reverse_syringe").last)).to include("hose_tied", "room_made")
   end
 
@@ -32,6 +32,9 @@ RSpec.describe Sandbag::Bleed::Checks do
     job, = bleeding(twin_disc_plain)
     job.add("bleed", "check", {"check" => "clear_hose", "value" => "done"})
     job.add("bleed", "check", {"check" => "shield", "value" => "helper"})
+    job.add("bleed", "check", {"check" => "nipple_sound", "value" => "worn"})
+    expect(problems { job.write("bleed", "stroke") }.first.message).to include "renew one with a worn thread"
+    job.add("bleed", "check", {"check" => "nipple_sound", "value" => "renewed"})
     job.add("bleed", "check", {"check" => "reservoir_clean", "value" => "sediment"})
     expect(problems { job.write("bleed", "stroke") }.first.message).to include "brush it out with fresh fluid"
     job.add("bleed", "check", {"check" => "reservoir_clean", "value" => "cleaned"})

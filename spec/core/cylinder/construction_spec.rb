@@ -79,7 +79,7 @@ RSpec.describe Sandbag::Cylinder::Construction do
       "an unknown use" => ["once: new", "once: sometimes", /is sometimes; known are/],
       "an unknown place for grease" => ["lube: [own]", "lube: [butter]", /unknown lube butter/],
       "a column nobody knows" => ["  check: counted in, straight", "  cheque: counted", /unknown cheque/],
-      "a removal nobody does" => ["removal: []", "removal: [ghost]", /removal names unknown ghost/]
+      "steps that it does not have" => ["removal: []", "removal: [ghost]", /names unknown steps ghost/]
     }.each do |what, (from, to, message)|
       it("refuses #{what}, with its line") { expect(fault(good.sub(from, to))).to match(/\A\d+: .*#{message}/) }
     end

@@ -140,8 +140,30 @@ RSpec.describe "Strip and Build" do
     expect(job.view("strip")[:setup].find { |row| row[:id] == "drain_method" }[:warning]).to include("draws air")
   end
 
+  it "has every hose that stays on looked at by its name, stops for one that bulges, and keeps the machine for one that is bad" do
+    bleed = JobInMemory.new(sheet(twin_disc_plain))
+    bleed.add("ask", "route", {"route" => "bleed"})
+    asked = bleed.state.strip.setup.rows.select { |row| row["each"] }.map { |row| row["id"] }
+    expect(asked).to eq %w[hose.left_hose hose.right_hose]
+    look = ->(hose, value) { bleed.add("strip", "setup", {"item" => "hose.#{hose}", "value" => value}) }
+    gate = -> { bleed.state.close.gates.find { |each| each.id == "hose" } }
+    expect([gate[].state, gate[].why]).to eq [:open, "Left hose: not looked at"]
+    look["left_hose", "sound"]
+    look["right_hose", "cracked"]
+    expect(gate[].why).to eq "Right hose: cracked, chafed or twisted"
+    look["right_hose", "sound"]
+    expect(gate[].state).to eq :met
+    expect(bleed.flags).to be_empty
+    look["right_hose", "bulges"]
+    expect([bleed.flags, bleed.state.stop]).to match [["R02"], a_string_starting_with("Hose bulges")]
+    bleed.add("ask", "route", {"route" => "renew_hose"})
+    bleed.add("ask", "at", {"places" => ["line.right_hose"]})
+    expect(bleed.state.stop).to be_nil
+    expect(bleed.state.strip.setup.rows.select { |row| row["each"] }).to be_empty
+  end
+
   it "keeps ABS in mind only where there may be one" do
-    rows = ->(sheet) { Sandbag::Cylinder::Setup.new({}, sheet).rows.map { |row| row["id"] } }
+    rows = ->(sheet) { Sandbag::Cylinder::Setup.new({}, sheet, hoses: []).rows.map { |row| row["id"] } }
     expect(rows[circuit_with("bar_radial")]).not_to include("abs")
     expect(rows[circuit_with("bar_radial").change("vehicle", "abs", "unknown", "measured")]).to include("abs")
     expect(rows[circuit_with("bike_stop_plate")]).not_to include("upright")

@@ -39,15 +39,15 @@ export function PlaceMap({ places, candidates, at, onPick }: Props) {
         />
       ))}
       <rect
-        x={master.x - 62}
+        x={master.x - 80}
         y={master.y - 14}
-        width={62}
+        width={80}
         height={28}
         rx={6}
         fill={theme.sunk}
         stroke={theme.ink}
       />
-      <text x={master.x - 31} y={master.y + 5} textAnchor="middle" fill={theme.ink}>
+      <text x={master.x - 46} y={master.y + 5} textAnchor="middle" fill={theme.ink}>
         Master
       </text>
       {ends.map(({ place, x, y }) => (

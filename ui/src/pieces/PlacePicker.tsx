@@ -29,7 +29,7 @@ const Beside = styled.div`
 
 const List = styled.div`
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(13rem, 100%), 1fr));
   gap: 0.4rem;
   > button {
     justify-content: start;

@@ -19,10 +19,12 @@ module Sandbag
         piston.2.b
       ].freeze
 
-      # @attr removal [Array<String>] own steps that are done when the unit only comes off whole; gauge
+      # @attr removal [Array<String>] own steps that are done when the unit only comes off whole; asked [Array<String>]
+      #   own steps that are done only where a repair asks for them; unbolts [String, nil] the step that takes the unit
+      #   off its machine, where its joint is opened before that; gauge
       #   [Array<String>] of gauge_places.yml, what decides beside the eye; caliper [String, nil] the build of caliper
       #   it is
-      attr_reader :id, :label, :order, :removal, :parts, :steps, :section, :gauge, :caliper
+      attr_reader :id, :label, :order, :removal, :asked, :unbolts, :parts, :steps, :section, :gauge, :caliper
 
       # @return [Array<Construction>] all of them
       def self.all
@@ -51,6 +53,8 @@ module Sandbag
         @label = plain["label"]
         @order = plain["order"]
         @removal = plain["removal"] || [].freeze
+        @asked = plain["asked"] || [].freeze
+        @unbolts = plain["unbolts"]
         @parts = plain["parts"]
         @steps = plain["steps"]
         @section = plain["section"] || [].freeze

@@ -94,8 +94,8 @@ module Sandbag
         fault(@nodes["order"].start_line + 1, "the order names unknown #{odd.join(", ")}") if odd.any?
         twice = order.find { |id| order.count(id) > 1 }
         fault(@nodes["order"].start_line + 1, "the order names #{twice} twice") if twice
-        odd = (plain["removal"] || []) - plain["steps"].map { |step| step["id"] }
-        fault(@nodes["removal"].start_line + 1, "removal names unknown #{odd.join(", ")}") if odd.any?
+        odd = [*plain["removal"], *plain["asked"], *plain["unbolts"]] - plain["steps"].map { |step| step["id"] }
+        fault(1, "names unknown steps #{odd.join(", ")}") if odd.any?
         odd = (plain["section"] || []) - plain["parts"].map { |part| part["id"] }
         fault(@nodes["section"].start_line + 1, "the section names unknown #{odd.join(", ")}") if odd.any?
       end

@@ -35,6 +35,8 @@ module Sandbag
           **Circuit::SUITS,
           "abs?" => [TrueClass, FalseClass],
           "always?" => [TrueClass, FalseClass],
+          "each?" => String,
+          "good?" => Array,
           "values?" => Hash,
           "warns?" => Hash,
           "counts?" => Hash

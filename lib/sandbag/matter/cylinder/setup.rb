@@ -9,12 +9,18 @@ module Sandbag
       # @param answers [Hash{String => Hash}] row id => value and reason, as entered
       # @param sheet [Circuit::Sheet]
       # @param strips [Boolean] something comes off; else only what protects machine and mechanic is asked
-      def initialize(answers, sheet, strips: true)
+      # @param hoses [Array<Circuit::Place>] those that stay on
+      def initialize(answers, sheet, hoses:, strips: true)
         @answers = answers
         @sheet = sheet
         @strips = strips
+        @hoses = hoses
+        @rows = concerning_this_circuit.flat_map { |row| row["each"] ? for_each_hose(row) : [row] }.freeze
         freeze
       end
+
+      # @return [Array<Hash>] rows of setup.yml that concern this circuit; one for each hose where it is of hoses
+      attr_reader :rows
 
       # @param answers [Hash{String => Hash}] as entered
       # @return [Hash{String => Integer}] part => how many there are, where an answer says so
@@ -24,11 +30,12 @@ module Sandbag
           .reduce({}, :merge)
       end
 
-      # @return [Array<Hash>] rows of setup.yml that concern this circuit
-      def rows
-        Tables.rows("setup").select do |row|
-          @sheet.suits?(row) && (@strips || row["always"])
-        end
+      # @return [String, nil] the first hose that may not stay on, or was not looked at
+      def hose_fault
+        row = rows.find { |each| each["each"] && !each["good"].include?(@answers.dig(each["id"], "value")) }
+        return unless row
+        answer = @answers.dig(row["id"], "value")
+        answer ? "#{row["name"]}: #{Wording.inside(row["values"].fetch(answer, answer))}" : "#{row["name"]}: not looked at"
       end
 
       # @return [Array<Hash>] rows that hold the first step up
@@ -65,6 +72,18 @@ module Sandbag
             reason: answer&.fetch("reason", nil),
             warning: answer && row.dig("warns", answer["value"])
           }.compact
+        end
+      end
+
+      private
+
+      def concerning_this_circuit
+        Tables.rows("setup").select { |row| @sheet.suits?(row) && (@strips || row["always"]) }
+      end
+
+      def for_each_hose(row)
+        @hoses.map do |hose|
+          row.merge("id" => "#{row["id"]}.#{hose.at}", "name" => hose.label, "label" => row["label"].sub("{name}", hose.label))
         end
       end
     end

@@ -44,7 +44,15 @@ module Sandbag
       private
 
       def sequence
-        construction.order.flat_map { |id| steps_of(id) }
+        order.flat_map { |id| steps_of(id) }
+      end
+
+      # A unit that comes off whole has its joint opened while its bolts still hold it.
+      def order
+        bolts = construction.unbolts unless strips?
+        return construction.order unless bolts
+        rest = construction.order - ["joint"]
+        rest.insert(rest.index(bolts), "joint")
       end
 
       def steps_of(id)
@@ -72,6 +80,7 @@ module Sandbag
 
       # A unit that only comes off keeps what is inside it.
       def wanted?(id)
+        return @route.takes.include?(id) if construction.asked.include?(id)
         strips? || construction.removal.include?(id) || @route.takes.include?(id)
       end
 

@@ -10,7 +10,8 @@ module Sandbag
         "opens" => %w[nothing above below],
         "abs_stated" => %w[contradicted],
         "hold_after_bleed" => %w[failed],
-        "rubber_seen" => %w[swollen]
+        "rubber_seen" => %w[swollen],
+        "hose_seen" => %w[bulges]
       }.freeze
       # A finding nobody has looked for yet, where a condition has to say so.
       NOT_LOOKED = "unknown"

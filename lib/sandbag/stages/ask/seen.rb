@@ -3,13 +3,14 @@
 module Sandbag
   module Ask
     # What other stages saw that can stop a job: a lever that did not hold after a bleed, and rubber that the wrong
-    # fluid has swollen.
+    # fluid has swollen, and a hose that bulges.
     class Seen
       # @param journal [Job::Journal]
       def initialize(journal)
         @entries = {
           "hold_after_bleed" => failed_hold(journal),
-          "rubber_seen" => swollen(journal)
+          "rubber_seen" => swollen(journal),
+          "hose_seen" => bulging(journal)
         }.compact.freeze
         freeze
       end
@@ -36,6 +37,13 @@ module Sandbag
         hold = journal.of("feel").last("hold", "hold_series")
         return unless moved && hold && hold.position > moved.position
         hold if Feel::HoldCheck.sunk?(hold)
+      end
+
+      # The newest look at each hose counts.
+      def bulging(journal)
+        looks = journal.of("strip").of("setup").to_h { |entry| [entry.data["item"], entry] }
+        found = looks.values.find { |entry| entry.data["item"].start_with?("hose.") && entry.data["value"] == "bulges" }
+        found && ["bulges", found]
       end
 
       # The newest look at each part counts.

@@ -50,6 +50,11 @@ module Sandbag
         @ask.route&.renews?("hoses") ? laid_hoses : []
       end
 
+      # @return [Array<Circuit::Place>] hoses that stay on
+      def old_hoses
+        places.of_kind("line").reject { |place| new_hoses.include?(place.part) }
+      end
+
       # @return [Array<Hash>] the hoses that the job works on: those it names, else all
       def laid_hoses
         named = @ask.where.at.select { |place| place.kind == "line" }.map(&:at)

@@ -4,7 +4,7 @@ module Sandbag
   module Close
     # One release gate, or one step at the end, of a job.
     #
-    # @attr row [Hash] of gates.yml; id, label [String] its own, where there is one for each far end; state [Symbol]
+    # @attr row [Hash] of gates.yml; id, label [String] its own, where there is one for each nipple; state [Symbol]
     #   :met, :open or :not_touched; why [String, nil] why it is open; known [Boolean] another stage says; waived [Hash,
     #   nil] lead and reason; name [String, nil] who confirmed it, where that takes a name
     Gate = Struct.new(:row, :id, :label, :state, :why, :known, :waived, :name, keyword_init: true) do

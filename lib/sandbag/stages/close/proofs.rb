@@ -38,6 +38,7 @@ module Sandbag
         when "batch" then ("type the batch, or take the bottle off the Shelf" unless @close.batch)
         when "feel" then (feel.unresolved || feel.waits_for unless feel.passed?)
         when "hold" then ("the hold test is still to do, or failed" unless feel.held?)
+        when "hose" then @job.strip.setup.hose_fault
         when "leak" then @close.leak_watch.why
         when "recheck" then ("pick a day" unless @close.recheck_on)
         else undone(id)

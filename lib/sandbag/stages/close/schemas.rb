@@ -36,6 +36,7 @@ module Sandbag
           "proof?" => String,
           "test?" => String,
           "each?" => [TrueClass, FalseClass],
+          "alone?" => [TrueClass, FalseClass],
           "by_name?" => String,
           "step?" => [TrueClass, FalseClass],
           "never_waived?" => [TrueClass, FalseClass],

@@ -7,7 +7,7 @@ module Sandbag
       CONDITIONS = %w[
         fluid_left fluid_in fluid_moved opened estimated tested two_controls slave_off abs second_person
       ].freeze
-      TOUCHES = %w[measure build fit bleed joint clear].freeze
+      TOUCHES = %w[strip measure build fit bleed joint clear].freeze
 
       # @param job [Job::State]
       def initialize(job)

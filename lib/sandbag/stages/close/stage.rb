@@ -105,11 +105,11 @@ module Sandbag
         job.choose.pulled.any? { |entry| entry.data["line"] == "fluid" && entry.data["item"] }
       end
 
-      # @return [Array<Gate>] one, or one for each far end
+      # @return [Array<Gate>] one, or one for each nipple
       def gates_of(row)
         return [gate(row, row["id"], row["label"])] unless row["each"]
-        job.sheet.far_ends.map do |part|
-          gate(row, "#{row["id"]}.#{part["id"]}", row["label"].sub("{name}", part["label"]))
+        job.choose.places.of_kind("nipple").map do |nipple|
+          gate(row, "#{row["id"]}.#{nipple.at}", row["label"].sub("{name}", nipple.label))
         end
       end
 

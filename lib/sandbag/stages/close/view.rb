@@ -56,6 +56,7 @@ module Sandbag
           met: gate.met,
           touched: gate.state != :not_touched,
           step: gate.step?,
+          alone: gate.row["alone"] || false,
           by_name: gate.row["by_name"],
           name: gate.name,
           waivable: gate.waivable? && !@close.sole?,

@@ -14,7 +14,8 @@ module Sandbag
       def initialize(job)
         super
         @work = job.choose.work
-        @setup = Cylinder::Setup.new(entries.by("setup", "item"), job.sheet, strips: work.any?)
+        @setup = Cylinder::Setup.new(entries.by("setup", "item"), job.sheet, hoses: job.choose.old_hoses,
+          strips: work.any?)
         @skipped = entries.by("skipped", "step").transform_values { |data| data["reason"] }
         @taken = entries.values("step", "step")
         @counts = entries.by("counted", "part").transform_values { |data| data["count"].round }
