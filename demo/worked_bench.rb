@@ -50,7 +50,9 @@ module Demo
     end
 
     def set_up(_)
-      state.strip.setup.missing.each { |row| @add.call("strip", "setup", {"item" => row["id"]}) }
+      state.strip.setup.missing.each do |row|
+        @add.call("strip", "setup", {"item" => row["id"], "value" => row["values"]&.keys&.first}.compact)
+      end
     end
 
     def stripped(until_step)
@@ -60,14 +62,14 @@ module Demo
     end
 
     def seen(odd)
-      state.measure.inspection.looks.each do |look|
-        id = look.row["id"]
-        @add.call("measure", "finding", {"check" => id, "value" => odd.fetch(id) { look.row["values"].keys.first }})
+      state.measure.looks.each do |look|
+        value = odd.fetch(look.id) { look.row["values"].keys.first }
+        @add.call("measure", "finding", {"check" => look.id, "value" => value})
       end
     end
 
     def gauged(sizes)
-      state.measure.cylinder.construction.gauge_places.each do |row|
+      state.measure.reports.flat_map(&:gaugings).flat_map(&:wanted).map(&:row).each do |row|
         gauge = (row["part"] == "bore") ? "bore_gauge" : "micrometer"
         @add.call(
           "measure",

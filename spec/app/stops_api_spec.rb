@@ -56,6 +56,7 @@ RSpec.describe "Stops through the API", :api do
     entry("j", "ask", "route", {route: "renew_hose"})
     expect(ask(:get, "/jobs/j")).to include("do_not_use" => a_string_starting_with("Hose bulges"))
     expect(refused("ask", "lifted", {flag: "R02", lead: "R", reason: "looks fine"})).to eq ["data/flag"]
+    entry("j", "ask", "at", {places: ["line.left_hose"]})
     expect(refused("close", "cured", {flag: "R02"})).to eq ["data/flag"]
     expect(refused("close", "cured", {flag: "R99"})).to eq ["data/flag"]
     expect(stage("j", "close")["cures"].map { |cure| cure["id"] }).to eq ["R02"]
@@ -93,11 +94,12 @@ RSpec.describe "Stops through the API", :api do
     expect(last_response.status).to eq 201
   end
 
-  it "takes a far end that is there and a size that can be worked, and no other" do
+  it "takes a place that is there and a size that can be worked, and no other" do
     ready("j")
     entry("j", "ask", "route", {route: "renew_slave"})
-    expect(refused("choose", "far_end", {part: "master"})).to eq ["data/part"]
-    entry("j", "choose", "far_end", {part: "left_caliper"})
+    expect(refused("ask", "at", {places: ["joint.master"]})).to eq ["data/places"]
+    expect(refused("ask", "at", {places: []})).to eq ["data/places"]
+    entry("j", "ask", "at", {places: ["far_end.left_caliper"]})
     expect(refused("choose", "size", {part: "left_hose", size: "30"})).to eq ["data/part"]
     ["", "none", "4", "34 34 34 34 34 34 34 34 34 34 34 34 34"].each do |size|
       expect(refused("choose", "size", {part: "left_caliper", size: size}).first).to start_with "data/size"

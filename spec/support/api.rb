@@ -43,7 +43,8 @@ module Api
     answer_stops(job_id)
     entry(job_id, "ask", "route", {route: route})
     stage(job_id, "strip")["setup"].each do |row|
-      entry(job_id, "strip", "setup", {item: row["id"]}) if row["word"] == "block" && !row.key?("value")
+      next if row["word"] != "block" || row.key?("value")
+      entry(job_id, "strip", "setup", {item: row["id"], value: row["values"]&.keys&.first}.compact)
     end
     look_before_fluid(job_id)
   end

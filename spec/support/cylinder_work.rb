@@ -35,11 +35,11 @@ module CylinderWork
 
   # Every look answered with the first finding, which is the good one.
   def look_over(**found)
-    state.measure.inspection.looks.each do |look|
+    state.measure.looks.each do |look|
       add(
         "measure",
         "finding",
-        {"check" => look.row["id"], "value" => found.fetch(look.row["id"].to_sym) { look.row["values"].keys.first }}
+        {"check" => look.id, "value" => found.fetch(look.row["id"].to_sym) { look.row["values"].keys.first }}
       )
     end
     self
@@ -54,9 +54,9 @@ module CylinderWork
 
   # Bore and piston at these sizes wherever the gauge is held.
   def gauge(bore:, piston:, gauge: "bore_gauge", **places)
-    state.measure.cylinder.construction.gauge_places.each do |row|
-      value = places.fetch(row["id"].tr(".", "_").to_sym) { (row["part"] == "bore") ? bore : piston }
-      add("measure", "gauge", {"place" => row["id"], "value" => value, "gauge" => gauge})
+    state.measure.reports.flat_map(&:gaugings).flat_map(&:wanted).each do |place|
+      value = places.fetch(place.row["id"].tr(".", "_").to_sym) { (place.row["part"] == "bore") ? bore : piston }
+      add("measure", "gauge", {"place" => place.id, "value" => value, "gauge" => gauge})
     end
     self
   end
@@ -108,11 +108,13 @@ module CylinderWork
   end
 
   def measured
-    state.measure.apart? ? passed : compare_all
+    compare_all
+    passed if state.measure.apart? && state.strip.done?
   end
 
   def stripped
     set_up.strip_all
+    measured if state.measure.comparison.rows.any?
   end
 
   # With what belongs on after the bleed, where the job fits something.

@@ -3,7 +3,7 @@
 # Fit, worked the way a careful mechanic would.
 class FitWork
   # Stand-ins of the service information for what has no default.
-  SERVICE = {"caliper_bolt" => 35, "wheel_axle" => 70}.freeze
+  SERVICE = {"caliper_bolt" => 35, "wheel_axle" => 70, "body_bolt" => 23, "slide_pin" => 22, "pad_pin" => 15}.freeze
 
   def initialize(job)
     @job = job

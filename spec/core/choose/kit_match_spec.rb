@@ -21,10 +21,10 @@ RSpec.describe Sandbag::Choose::KitMatch do
         "source" => "measured"
       }
     )
-    Sandbag::Cylinder::OnBench.of(
+    Sandbag::Cylinder::OnBench.all(
       sheet(plain).change("fluid", "stamped", stamped, "part_marking"),
       Sandbag::Job::Route.find(route), []
-    )
+    ).first
   end
 
   def match(kit, **of)
@@ -76,10 +76,10 @@ RSpec.describe Sandbag::Choose::KitMatch do
   it "asks which twin a bore is that was only measured, or never entered" do
     expect(reasons(kit, source: "measured")).to eq [%w[nominal ask]]
     unread =
-      Sandbag::Cylinder::OnBench.of(
+      Sandbag::Cylinder::OnBench.all(
         sheet(plain_sheet("clutch_hand", part("hose", "line", from: "master"), part("slave", "slave", from: "hose"))),
         Sandbag::Job::Route.find("reseal_mc"), []
-      )
+      ).first
     expect(described_class.new(kit, unread).reasons.map(&:id)).to include("nominal", "family")
   end
 
@@ -139,8 +139,8 @@ RSpec.describe Sandbag::Choose::KitMatch do
   it "is asked of a slave's own bore when the slave is worked on" do
     clutch = sheet(clutch_plain)
     route = Sandbag::Job::Route.find("slave_work")
-    slave = Sandbag::Cylinder::OnBench.of(clutch, route, Sandbag::Circuit::Places.of(clutch).of_kind("far_end"))
+    slave = Sandbag::Cylinder::OnBench.all(clutch, route, Sandbag::Circuit::Places.of(clutch).of_kind("far_end")).first
     expect([slave.bore_mm, slave.construction.id]).to eq [29.0, "clutch_slave_pushrod"]
-    expect(Sandbag::Cylinder::OnBench.of(sheet(twin_disc_plain), route, [])).to be_nil
+    expect(Sandbag::Cylinder::OnBench.all(sheet(twin_disc_plain), route, [])).to be_empty
   end
 end

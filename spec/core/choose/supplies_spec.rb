@@ -108,7 +108,7 @@ RSpec.describe Sandbag::Choose::Supplies do
     reseal
     shelf = supplies(added_kit("twin", bore: "9/16"), added_kit("radial", construction: "bar_radial"),
       added_kit("plain", contents: ShelfThings::KIT.merge("boot" => {})), added_kit("right"))
-    expect(shelf.kits.map { |match| match.to_h[:item] }).to eq %w[right plain twin radial]
+    expect(shelf.to_h[:kits].map { |match| match[:item] }).to eq %w[right plain twin radial]
     expect(shelf.to_h[:materials]).to eq %w[EPDM CR]
   end
 

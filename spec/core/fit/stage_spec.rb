@@ -133,6 +133,8 @@ RSpec.describe Sandbag::Fit::Stage do
 
     it "holds a carbon bar to 5 N·m, asks what a bicycle's bar is made of, and says what more would mean" do
       job = template("bike_front", "renew_mc")
+      job.choose_what_is_wanted("mineral")
+      job.compare_all.set_up.strip_all
       line = -> { fit(job).torques.line("clamp") }
       expect([line[].asks, line[].range]).to eq ["bar", nil]
       lever = job.state.sheet.id_of("lever")

@@ -152,7 +152,7 @@ RSpec.describe Sandbag::Measure::Stage do
     elsewhere =
       (
         Sandbag::Tables.rows("inspections").map { |row| row["id"] } -
-          job.state.measure.inspection.looks.map { |look| look.row["id"] }
+          job.state.measure.looks.map(&:id)
       ).first
     refused = problems { job.add("measure", "finding", {"check" => elsewhere, "value" => "sound"}) }.first
     expect(refused).to have_attributes(
@@ -279,8 +279,9 @@ RSpec.describe Sandbag::Measure::Stage do
     expect(job.state.stop).to start_with("Wrong or mixed fluid")
     expect(refusal_at { job.add("measure", "by_eye", {"reason" => "no gauge"}) }).to eq ["stage"]
     job.add("ask", "route", {"route" => "renew_rubber"})
-    job.look_over(old_cups: "swollen").gauge(bore: 14.02, piston: 13.97)
-    expect(verdict).to be_settled
+    job.look_over(old_cups: "swollen").add("measure", "by_eye", {"reason" => "no gauge on hand"})
+    expect(job.state.measure.reports.map { |report| [report.unit.label, report.settled?] })
+      .to eq [["Master", true], ["Left caliper", true], ["Right caliper", true]]
     expect(job.state.do_not_use).to start_with("Wrong or mixed fluid")
   end
 

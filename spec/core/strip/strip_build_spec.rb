@@ -80,7 +80,7 @@ RSpec.describe "Strip and Build" do
         end
 
         it "takes the piston out before the spring, and nothing inside before the lid and the joint are seen to" do
-          steps = job_on(construction).state.strip.work.steps.map(&:id)
+          steps = job_on(construction).state.strip.work.steps.map(&:plain)
           piston = steps.index("piston") || steps.index("cal_piston") || steps.index("ring_piston")
           expect(steps.index("spring") || steps.index("sc_spring") || steps.index("cal_seal")).to be > piston
           expect(steps.index("drain") || steps.index("on_its_side")).to be < piston
@@ -230,15 +230,19 @@ RSpec.describe "Strip and Build" do
       expect(refusal_at { job.add("ask", "at", {"places" => ["joint.master"]}) }).to eq ["data/places"]
       expect(refusal_at { job.add("choose", "far_end", {"part" => "left_caliper"}) }).to eq ["kind"]
       job.add("ask", "at", {"places" => ["far_end.left_caliper"]})
-      quantities = ->(ids) { ids.map { |id| job.state.strip.work.part(id).quantity } }
-      expect(quantities[%w[cal_piston cal_seal pad crush_washer]]).to eq [2, 2, 2, 2]
+      kinds = %w[cal_piston cal_seal pad crush_washer]
+      quantities = -> { job.state.strip.work.parts.select { |part| kinds.include?(part.plain) }.to_h { |part| [part.id, part.quantity] } }
+      left = kinds.to_h { |kind| ["#{kind}@left_caliper", 2] }
+      expect(quantities[]).to eq left
       job.add("ask", "at", {"places" => %w[far_end.left_caliper far_end.right_caliper]})
-      expect(quantities[%w[cal_piston cal_seal pad crush_washer]]).to eq [4, 4, 4, 4]
+      expect(quantities[]).to eq(left.merge(left.transform_keys { |id| id.sub("left", "right") }))
+      expect(job.state.choose.pull_list.lines.filter_map { |line| line.label if line.kind == "kit" })
+        .to eq ["Seal kit, left caliper", "Seal kit, right caliper"]
     end
 
     it "has its pistons started by the lever, which is locked only after that" do
       job = job_on("caliper_sliding").set_up
-      until job.state.strip.done_steps.map(&:id).include?("start_pistons")
+      until job.state.strip.step.plain == "drain"
         expect(job.state.strip).not_to be_lever_locked
         job.add("strip", "step", {"step" => job.state.strip.step.id})
       end
@@ -249,19 +253,57 @@ RSpec.describe "Strip and Build" do
     it "is parted only with the service figure on hand" do
       job = job_on("caliper_opposed").set_up
       job.add("ask", "intake", {"question" => "service_info", "value" => "partly"})
-      job.add("strip", "step", {"step" => job.state.strip.step.id}) until job.state.strip.step.id == "halves"
-      expect(refusal_at { job.add("strip", "step", {"step" => "halves"}) }).to eq ["data/step"]
-      job.add("strip", "skipped", {"step" => "halves", "reason" => "pistons come with the halves together"})
-      expect(job.strip_all.state.strip.out?("crossover_seal")).to be false
+      job.add("strip", "step", {"step" => job.state.strip.step.id}) until job.state.strip.step.plain == "halves"
+      halves = job.state.strip.step.id
+      expect(halves).to eq "halves@left_caliper"
+      expect(refusal_at { job.add("strip", "step", {"step" => halves}) }).to eq ["data/step"]
+      job.add("strip", "skipped", {"step" => halves, "reason" => "pistons come with the halves together"})
+      job.add("ask", "intake", {"question" => "service_info", "value" => "yes"})
+      job.strip_all
+      expect(%w[left right].map { |side| job.state.strip.out?("crossover_seal@#{side}_caliper") }).to eq [false, true]
     end
 
     it "is condemned by its seal groove, and its piston by a pit in the band its seal runs on" do
       job = job_on("caliper_sliding").set_up.strip_all
-      job.look_over(cal_band: "pit").gauge(bore: 0, piston: 26.98)
-      expect([job.state.measure.verdict.id, job.state.measure.verdict.parts]).to eq ["parts", ["cal_piston"]]
-      job.add("measure", "finding", {"check" => "cal_groove", "value" => "damaged"})
-      expect(job.state.measure.verdict.label).to eq "Renew the calipers"
-      expect(job.state.measure.next_route.id).to eq "renew_slave"
+      job.look_over.gauge(bore: 0, piston: 26.98)
+      look = ->(check, value) { job.add("measure", "finding", {"check" => "#{check}@right_caliper", "value" => value}) }
+      verdicts = -> { job.state.measure.reports.map { |report| [report.verdict.id, report.verdict.parts] } }
+      look["cal_band", "pit"]
+      expect(verdicts[]).to eq [["reuse", []], ["parts", ["cal_piston@right_caliper"]]]
+      look["cal_groove", "damaged"]
+      expect(verdicts[].map(&:first)).to eq %w[reuse unit]
+      expect(job.state.measure.verdict.label).to eq "Renew the right caliper"
+    end
+
+    it "is renewed whole where it is past use, while the other is used again" do
+      job = job_on("caliper_sliding").set_up.strip_all
+      job.look_over.gauge(bore: 0, piston: 26.98)
+      job.add("measure", "finding", {"check" => "cal_groove@right_caliper", "value" => "damaged"})
+      expect(job.state.measure.next_route).to be_nil
+      expect(refusal_at { job.add("measure", "whole", {"unit" => "caliper"}) }).to eq ["data/unit"]
+      job.add("measure", "whole", {"unit" => "right_caliper"})
+      expect(job.state.measure).to be_done
+      expect(job.state.choose.wanting.map(&:id)).to eq ["far_unit@right_caliper"]
+      expect(job.state.build.steps.map(&:id)).to all end_with("@left_caliper")
+      job.add("choose", "pulled", {"line" => "far_unit@right_caliper", "reason" => "bought"})
+      job.build_all
+      expect(job.state.build).to be_done
+      expect(job.state.fit.put_back.steps.map { |step| step.unit.at }.uniq).to match_array %w[left_caliper right_caliper]
+    end
+
+    it "is gauged at each size of its pistons" do
+      opposed = circuit_with("caliper_opposed")
+      sized = opposed.far_ends.reduce(opposed) { |now, part| now.change(part["id"], "pistons", "34 34 30 30", "part_marking") }
+      job = JobInMemory.new(sized).laid_out(route: "slave_work").set_up.strip_all
+      expect(job.state.measure.reports.first.gauge_missing.map(&:id))
+        .to eq %w[band.a@34@left_caliper band.b@34@left_caliper band.a@30@left_caliper band.b@30@left_caliper]
+      read = ->(place, value) { job.add("measure", "gauge", {"place" => place, "value" => value, "gauge" => "micrometer"}) }
+      expect(refusal_at { read["band.a@30@left_caliper", 33.98] }).to eq ["data/value"]
+      read["band.a@30@left_caliper", 29.90]
+      read["band.a@34@left_caliper", 33.98]
+      worn = job.state.measure.reports.first.judgements.to_h { |judgement| [Sandbag::Said.plain(judgement.label), judgement.verdict] }
+      expect(worn).to eq("Smallest piston, 34 mm pistons, left caliper" => "reuse",
+        "Smallest piston, 30 mm pistons, left caliper" => "renew")
     end
   end
 

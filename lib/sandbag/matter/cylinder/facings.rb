@@ -57,7 +57,7 @@ module Sandbag
       end
 
       def why(part)
-        reason = Tables.find("way_reasons", part.id)
+        reason = Tables.find("way_reasons", part.plain)
         "#{"#{reason["why"]} " if reason}#{part.feature}: #{Tables.find("directions", part.faces)["label"]}."
       end
     end

@@ -7,7 +7,7 @@ module Sandbag
       # @param parts [Array<Cylinder::Part>]
       # @return [Array<Hash>] word and text
       def self.for(parts)
-        ids = parts.map(&:id)
+        ids = parts.map(&:plain)
         Tables.rows("build_notes").select { |row| row["parts"].intersect?(ids) }
           .map { |row| {word: row["word"], text: row["text"]} }
       end

@@ -2,31 +2,46 @@
 
 module Sandbag
   module Cylinder
-    # What a job takes apart: the master, the slave of a clutch, or calipers.
+    # One unit that a job takes off or apart: the master, a slave, or a caliper by its own name.
     class OnBench
       # @param sheet [Circuit::Sheet] with what the job chose
       # @param route [Job::Route]
       # @param at [Array<Circuit::Place>] far ends that the job works on
-      # @return [Cylinder, nil] nil while it is not said which far end
-      def self.of(sheet, route, at)
-        holders = route.far_end? ? at.map { |place| sheet.part(place.part["id"]) } : sheet.parts_of("master")
-        new(sheet, holders, piston_wanted: route.renews?("piston")) if holders.any?
+      # @return [Array<OnBench>] none while it is not said which far end
+      def self.all(sheet, route, at)
+        return far_ends(sheet, at.map(&:at), named: sheet.far_ends.size > 1, apart: route.apart?) if route.far_end?
+        master = new(sheet, sheet.parts_of("master").first, apart: route.apart?, piston_wanted: route.renews?("piston"))
+        resealed = route.renews?("far_end_seals") ? sheet.far_ends.map { |part| part["id"] } : []
+        [master, *far_ends(sheet, resealed, named: true, apart: true)]
       end
 
-      # @attr count [Integer] how many of them; pistons [Integer] of all of them
-      attr_reader :part, :count, :pistons, :bore_mm, :construction, :family, :spring, :unproven, :piston_wanted
+      # @param named [Boolean] there is more than one unit, so that its parts carry its name
+      def self.far_ends(sheet, ids, named:, apart:)
+        ids.map { |id| new(sheet, sheet.part(id), named: named, apart: apart) }
+      end
+      private_class_method :far_ends
 
-      # @param holders [Array<Hash>] parts of the sheet, all of one kind
-      def initialize(sheet, holders, piston_wanted: false)
-        @part = holders.first["part"]
-        @count = holders.size
-        values = sheet.values(holders.first)
+      # @attr part [String] kind of part of the circuit; at [String, nil] id of the far end, where its parts carry its
+      #   name; label [String] that name; apart [Boolean] it comes apart; sizes [Array<Float>] of its pistons or its bore,
+      #   each once, the largest first, mm; pistons [Integer] how many; nipples [Integer]
+      attr_reader :part, :at, :label, :apart, :sizes, :pistons, :nipples, :construction, :family, :spring, :unproven,
+        :piston_wanted
+
+      # @param holder [Hash] part of the sheet
+      def initialize(sheet, holder, apart:, named: false, piston_wanted: false)
+        @part = holder["part"]
+        @at = holder["id"] if named
+        @label = holder["label"] || holder["part"].capitalize
+        @apart = apart
+        values = sheet.values(holder)
         @construction = OnBench.construction(sheet, values)
-        @pistons = holders.sum { |holder| values_of_pistons(sheet.values(holder)).size }
-        @bore_mm = values_of_pistons(values).max
+        bores = values_of_pistons(values)
+        @pistons = bores.size
+        @sizes = bores.uniq.sort.reverse.freeze
+        @nipples = values.key?("nipples") ? values["nipples"].value.round : 1
         @family = Tables.find("fluids", sheet.value("fluid", "stamped"))&.fetch("family")
         @spring = spring_of(values)
-        @unproven = unproven_reason(sheet, holders.first, values[caliper? ? "pistons" : "bore"])
+        @unproven = unproven_reason(sheet, holder, values[caliper? ? "pistons" : "bore"])
         @piston_wanted = piston_wanted
         freeze
       end
@@ -39,23 +54,42 @@ module Sandbag
         Construction.of_caliper(sheet.kind.caliper || values["build"].value)
       end
 
+      # @return [Float] of its bore, or of its largest piston, mm
+      def bore_mm
+        sizes.first
+      end
+
       def caliper?
         part == "caliper"
       end
 
       # @return [String] what it is called in a sentence
       def noun
-        {"master" => "cylinder", "slave" => "slave", "caliper" => (count > 1) ? "calipers" : "caliper"}.fetch(part)
+        return Wording.inside(label) if at
+        {"master" => "cylinder", "slave" => "slave", "caliper" => "caliper"}.fetch(part)
       end
 
-      # Parts that stand once for each piston.
+      # @param id [String] of a part, step or look
+      # @return [String] the same of this unit, where there are several
+      def named(id)
+        at ? "#{id}@#{at}" : id
+      end
+
+      # @param said [String]
+      # @return [String] with this unit's name after it, where there are several
+      def tagged(said)
+        at ? "#{said}, #{Wording.inside(label)}" : said
+      end
+
+      # Parts that stand once for each piston, and once for each nipple.
       PER_PISTON = %w[cal_piston cal_seal cal_dust_seal].freeze
+      PER_NIPPLE = %w[nipple nipple_cap].freeze
 
       # @param row [Hash] of the construction's parts
       # @return [Integer] how many of it there are here
       def quantity(row)
         return pistons if PER_PISTON.include?(row["id"])
-        (part == "master") ? row["quantity"] : row["quantity"] * count
+        PER_NIPPLE.include?(row["id"]) ? nipples : row["quantity"]
       end
 
       private

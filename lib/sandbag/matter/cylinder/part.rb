@@ -4,13 +4,15 @@ module Sandbag
   module Cylinder
     # A part as it lies in the tray: how many are expected, whether it is used once, and which way it goes back.
     class Part
-      attr_reader :id, :label, :quantity, :least, :most, :once, :feature, :faces, :lube, :check
+      # @attr id [String] with the unit it is of, where there are several; plain [String] of the construction
+      attr_reader :id, :plain, :label, :quantity, :least, :most, :once, :feature, :faces, :lube, :check
 
       # @param row [Hash] of a construction's parts
-      # @param quantity [Integer, nil] where the circuit knows better
-      def initialize(row, quantity: nil)
-        @id = row["id"]
-        @label = row["label"]
+      # @param unit [OnBench]; quantity [Integer, nil] where the circuit knows better
+      def initialize(row, unit:, quantity: nil)
+        @plain = row["id"]
+        @id = unit.named(plain)
+        @label = unit.tagged(row["label"])
         @quantity = quantity || row["quantity"]
         @least = [row.fetch("least", @quantity), @quantity].min
         @most = [row.fetch("most", @quantity), @quantity].max

@@ -36,7 +36,7 @@ module Sandbag
       # @return [Integer] old pieces that have to lie in the scrap pot
       def scrap_wanted
         @tray.cells.select { |cell| cell.part.renewed? || replaced?(cell) }
-          .reject { |cell| @counted_apart.include?(cell.part.id) }.sum(&:out)
+          .reject { |cell| @counted_apart.include?(cell.part.plain) }.sum(&:out)
       end
 
       def zero?

@@ -5,11 +5,11 @@ module Sandbag
     # The cylinder cut open, for the drawing: its parts from the bore's end to the lever, which are in and which are
     # at hand.
     class Section
-      # @param work [Work]
+      # @param work [Work]; unit [OnBench, nil] the one that is drawn
       # @param out [Array<Step>] steps whose parts are out
       # @param at_hand [Step, nil]
-      def initialize(work, out, at_hand: nil)
-        @work = work
+      def initialize(work, unit, out, at_hand: nil)
+        @unit = unit
         @out = out.flat_map(&:takes).map(&:id)
         @at_hand = (at_hand || work.steps.find { |step| !out.include?(step) })&.takes.to_a.map(&:id)
         freeze
@@ -18,14 +18,15 @@ module Sandbag
       # @return [Hash, nil] parts: id, label, is_in, at_hand; reservoir [Boolean] one stands over it; nil when nothing
       #   is taken apart
       def to_h
-        return unless @work.construction
-        {reservoir: @work.cylinder.part == "master", parts: @work.construction.section.map { |id| part_view(id) }}
+        return unless @unit
+        {reservoir: @unit.part == "master", parts: @unit.construction.section.map { |id| part_view(id) }}
       end
 
       private
 
       def part_view(id)
-        {id: id, label: @work.construction.part(id)["label"], is_in: !@out.include?(id), at_hand: @at_hand.include?(id)}
+        named = @unit.named(id)
+        {id: id, label: @unit.construction.part(id)["label"], is_in: !@out.include?(named), at_hand: @at_hand.include?(named)}
       end
     end
   end

@@ -9,11 +9,12 @@ module Sandbag
       # @param answers [Hash{String => Hash}] row id => value and reason, as entered
       # @param sheet [Circuit::Sheet]
       # @param strips [Boolean] something comes off; else only what protects machine and mechanic is asked
-      # @param hoses [Array<Circuit::Place>] those that stay on
-      def initialize(answers, sheet, hoses:, strips: true)
+      # @param hoses [Array<Circuit::Place>] those that stay on; begun [Boolean] a step is done or fluid has moved
+      def initialize(answers, sheet, hoses:, strips: true, begun: false)
         @answers = answers
         @sheet = sheet
         @strips = strips
+        @begun = begun
         @hoses = hoses
         @rows = concerning_this_circuit.flat_map { |row| row["each"] ? for_each_hose(row) : [row] }.freeze
         freeze
@@ -38,9 +39,9 @@ module Sandbag
         answer ? "#{row["name"]}: #{Wording.inside(row["values"].fetch(answer, answer))}" : "#{row["name"]}: not looked at"
       end
 
-      # @return [Array<Hash>] rows that hold the first step up
+      # @return [Array<Hash>] rows that hold the first step up; a hose is still looked at, for its gate, once work began
       def missing
-        rows.select { |row| row["word"] == "block" && !@answers.key?(row["id"]) }
+        rows.select { |row| row["word"] == "block" && !@answers.key?(row["id"]) && !(row["each"] && @begun) }
       end
 
       # Refuses a row that does not concern this circuit, and an answer it does not have.

@@ -7,14 +7,17 @@ module Sandbag
       WORDS = %w[does flies leaks lost cover caution].freeze
 
       # @attr takes [Array<Part>]; cover [String, nil] what is open to the air after it; needs [String, nil] answer of
-      #   the intake without which it is not done
-      attr_reader :id, :label, :tools, :takes, :needs, *WORDS
+      #   the intake without which it is not done;
+      # unit [OnBench, nil] nil for what is done once for all; id, plain [String] with and without its name
+      attr_reader :id, :plain, :unit, :label, :tools, :takes, :needs, *WORDS
 
-      # @param row [Hash] of a construction's steps or of strip_actions.yml
+      # @param row [Hash] of a construction's steps or of strip_actions.yml; unit [OnBench, nil]
       # @param takes [Array<Part>]; fits [Boolean] they hold the unit on the machine and go back in Fit
-      def initialize(row, takes: [], fits: false)
-        @id = row["id"]
-        @label = row["label"]
+      def initialize(row, unit:, takes: [], fits: false)
+        @unit = unit
+        @plain = row["id"]
+        @id = unit ? unit.named(plain) : plain
+        @label = unit&.at ? "#{unit.label}: #{Wording.inside(row["label"])}" : row["label"]
         @tools = row["tools"]
         @takes = takes
         @fits = fits

@@ -2,10 +2,12 @@
 
 module Sandbag
   module Cylinder
-    # What a job takes apart on its circuit, in order: the construction's own steps with the shared groups that this
-    # circuit has (docs/trade.md 3.2 to 3.4).
+    # What a job takes apart on its circuit, in order: each unit's own steps with the shared groups that this circuit has
+    # (docs/trade.md 3.2 to 3.4). The reservoir is emptied once, after whatever needs the lever.
     class Work
-      attr_reader :construction, :cylinder, :steps
+      DRAIN = "drain"
+
+      attr_reader :units, :steps
 
       # @param sheet [Circuit::Sheet] with what the job chose
       # @param route [Job::Route, nil]
@@ -17,19 +19,29 @@ module Sandbag
         @route = route
         @switch = switch
         @counts = counts
-        @cylinder = OnBench.of(sheet, route, at) if route&.part
-        @construction = @cylinder&.construction
-        @steps = (@construction ? sequence : []).freeze
+        @units = (route&.part ? OnBench.all(sheet, route, at) : []).freeze
+        @steps = sequence.freeze
         freeze
       end
 
-      # The cylinder itself comes apart.
+      # A unit comes apart.
       def strips?
-        !construction.nil? && @route.apart?
+        apart.any?
+      end
+
+      # @return [Array<OnBench>] units that come apart
+      def apart
+        units.select(&:apart)
       end
 
       def any?
         steps.any?
+      end
+
+      # @param at [String, nil] see OnBench#at
+      # @return [OnBench, nil]
+      def unit(at)
+        units.find { |unit| unit.at == at }
       end
 
       # @return [Array<Part>] everything that comes out, in the order it comes out
@@ -43,30 +55,43 @@ module Sandbag
 
       private
 
+      # Far ends are started by the lever before the master's lid comes off; the master comes off before they come apart.
       def sequence
-        order.flat_map { |id| steps_of(id) }
+        of_unit = units.to_h { |unit| [unit, order(unit).flat_map { |id| steps_of(unit, id) }] }
+        return of_unit.values.flatten if units.size < 2
+        heads = of_unit.transform_values { |steps| steps.take_while { |step| step.plain != DRAIN } }
+        drain = of_unit.values.flatten.find { |step| step.plain == DRAIN }
+        tails = of_unit.to_h { |unit, steps| [unit, (steps - heads[unit]).reject { |step| step.plain == DRAIN }] }
+        far_first = units.partition { |unit| unit.part != "master" }.flatten
+        far_first.flat_map { |unit| heads[unit] } + [drain].compact + units.flat_map { |unit| tails[unit] }
       end
 
       # A unit that comes off whole has its joint opened while its bolts still hold it.
-      def order
-        bolts = construction.unbolts unless strips?
+      def order(unit)
+        construction = unit.construction
+        bolts = construction.unbolts unless unit.apart
         return construction.order unless bolts
         rest = construction.order - ["joint"]
         rest.insert(rest.index(bolts), "joint")
       end
 
-      def steps_of(id)
+      def steps_of(unit, id)
         group = Construction.groups.find { |each| each.id == id }
-        return has?(id) ? group.order.map { |step| step_of(group, group.step(step), fits: true) } : [] if group
+        return has?(id) ? group.order.map { |step| step_of(unit, group, group.step(step), fits: true) } : [] if group
         action = Tables.find("strip_actions", id)
-        return (strips? || !action["apart"]) ? [Step.new(action)] : [] if action
-        fits = !strips? || construction.removal.include?(id)
-        wanted?(id) ? [step_of(construction, construction.step(id), fits: fits)] : []
+        return (unit.apart || !action["apart"]) ? [action_of(unit, action)] : [] if action
+        fits = !unit.apart || unit.construction.removal.include?(id)
+        wanted?(unit, id) ? [step_of(unit, unit.construction, unit.construction.step(id), fits: fits)] : []
       end
 
-      def step_of(holder, row, fits:)
-        takes = row["takes"].map { |id| Part.new(holder.part(id), quantity: counted(holder, id)) }
-        Step.new(row, takes: takes, fits: fits)
+      # Done once for all units.
+      def action_of(unit, action)
+        Step.new(action, unit: ((action["id"] == DRAIN) ? nil : unit))
+      end
+
+      def step_of(unit, holder, row, fits:)
+        takes = row["takes"].map { |id| Part.new(holder.part(id), unit: unit, quantity: counted(unit, holder, id)) }
+        Step.new(row, unit: unit, takes: takes, fits: fits)
       end
 
       # Groups that this circuit has.
@@ -79,15 +104,15 @@ module Sandbag
       end
 
       # A unit that only comes off keeps what is inside it.
-      def wanted?(id)
-        return @route.takes.include?(id) if construction.asked.include?(id)
-        strips? || construction.removal.include?(id) || @route.takes.include?(id)
+      def wanted?(unit, id)
+        return @route.takes.include?(id) if unit.construction.asked.include?(id)
+        unit.apart || unit.construction.removal.include?(id) || @route.takes.include?(id)
       end
 
-      # The circuit knows how many hoses meet at the master, and how many pistons and far ends there are.
-      def counted(holder, id)
+      # The circuit knows how many hoses meet at the master, and how many pistons a caliper has.
+      def counted(unit, holder, id)
+        return unit.quantity(holder.part(id)) unless unit.part == "master"
         return @counts[id] if @counts.key?(id)
-        return @cylinder.quantity(holder.part(id)) if @route.far_end?
         outlet = Circuit::Places.of(@sheet).outlet
         {"hose_end" => outlet.hoses, "crush_washer" => outlet.washers, "olive" => outlet.olives,
          "hose_insert" => outlet.olives}[id]

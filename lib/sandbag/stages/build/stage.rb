@@ -9,8 +9,8 @@ module Sandbag
       def initialize(job)
         super
         @strip = job.strip
-        @family = job.choose.cylinder&.family
-        @put_back = Cylinder::PutBack.new(entries, @strip, @strip.done_steps.reject(&:fits?),
+        @family = job.choose.cylinders.first&.family
+        @put_back = Cylinder::PutBack.new(entries, @strip, @strip.done_steps.reject { |step| step.fits? || renewed?(step.unit) },
           fresh: job.measure.fresh_parts)
       end
 
@@ -94,10 +94,20 @@ module Sandbag
 
       private
 
+      # A unit that is renewed whole is not built.
+      def renewed?(unit)
+        !unit.nil? && job.choose.whole_units.include?(unit.at)
+      end
+
       def checked
         passed = entries.by("check", "check").transform_values { |data| data["pass"] }
-        Tables.rows("build_checks").select { |row| row["parts"].any? { |part| @strip.out?(part) } }
+        job.choose.cylinders.reject { |unit| renewed?(unit) }.flat_map { |unit| checks_of(unit) }
           .map { |row| {row: row, pass: passed[row["id"]]} }
+      end
+
+      def checks_of(unit)
+        Tables.rows("build_checks").select { |row| row["parts"].any? { |part| @strip.out?(unit.named(part)) } }
+          .map { |row| row.merge("id" => unit.named(row["id"]), "label" => unit.tagged(row["label"])) }
       end
     end
   end

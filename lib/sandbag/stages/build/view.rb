@@ -28,13 +28,18 @@ module Sandbag
               }.compact
             end,
           **build.reckoning.to_h,
-          section: Cylinder::Section.new(build.job.strip.work, build.put_back.steps_to_go, at_hand: build.step).to_h,
+          section: Cylinder::Section.new(build.job.strip.work, unit, build.put_back.steps_to_go, at_hand: build.step).to_h,
           measured: build.job.measure.done?,
           never: Circuit::Advice.never("build")
         }.compact
       end
 
       private
+
+      # @return [Cylinder::OnBench, nil] the one that is built now
+      def unit
+        @build.step&.unit || @build.job.choose.cylinders.last
+      end
 
       def lubricants
         @build.lubricants.map do |each|

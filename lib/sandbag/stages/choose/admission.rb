@@ -108,7 +108,7 @@ module Sandbag
           raise Refusal.at("data/instead", "the trade accepts nothing in place of #{Wording.inside(line.label)}",
             "the thing itself")
         end
-        return unless line.id == "kit" && data["item"].nil? && data["reason"].nil?
+        return unless line.kind == "kit" && data["item"].nil? && data["reason"].nil?
         raise Refusal.at("data/item", "which kit?",
           "one from the shelf; or, bought for this job, a reason that says how it was compared with the old parts")
       end

@@ -16,7 +16,7 @@ module Sandbag
       def to(line, item)
         return ["it is a #{item.kind}, not a #{line.kind || "thing from the shelf"}", nil] unless kind?(line, item)
         case item.kind
-        when "kit" then to_kit(item)
+        when "kit" then to_kit(line, item)
         when "bottle" then to_bottle(item)
         when "cylinder" then UnitMatch.objections(item.fields, @sheet, family)
         when "hose" then HoseMatch.objections(item.fields, @sheet.values(@sheet.part(line.id.delete_prefix("hose."))),
@@ -40,8 +40,8 @@ module Sandbag
         @choose.family
       end
 
-      def to_kit(item)
-        no, ask = KitMatch.new(item, @choose.cylinder).reasons.partition { |reason| reason.does == "no" }
+      def to_kit(line, item)
+        no, ask = KitMatch.new(item, line.unit).reasons.partition { |reason| reason.does == "no" }
         [no.first&.text, (ask.map(&:text).join(" ") if ask.any?)]
       end
 

@@ -8,18 +8,21 @@ module Sandbag
       GROUPS = %w[parts fluid consumables tools protection].freeze
 
       # @attr id [String]; group; label; count [Numeric] pieces or mL; kind [String, nil] of shelf_kinds.yml;
-      #   needed [Boolean] nothing is opened without it; instead [Hash, nil] what the trade accepts in its place
-      Line = Struct.new(:id, :group, :label, :detail, :count, :kind, :tool, :needed, :instead, keyword_init: true)
+      #   needed [Boolean] nothing is opened without it; instead [Hash, nil] what the trade accepts in its place;
+      #   unit [Cylinder::OnBench, nil] that a kit is for
+      Line = Struct.new(:id, :group, :label, :detail, :count, :kind, :tool, :needed, :instead, :unit,
+        keyword_init: true)
 
       # @param sheet [Circuit::Sheet]; route [Job::Route, nil]
-      # @param work [Cylinder::Work]; tools [ToolList]
+      # @param work [Cylinder::Work]; whole [Array<String>] far ends that are renewed whole after all; tools [ToolList]
       # @param joints [Array<Circuit::Place>] those the job opens; new_hoses [Array<Hash>] lines that
       #   go on new; opened [Boolean] anything is opened
       # @param need_ml [Float, nil] nil when the fluid is left alone
-      def initialize(sheet, route:, work:, tools:, joints:, new_hoses:, opened:, need_ml:)
+      def initialize(sheet, route:, work:, whole:, tools:, joints:, new_hoses:, opened:, need_ml:)
         @sheet = sheet
         @route = route
         @work = work
+        @whole = whole
         @tools = tools
         @joints = joints
         @new_hoses = new_hoses
@@ -39,32 +42,28 @@ module Sandbag
         lines.find { |line| line.id == id } || (apart(id.delete_prefix("part.")) if id.start_with?("part."))
       end
 
-      # A part of the construction that a kit may lack.
-      # @param part [String] id of kit_items.yml
+      # A part of a unit that its kit may lack.
+      # @param part [String] id of kit_items.yml, with the name of the unit
       # @return [Line, nil]
       def apart(part, count: 1, detail: nil)
-        return unless @work.strips? && @work.construction.part(part)
-        item = Tables.find("kit_items", part)
-        item && Line.new(id: "part.#{part}", group: "parts", label: item["label"], detail: detail, count: count)
+        plain, at = part.split("@", 2)
+        unit = @work.unit(at)
+        item = Tables.find("kit_items", plain)
+        return unless item && unit&.apart && unit.construction.part(plain)
+        Line.new(id: "part.#{part}", group: "parts", label: unit.tagged(item["label"]), detail: detail, count: count)
       end
 
       private
 
       def parts
-        [kit, unit, far_unit, far_seals, *hoses, *joint_lines].compact
+        [*kits, unit, *far_units, far_rubber, *hoses, *joint_lines].compact
       end
 
-      def kit
-        return unless @work.strips?
-        Line.new(
-          id: "kit",
-          group: "parts",
-          label: "Seal kit",
-          detail: @work.construction.label,
-          count: 1,
-          kind: "kit",
-          needed: true
-        )
+      def kits
+        @work.apart.reject { |unit| @whole.include?(unit.at) }.map do |unit|
+          Line.new(id: unit.named("kit"), group: "parts", label: unit.tagged("Seal kit"), detail: unit.construction.label,
+            count: 1, kind: "kit", needed: true, unit: unit)
+        end
       end
 
       def unit
@@ -80,27 +79,18 @@ module Sandbag
         )
       end
 
-      def far_unit
-        return unless @route.far_end? && !@route.apart? && @route.size_first?
-        Line.new(
-          id: "far_unit",
-          group: "parts",
-          label: "Whole #{@sheet.kind.end_part}",
-          count: @work.cylinder&.count || 1,
-          needed: true
-        )
+      # Far ends that go on whole: all, or those that were past use once they were apart.
+      def far_units
+        all = @route.far_end? && !@route.apart? && @route.size_first?
+        @work.units.select { |unit| all || @whole.include?(unit.at) }.map do |unit|
+          Line.new(id: unit.named("far_unit"), group: "parts", label: unit.tagged("Whole #{@sheet.kind.end_part}"), count: 1,
+            needed: true)
+        end
       end
 
-      def far_seals
+      def far_rubber
         return unless @route.renews?("far_end_seals")
-        Line.new(
-          id: "far_seals",
-          group: "parts",
-          label: "Seals of every #{@sheet.kind.end_part}",
-          detail: "and feed hose, diaphragm, lid gasket",
-          count: @sheet.far_ends.size,
-          needed: true
-        )
+        Line.new(id: "far_seals", group: "parts", label: "Feed hose, diaphragm and lid gasket", count: 1, needed: true)
       end
 
       def bore_said

@@ -20,15 +20,17 @@ module Sandbag
         @worked_out.fetch(:bottles) { @worked_out[:bottles] = bottle_plan }
       end
 
-      # @return [Array<KitMatch>] every kit on the shelf against the cylinder the job takes apart, the best first
+      # @return [Hash{PullList::Line => Array<KitMatch>}] every kit on the shelf against each unit that the job takes
+      #   apart, the best first
       def kits
-        @worked_out[:kits] ||= judged_kits.freeze
+        @worked_out[:kits] ||= @choose.pull_list.lines.select { |line| line.kind == "kit" }
+          .to_h { |line| [line, judged_kits(line.unit)] }.freeze
       end
 
       # @return [Array<Hash>] pull list lines with what the shelf has for each and what was pulled
       def to_a
         @worked_out[:lines] ||=
-          @choose.pull_list.lines.flat_map { |line| [line_view(line), *((line.id == "kit") ? lacking : [])] }.freeze
+          @choose.pull_list.lines.flat_map { |line| [line_view(line), *((line.kind == "kit") ? lacking(line) : [])] }.freeze
       end
 
       # @return [Array<Hash>] what was pulled for a line that the job no longer has: the route has changed since
@@ -55,9 +57,7 @@ module Sandbag
             clutch: @choose.sheet.clutch?)
       end
 
-      def judged_kits
-        cylinder = @choose.cylinder
-        return [] unless cylinder
+      def judged_kits(cylinder)
         matches = @stock.of("kit").map { |kit| [kit, KitMatch.new(kit, cylinder)] }
         matches
           .sort_by do |kit, match|
@@ -117,8 +117,8 @@ module Sandbag
       end
 
       # Must parts that the kit lacks are bought apart.
-      def lacking
-        match = kit_in_hand
+      def lacking(kit)
+        match = kit_in_hand(kit)
         return [] unless match
         match
           .lacks
@@ -128,7 +128,7 @@ module Sandbag
             line =
               line_view(
                 @choose.pull_list.apart(
-                  lack[:part],
+                  kit.unit.named(lack[:part]),
                   count: lack[:count],
                   detail: must ? "not in the kit, renewed in any case" : "not in the kit; only if the old one fails"
                 )
@@ -137,9 +137,9 @@ module Sandbag
           end
       end
 
-      def kit_in_hand
-        item = pulled_items("kit").first
-        item ? KitMatch.new(item, @choose.cylinder) : kits.find { |match| match.verdict != "no" }
+      def kit_in_hand(line)
+        item = pulled_items(line.id).first
+        item ? KitMatch.new(item, line.unit) : kits[line].find { |match| match.verdict != "no" }
       end
 
       def options_of(line)

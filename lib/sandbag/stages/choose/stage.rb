@@ -131,9 +131,14 @@ module Sandbag
         !@ask.route.nil? && @ask.route.size_wanted?
       end
 
-      # @return [Cylinder, nil] what the job takes apart, where a construction is known for it
-      def cylinder
-        work.cylinder if work.strips?
+      # @return [Array<Cylinder::OnBench>] units that the job takes apart
+      def cylinders
+        work.apart
+      end
+
+      # @return [Array<String>] far ends that were past use once they were apart, and are renewed whole
+      def whole_units
+        job.journal.of("measure").values("whole", "unit")
       end
 
       # @return [PullList]
@@ -142,7 +147,7 @@ module Sandbag
           route = @ask.route
           handles_fluid = route&.handles_fluid?
           tools = ToolList.new(work, route, opened: @ask.opened?, fasteners: @ask.fasteners, bleed_method: handles_fluid ? bleed_method : nil)
-          PullList.new(sheet, route: route, work: work, tools: tools, joints: joints, new_hoses: new_hoses,
+          PullList.new(sheet, route: route, work: work, whole: whole_units, tools: tools, joints: joints, new_hoses: new_hoses,
             opened: @ask.opened?,
             need_ml: handles_fluid ? need_ml : nil)
         end

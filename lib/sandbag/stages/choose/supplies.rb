@@ -16,10 +16,6 @@ module Sandbag
         freeze
       end
 
-      def kits
-        @shelf.kits
-      end
-
       # @return [Array<Hash>] the pull list against the shelf, see ShelfLines
       def lines
         @shelf.to_a
@@ -47,8 +43,8 @@ module Sandbag
 
       def to_h
         {
-          cylinder: cylinder_view,
-          kits: kits.map(&:to_h),
+          cylinders: @shelf.kits.keys.map { |line| cylinder_view(line) },
+          kits: @shelf.kits.flat_map { |line, matches| matches.map { |match| {line: line.id, **match.to_h} } },
           check: check.to_h,
           fluids: fluids,
           notes: notes,
@@ -86,21 +82,24 @@ module Sandbag
       end
 
       def joints
-        @choose.joints.map { |joint| {at: joint.at, label: joint.label, kind: joint.fitting, hoses: joint.hoses,
-                                      washers: joint.washers, olives: joint.olives, inserts: joint.olives} }
+        @choose.joints.map do |joint|
+          {at: joint.at, label: joint.label, kind: joint.fitting, hoses: joint.hoses, washers: joint.washers,
+           olives: joint.olives, inserts: joint.olives}
+        end
       end
 
-      def cylinder_view
-        cylinder = @choose.cylinder
-        cylinder &&
-          {
-            part: cylinder.part,
-            bore_mm: cylinder.bore_mm,
-            construction: cylinder.construction.label,
-            spring: cylinder.spring,
-            unproven: cylinder.unproven,
-            renewed: renewed(cylinder)
-          }.compact
+      def cylinder_view(line)
+        cylinder = line.unit
+        {
+          line: line.id,
+          name: (cylinder.label if cylinder.at),
+          part: cylinder.part,
+          bore_mm: cylinder.bore_mm,
+          construction: cylinder.construction.label,
+          spring: cylinder.spring,
+          unproven: cylinder.unproven,
+          renewed: renewed(cylinder)
+        }.compact
       end
 
       # @return [Array<String>] what is renewed whenever this construction is stripped, whatever it looks like
@@ -113,7 +112,9 @@ module Sandbag
 
       # Rubber of the kit that was pulled, or of the best one: the cells of the matrix that apply here.
       def materials
-        kit = @shelf.pulled_items("kit").first || @stock.find(kits.first&.to_h&.fetch(:item))
+        kit = @shelf.kits.filter_map do |line, matches|
+          @shelf.pulled_items(line.id).first || (matches.first && @stock.find(matches.first.to_h[:item]))
+        end.first
         kit ? kit.fields["contents"].values.filter_map { |line| line["material"] }.uniq : []
       end
     end

@@ -52,11 +52,11 @@ module Sandbag
       end
 
       def gauges
-        (@work.construction&.gauge_places || []).map { |place| place["gauge"] }.uniq
+        @work.apart.flat_map { |unit| unit.construction.gauge_places }.map { |place| place["gauge"] }.uniq
       end
 
       def builders
-        BUILDING.select { |_, parts| parts.any? { |part| @work.part(part) } }.keys
+        BUILDING.select { |_, parts| @work.parts.any? { |part| parts.include?(part.plain) } }.keys
       end
 
       def for_stage(stage, tools, why)

@@ -7,11 +7,9 @@ module Sandbag
       attr_reader :sheet, :moves
 
       # @param sheet [Circuit::Sheet]; route [Job::Route, nil]
-      # @param out [#call] part id => whether it came out
-      def initialize(sheet, route, out:)
+      def initialize(sheet, route)
         @sheet = sheet
         @moves = route ? route.moves : []
-        @out = out
         freeze
       end
 
@@ -32,7 +30,7 @@ module Sandbag
       private
 
       def suits?(row)
-        here?(row) && moves?(*row["moves"]) && (row["out"].nil? || @out.call(row["out"]))
+        here?(row) && moves?(*row["moves"])
       end
     end
   end

@@ -24,7 +24,7 @@ module Sandbag
         @put_back = put_back
         @entries = entries
         @bled_at = bled_at
-        rows = scope.rows("fit_steps").reject { |row| put_back.steps.map(&:id).intersect?(row["instead"] || []) }
+        rows = scope.rows("fit_steps").reject { |row| put_back.steps.map(&:plain).intersect?(row["instead"] || []) }
         @steps = ordered(rows).freeze
         freeze
       end

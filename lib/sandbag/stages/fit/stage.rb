@@ -13,13 +13,14 @@ module Sandbag
       def initialize(job)
         super
         route = job.route
-        @scope = Scope.new(job.sheet, route, out: ->(part) { job.strip.out?(part) })
+        @scope = Scope.new(job.sheet, route)
         @put_back = Cylinder::PutBack.new(entries, job.strip, job.strip.done_steps.select(&:fits?),
           fresh: job.measure.fresh_parts, counted_apart: %w[crush_washer olive hose_insert])
         bled_at = bleeds? ? job.bleed.last_disturbed.to_i : nil
         @sequence = Sequence.new(scope, put_back, entries, bled_at: bled_at)
         joints = job.choose.joints
-        @torques = Torques.new(scope, entries, places: loosened(joints), bled_at: bled_at)
+        @torques = Torques.new(scope, entries, places: loosened(joints), removed: job.strip.method(:removed?),
+          bled_at: bled_at)
         @washers = Washers.new(entries, joints, job.strip.tray)
         @hoses = Hoses.new(scope, entries, lines: laid)
         @free_play = FreePlay.new(scope, entries, bled_at: bled_at)

@@ -10,18 +10,20 @@ module Sandbag
       # @param scope [Scope]; entries [Job::Entries] of fit
       # @param places [Hash{String => Array<Circuit::Place>}] kind of place => those whose fasteners are loosened: joints
       #   this job opens, nipples opened for the bleed, far ends that come off
+      # @param removed [#call] see Strip::Stage#removed?
       # @param bled_at [Integer, nil] place of the last stroke: what is tightened after the bleed is tightened again
       #   after another one; nil where there is none
-      def initialize(scope, entries, places:, bled_at: nil)
+      def initialize(scope, entries, places:, removed:, bled_at: nil)
         @scope = scope
         @table = Fastening::TorqueTable.new(scope.sheet)
         @entries = entries
         @places = places
+        @removed = removed
         @bled_at = bled_at
-        moved = @scope.rows("fasteners")
         loosened = @entries.values("loosened", "fastener")
-        @lines = all(Tables.rows("fasteners").select { |row| moved.include?(row) || row["apart"] })
-          .select { |line| moved.include?(line.fastener) || loosened.include?(line.id) }.freeze
+        @lines = all(Tables.rows("fasteners").select { |row| @scope.here?(row) })
+          .select { |line| out?(line) || loosened.include?(line.id) }.freeze
+        freeze
       end
 
       def line(id)
@@ -41,8 +43,7 @@ module Sandbag
 
       # @return [Array<TorqueLine>] what may have been loosened besides
       def others
-        @others ||= (all(Tables.rows("fasteners").select { |row| row["apart"] && @scope.here?(row) })
-          .reject { |each| line(each.id) })
+        all(Tables.rows("fasteners").select { |row| row["apart"] && @scope.here?(row) }).reject { |each| line(each.id) }
       end
 
       # @return [Array<TorqueLine>] tightened without a wrench
@@ -70,6 +71,15 @@ module Sandbag
       end
 
       private
+
+      # It was taken out; or the job takes no such part out and moves what it holds.
+      def out?(line)
+        row = line.fastener
+        at = line.id.split(".", 2)[1] if row["per"] == "far_end"
+        return false if row["held_by"] && @removed.call(row["held_by"], at)
+        taken = row["out"] && @removed.call(row["out"], at)
+        taken.nil? ? @scope.moves?(*row["moves"]) : taken
+      end
 
       def all(rows)
         rows.flat_map { |row| lines_of(row) }

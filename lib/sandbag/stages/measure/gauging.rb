@@ -5,28 +5,42 @@ module Sandbag
     # Gauge readings of bore and piston against the limits: largest bore, smallest piston, clearance, out of round,
     # taper (docs/physics.md 8).
     class Gauging
-      # @attr place [String] of gauge_places.yml; value_mm [Float]; gauge [Hash] row of gauges.yml
+      # Where a gauge is held: id, label, and the row of gauge_places.yml.
+      Place = Struct.new(:id, :label, :row, keyword_init: true)
+      # @attr place [String] id of a Place; value_mm [Float]; gauge [Hash] row of gauges.yml
       Reading = Struct.new(:entry, :place, :value_mm, :gauge, keyword_init: true)
 
       # @param readings [Hash{String => Reading}] by place
       # @param limits [WearLimits]
       # @param piston [Boolean] the old piston is to be judged; a new one is not
       # @param places [Array<Hash>] rows of gauge_places.yml where this construction is gauged
-      def initialize(readings, limits, places:, piston: true)
-        @readings = readings
+      # @param named [Array<String>] what tells its places from those of other units and sizes; said [String] the same in
+      #   words
+      def initialize(readings, limits, places:, piston: true, named: [], said: "")
         @limits = limits
         @piston = piston
-        @places = places
+        @said = said
+        @places = places.map { |row| place_of(row, named) }.freeze
+        @readings = readings.slice(*@places.map(&:id))
         freeze
       end
 
-      # @return [Array<Hash>] rows of gauge_places.yml still to be read, in order
+      attr_reader :limits
+
+      # @return [Array<Place>] still to be read, in order
       def missing
-        wanted.reject { |row| @readings.key?(row["id"]) }
+        wanted.reject { |place| @readings.key?(place.id) }
       end
 
+      # @return [Array<Place>]
       def wanted
-        @places.select { |row| row["part"] == "bore" || @piston }
+        @places.select { |place| place.row["part"] == "bore" || @piston }
+      end
+
+      # @param place [Place]
+      # @return [Reading, nil]
+      def reading(place)
+        @readings[place.id]
       end
 
       # @return [Array<Judgement>] as far as the readings go
@@ -44,8 +58,17 @@ module Sandbag
 
       private
 
+      def place_of(row, named)
+        label = @said.empty? ? row["label"] : "#{row["label"]}: #{Wording.inside(@said)}"
+        Place.new(id: [row["id"], *named].join("@"), label: label, row: row).freeze
+      end
+
       def place(reading)
-        Tables.find("gauge_places", reading.place)
+        @places.find { |each| each.id == reading.place }.row
+      end
+
+      def named(label)
+        @said.empty? ? label : "#{label}, #{Wording.inside(@said)}"
       end
 
       def values(part)
@@ -59,14 +82,14 @@ module Sandbag
       def bore
         readings = values("bore")
         return if readings.empty?
-        Judgement.new("bore", "Largest bore", readings.map(&:value_mm).max, @limits.bore_limit, uncertainty(readings),
+        Judgement.new("bore", named("Largest bore"), readings.map(&:value_mm).max, @limits.bore_limit, uncertainty(readings),
           most: true, source: @limits.source("bore_limit"))
       end
 
       def piston
         readings = values("piston")
         return if readings.empty? || !@piston
-        Judgement.new("piston", "Smallest piston", readings.map(&:value_mm).min, @limits.piston_limit,
+        Judgement.new("piston", named("Smallest piston"), readings.map(&:value_mm).min, @limits.piston_limit,
           uncertainty(readings), most: false, source: @limits.source("piston_limit"))
       end
 
@@ -75,7 +98,7 @@ module Sandbag
         return unless bore && piston
         Judgement.new(
           "clearance",
-          "Clearance",
+          named("Clearance"),
           bore.value_mm - piston.value_mm,
           @limits.clearance_limit,
           Math.hypot(bore.uncertainty_mm, piston.uncertainty_mm),
@@ -92,7 +115,7 @@ module Sandbag
         [
           Judgement.new(
             "out_of_round",
-            "Out of round",
+            named("Out of round"),
             spread(worst),
             @limits.round_limit,
             Math.hypot(*worst.map { |reading| reading.gauge["uncertainty"] }),

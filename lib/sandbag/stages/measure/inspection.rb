@@ -9,22 +9,30 @@ module Sandbag
       # From the best to the worst.
       RULES = %w[reuse clean flag renew unit].freeze
 
-      # @attr row [Hash] of inspections.yml; value [String, nil] the finding; rule [String, nil]
+      # @attr row [Hash] of inspections.yml; unit [Cylinder::OnBench]; value [String, nil] the finding; rule [String, nil]
       Look =
-        Struct.new(:row, :value, keyword_init: true) do
+        Struct.new(:row, :unit, :value, keyword_init: true) do
+          def id
+            unit.named(row["id"])
+          end
+
+          def label
+            unit.tagged(row["label"])
+          end
+
           def rule
             value && row["values"][value]["rule"]
           end
 
           def part
-            row["parts"].first
+            unit.named(row["parts"].first)
           end
 
           def to_h
             found = value && row["values"][value]
             {
-              id: row["id"],
-              label: row["label"],
+              id: id,
+              label: label,
               how: row["how"],
               value: value,
               rule: rule,
@@ -35,13 +43,13 @@ module Sandbag
         end
 
       # @param found [Hash{String => String}] inspection => finding
-      # @param tray [Cylinder::Tray]
-      def initialize(found, tray)
+      # @param tray [Cylinder::Tray]; unit [Cylinder::OnBench]
+      def initialize(found, tray, unit)
         @looks =
           Tables
             .rows("inspections")
-            .select { |row| row["parts"].any? { |part| part == UNIT || tray.out(part).positive? } }
-            .map { |row| Look.new(row: row, value: found[row["id"]]).freeze }
+            .select { |row| row["parts"].any? { |part| part == UNIT || tray.out(unit.named(part)).positive? } }
+            .map { |row| Look.new(row: row, unit: unit, value: found[unit.named(row["id"])]).freeze }
             .freeze
         freeze
       end
@@ -57,24 +65,6 @@ module Sandbag
       # @return [Array<Look>] with one of some rules
       def with(*rules)
         looks.select { |look| rules.include?(look.rule) }
-      end
-
-      # Refuses an inspection that does not concern what came out, and a finding it does not have.
-      def admit(data)
-        look = looks.find { |each| each.row["id"] == data["check"] }
-        unless look
-          raise Refusal.at(
-            "data/check",
-            "“#{data["check"]}” is not looked at here",
-            looks.map { |each| each.row["id"] }.join(", ")
-          )
-        end
-        return if look.row["values"].key?(data["value"])
-        raise Refusal.at(
-          "data/value",
-          "#{look.row["label"]} cannot be “#{data["value"]}”",
-          look.row["values"].keys.join(", ")
-        )
       end
     end
   end

@@ -6,30 +6,17 @@ module Sandbag
     class Stage < Job::Stage
       # A reading further than this from the nominal is a slip of the gauge or of the key, mm.
       FAR_MM = 0.5
-      PISTONS = %w[piston cal_piston].freeze
-
-      attr_reader :inspection, :comparison, :cylinder, :gauging
+      attr_reader :comparison, :reports
 
       def initialize(job)
         super
-        @strip = job.strip
-        @cylinder = job.choose.cylinder
         @comparison = Comparison.new(entries.by("compared", "row"), job.route&.id, job.sheet.kind)
-        @inspection =
-          Inspection.new(entries.by("finding", "check").transform_values { |data| data["value"] }, @strip.tray)
-        @gauging =
-          @cylinder &&
-          Gauging.new(
-            readings,
-            limits,
-            piston: !fresh_parts.intersect?(PISTONS),
-            places: @cylinder.construction.gauge_places
-          )
+        @reports = job.choose.cylinders.map { |unit| UnitReport.new(unit, entries, job.strip) }.freeze
       end
 
-      # The cylinder is apart; else a new part is compared with the old.
+      # A unit is apart; else a new part is compared with the old.
       def apart?
-        !cylinder.nil?
+        reports.any?
       end
 
       # There is something to look at or to compare.
@@ -37,19 +24,24 @@ module Sandbag
         apart? || comparison.rows.any?
       end
 
-      # @return [Verdict, nil] nil when nothing comes apart
+      # @return [UnitReport, nil] the first that is not settled, else the last
+      def at_hand
+        reports.find { |report| !report.settled? } || reports.last
+      end
+
+      # @return [Verdict, nil] of the unit at hand
       def verdict
-        return unless apart?
-        @verdict ||=
-          Verdict.new(
-            inspection,
-            judgements,
-            missing: missing,
-            given_up: @strip.given_up?,
-            called: called,
-            fresh: fresh_parts,
-            cylinder: cylinder
-          )
+        at_hand&.verdict
+      end
+
+      # @return [Array<Inspection::Look>] of every unit
+      def looks
+        reports.reject(&:whole?).flat_map { |report| report.inspection.looks }
+      end
+
+      # @return [Array<Judgement>] of every unit
+      def judgements
+        reports.flat_map(&:judgements)
       end
 
       # @return [Array<String>] parts that are renewed although they would be used again if they passed
@@ -57,24 +49,35 @@ module Sandbag
         entries.values("renewed", "part")
       end
 
+      # New is compared with old before anything is opened; what comes apart then is looked at.
       def done?
-        apart? ? verdict.settled? : comparison.open.empty?
+        comparison.open.empty? && (before_strip? || reports.all?(&:settled?))
       end
 
       def waits_for
         return if done?
-        return "compare new with old: #{Wording.inside(comparison.open.first["label"])}" unless apart?
-        "#{Wording.inside(verdict.label)}: " \
-          "#{(verdict.id == "parts") ? Wording.spelled(verdict.parts.first) : verdict.reasons.first}"
+        return "compare new with old: #{Wording.inside(comparison.open.first["label"])}" if comparison.open.any?
+        "#{Wording.inside(verdict.label)}: #{(verdict.id == "parts") ? part_said(verdict.parts.first) : verdict.reasons.first}"
       end
 
       def unresolved
-        verdict.reasons.first if apart? && verdict.id == "unit"
+        condemned&.verdict&.reasons&.first
       end
 
-      # @return [Job::Route, nil] the route on when the cylinder is past use
+      # @return [UnitReport, nil] the first that is past use and not renewed whole
+      def condemned
+        reports.find { |report| report.verdict.id == "unit" && !report.whole? }
+      end
+
+      # @return [Job::Route, nil] the route on when what is past use is all that the job works on, or the master
       def next_route
-        Job::Route.find(job.route.condemned) if apart? && verdict.id == "unit"
+        Job::Route.find(job.route.condemned) if condemned && !may_renew?(condemned)
+      end
+
+      # One of several far ends may be renewed while the others are used again.
+      # @param report [UnitReport]
+      def may_renew?(report)
+        !report.unit.at.nil?
       end
 
       # Judged without gauges: recorded as an estimate.
@@ -82,60 +85,15 @@ module Sandbag
         entries.of("by_eye").any?
       end
 
-      # @return [WearLimits]
-      def limits
-        Cylinder::WearLimits.new(cylinder.bore_mm, entries.of("limits").reduce({}) { |all, entry|
-          all.merge(entry.data)
-        })
-      end
-
-      # @return [Hash{String => Gauging::Reading}] by place
-      def readings
-        entries
-          .of("gauge")
-          .to_h do |entry|
-            place, value, gauge = entry.data.values_at("place", "value", "gauge")
-            [
-              place,
-              Gauging::Reading.new(
-                entry: entry.id,
-                place: place,
-                value_mm: value,
-                gauge: Tables.find("gauges", gauge)
-              )
-            ]
-          end
-      end
-
-      # Limits say nothing of a nominal that is not proven; a spring is judged all the same.
-      # @return [Array<Judgement>]
-      def judgements
-        spring = entries.said("spring")
-        (cylinder.unproven ? [] : gauging.judgements) +
-          (spring ? [SpringLength.judge(*spring.values_at("free", "new"))] : [])
-      end
-
       private
 
-      # A call stands for the readings it was made on.
-      def called
-        entries.reverse_each.take_while { |entry| entry.kind != "gauge" }.find { |entry| entry.kind == "called" }&.data
+      def before_strip?
+        comparison.rows.any? && !job.strip.done?
       end
 
-      # @return [Array<String>] what is still to be looked at, read or said
-      def missing
-        looks =
-          inspection.open.map do |look|
-            look.value ? "#{look.row["label"]}: clean it and look again." : "#{look.row["label"]}: not looked at."
-          end
-        looks + gauge_missing
-      end
-
-      def gauge_missing
-        return [] if by_eye? || gauging.wanted.empty?
-        return ["The nominal bore is not proven, so no limit applies: #{cylinder.unproven}"] if cylinder.unproven
-        left = gauging.missing
-        left.empty? ? [] : ["#{left.size} gauge readings to go, next: #{Wording.inside(left.first["label"])}."]
+      def part_said(id)
+        part = job.strip.work.part(id)
+        part ? Wording.inside(part.label) : Wording.spelled(id)
       end
     end
   end

@@ -19,9 +19,9 @@ module Sandbag
       # @param given_up [Boolean] the piston never came
       # @param called [Hash, nil] verdict and reason where the figures are too close
       # @param fresh [Array<String>] parts that are new already
-      # @param cylinder [Cylinder::OnBench] what is judged
-      def initialize(inspection, judgements, missing:, given_up:, called:, fresh:, cylinder:)
-        @cylinder = cylinder
+      # @param unit [Cylinder::OnBench] what is judged
+      def initialize(inspection, judgements, missing:, given_up:, called:, fresh:, unit:)
+        @unit = unit
         @inspection = inspection
         @judgements = judgements
         @missing = missing
@@ -35,7 +35,7 @@ module Sandbag
 
       def label
         {
-          "unit" => "Renew the #{@cylinder.noun}",
+          "unit" => "Renew the #{@unit.noun}",
           "open" => "Still to look at",
           "too_close" => "Too close to call",
           "parts" => "Reuse, with new parts",
@@ -94,12 +94,12 @@ module Sandbag
           OF_A_PART
             .select { |figure, _| over([figure]).any? }
             .values
-            .map { |part| (part == "piston" && @cylinder.caliper?) ? "cal_piston" : part }
+            .map { |part| @unit.named((part == "piston" && @unit.caliper?) ? "cal_piston" : part) }
         (@inspection.with("renew").map(&:part) + worn).uniq
       end
 
       def seen(look)
-        "#{look.row["label"]}: #{look.row["values"][look.value]["label"].then { |label| Wording.inside(label) }}."
+        "#{look.label}: #{look.row["values"][look.value]["label"].then { |label| Wording.inside(label) }}."
       end
     end
   end

@@ -13,33 +13,52 @@ module Sandbag
       # @return [Hash]
       def to_h
         measure = @measure
-        {apart: measure.apart?, comparison: measure.comparison.to_h, inspection: measure.inspection.looks.map(&:to_h),
-         next: measure.inspection.open.first&.row&.fetch("id"), **(measure.apart? ? gauged : {}),
-         never: Circuit::Advice.never("measure"),
+        {apart: measure.apart?, comparison: measure.comparison.to_h, inspection: measure.looks.map(&:to_h),
+         next: next_look, **(measure.apart? ? gauged : {}), never: Circuit::Advice.never("measure"),
          fresh: measure.fresh_parts, by_eye: measure.by_eye?, sheet: measure.job.sheet.to_h}.compact
       end
 
       private
 
+      def next_look
+        @measure.reports.reject(&:whole?).flat_map { |report| report.inspection.open }.first&.id
+      end
+
       def gauged
-        left = @measure.gauging.missing
+        at_hand = @measure.at_hand
+        to_gauge = @measure.reports.reject(&:whole?)
+        gauging = at_hand.gaugings.find { |each| each.missing.any? } || at_hand.gaugings.last
         {
-          limits: @measure.limits.to_h,
+          limits: gauging.limits.to_h,
           gauges: Tables.rows("gauges").map { |row| row.slice("id", "label") },
-          places: @measure.gauging.wanted.map { |row| place(row) },
-          judgements: @measure.judgements.map(&:to_h),
-          taper_mm: @measure.gauging.taper_mm,
-          unproven: @measure.cylinder.unproven,
-          next_place: left.first&.fetch("id"),
-          verdict: verdict
+          places: to_gauge.flat_map { |report| report.gaugings.flat_map { |each| places(each) } },
+          judgements: judgements,
+          taper_mm: at_hand.gaugings.filter_map(&:taper_mm).max,
+          unproven: at_hand.unit.unproven,
+          next_place: to_gauge.flat_map(&:gauge_missing).first&.id,
+          unit: at_hand.unit.at,
+          size_mm: (gauging.limits.nominal_mm if at_hand.gaugings.size > 1),
+          verdict: verdict(at_hand),
+          units: (@measure.reports.map { |report| unit(report) } if @measure.reports.size > 1)
         }
       end
 
-      def verdict
+      def judgements
+        @measure.reports.flat_map do |report|
+          report.judgements.map { |judgement| {**judgement.to_h, unit: report.unit.at}.compact }
+        end
+      end
+
+      def unit(report)
+        {unit: report.unit.at, label: report.unit.label, whole: report.whole?, may_renew: @measure.may_renew?(report),
+         settled: report.settled?, verdict: verdict(report)}.compact
+      end
+
+      def verdict(report)
         next_route = @measure.next_route
-        parts = @measure.verdict.parts.map { |id| {id: id, label: part_label(id)} }
+        parts = report.verdict.parts.map { |id| {id: id, label: part_label(id)} }
         {
-          **@measure.verdict.to_h,
+          **report.verdict.to_h,
           parts: parts,
           next_route: next_route && {id: next_route.id, label: next_route.label}
         }.compact
@@ -49,18 +68,20 @@ module Sandbag
         @measure.job.strip.work.part(id)&.label || Wording.spelled(id)
       end
 
-      # @return [Hash] a place with the gauge that is held there
-      def place(row)
-        reading = @measure.readings[row["id"]]
-        {
-          id: row["id"],
-          label: row["label"],
-          part: row["part"],
-          held: row["gauge"],
-          value_mm: reading&.value_mm,
-          gauge: reading&.gauge&.fetch("id"),
-          entry: reading&.entry
-        }.compact
+      # @return [Array<Hash>] places with the gauge that is held there
+      def places(gauging)
+        gauging.wanted.map do |place|
+          reading = gauging.reading(place)
+          {
+            id: place.id,
+            label: place.label,
+            part: place.row["part"],
+            held: place.row["gauge"],
+            value_mm: reading&.value_mm,
+            gauge: reading&.gauge&.fetch("id"),
+            entry: reading&.entry
+          }.compact
+        end
       end
     end
   end

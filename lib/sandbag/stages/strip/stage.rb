@@ -15,7 +15,7 @@ module Sandbag
         super
         @work = job.choose.work
         @setup = Cylinder::Setup.new(entries.by("setup", "item"), job.sheet, hoses: job.choose.old_hoses,
-          strips: work.any?)
+          strips: work.any?, begun: entries.of("step").any? || job.journal.of("bleed").any?)
         @skipped = entries.by("skipped", "step").transform_values { |data| data["reason"] }
         @taken = entries.values("step", "step")
         @counts = entries.by("counted", "part").transform_values { |data| data["count"].round }
@@ -53,9 +53,26 @@ module Sandbag
         tray.out(part_id).positive?
       end
 
+      # @param plain [Array<String>] parts of a construction; at [String, nil] id of a far end; nil asks of any unit
+      # @return [Boolean, nil] one of them came out; nil where the job takes out no such part
+      def removed?(plain, at = nil)
+        held = work.steps.flat_map { |each| each.takes.map { |part| [each, part] } }
+          .select { |each, part| plain.include?(part.plain) && (at.nil? || [nil, at].include?(each.unit.at)) }
+        return if held.empty?
+        held.any? { |each, part| @taken.include?(each.id) && (part.stays? || out?(part.id)) }
+      end
+
+      # @return [Cylinder::OnBench, nil] the unit of the step at hand, else the last
+      def unit
+        step&.unit || done_steps.filter_map(&:unit).last || work.units.first
+      end
+
       # The last rung of the ladder was reached: the piston does not come.
-      def given_up?
-        entries.values("tried", "method").include?(Tables.rows("stuck_ladder").last["id"])
+      # @param unit [Cylinder::OnBench, nil] nil asks of any
+      def given_up?(unit = nil)
+        entries.of("tried").any? do |entry|
+          entry.data["method"] == Tables.rows("stuck_ladder").last["id"] && (unit.nil? || entry.data["unit"] == unit.at)
+        end
       end
 
       def done?
@@ -78,7 +95,7 @@ module Sandbag
       end
 
       def unresolved
-        "The piston does not come: the cylinder is renewed." if given_up?
+        "The piston does not come: the unit is renewed." if given_up?
       end
 
       # @return [String] done, skipped, current or ahead
@@ -88,9 +105,10 @@ module Sandbag
         (each == step) ? "current" : "ahead"
       end
 
-      # @return [Hash{String => Boolean}] rung of the stuck-piston ladder => whether the piston came
+      # @return [Hash{String => Boolean}] rung of the stuck-piston ladder => whether the piston of the unit at hand came
       def tried
-        entries.by("tried", "method").transform_values { |data| data["freed"] }
+        entries.of("tried").select { |entry| entry.data["unit"] == unit&.at }
+          .to_h { |entry| entry.data.values_at("method", "freed") }
       end
 
       def passed?(each)
@@ -103,7 +121,7 @@ module Sandbag
 
       # What goes on new was laid beside the old while the circuit is still shut.
       def compared?
-        !job.route&.compares? || job.measure.done?
+        !job.route&.compares? || job.measure.comparison.open.empty?
       end
     end
   end

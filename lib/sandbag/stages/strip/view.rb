@@ -25,12 +25,19 @@ module Sandbag
           lever_locked: strip.lever_locked?,
           ladder: ladder,
           never: Circuit::Advice.never("stuck"),
-          construction: strip.work.construction&.label,
-          section: Cylinder::Section.new(strip.work, strip.done_steps).to_h
+          construction: constructions,
+          unit: strip.unit&.at,
+          section: Cylinder::Section.new(strip.work, strip.unit, strip.done_steps).to_h
         }.compact
       end
 
       private
+
+      # @return [String, nil] of every unit
+      def constructions
+        said = @strip.work.units.map { |unit| unit.at ? "#{unit.label}: #{Wording.inside(unit.construction.label)}" : unit.construction.label }
+        said.join("; ") if said.any?
+      end
 
       def step_view(step)
         parts =

@@ -14,7 +14,7 @@ import { ClashPanel } from "./ClashPanel";
 import { FarEndPanel } from "./FarEndPanel";
 import { FluidCheckPanel } from "./FluidCheckPanel";
 import { FluidPanel } from "./FluidPanel";
-import { KitPanel } from "./KitPanel";
+import { KitPanels } from "./KitPanel";
 import { MatrixPanel } from "./MatrixPanel";
 import { PullListPanel } from "./PullListPanel";
 import { QuantityPanel } from "./QuantityPanel";
@@ -47,7 +47,7 @@ export function ChooseStage({ job, view: choose, isOpen }: StageProps<"choose">)
           <Bench>
             <Column>
               <FluidPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
-              {data.cylinder ? <KitPanel job={job} supplies={data} isOpen={isOpen} /> : null}
+              <KitPanels job={job} supplies={data} isOpen={isOpen} />
               <FluidCheckPanel job={job} choose={choose} check={data.check} isOpen={isOpen} />
               <QuantityPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
               <MatrixPanel family={data.check.family} materials={data.materials} />

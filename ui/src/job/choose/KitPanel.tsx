@@ -29,25 +29,34 @@ const Kit = styled.li`
   border-top: 1px solid ${(p) => p.theme.line};
 `;
 
+/** A panel for the kit of each unit that comes apart. */
+export function KitPanels({ job, supplies, isOpen }: Props) {
+  return supplies.cylinders.map((cylinder) => (
+    <KitPanel key={cylinder.line} job={job} supplies={supplies} cylinder={cylinder} isOpen={isOpen} />
+  ));
+}
+
+interface KitPanelProps extends Props {
+  cylinder: Supplies["cylinders"][number];
+}
+
 /** Kits of the shelf against this cylinder: what fits, what looks as if it did, and why the others do not. */
-export function KitPanel({ job, supplies, isOpen }: Props) {
+function KitPanel({ job, supplies, cylinder, isOpen }: KitPanelProps) {
   const units = useUnits();
   const [showsOthers, setShowsOthers] = useState(false);
-  const near = supplies.kits.filter((kit) => kit.verdict !== "no" || kit.near_miss || !isElsewhere(kit));
-  const others = supplies.kits.filter((kit) => !near.includes(kit));
-  const cylinder = supplies.cylinder;
-  const taken = supplies.lines.find((line) => line.id === "kit")?.pulled[0];
+  const kits = supplies.kits.filter((kit) => kit.line === cylinder.line);
+  const near = kits.filter((kit) => kit.verdict !== "no" || kit.near_miss || !isElsewhere(kit));
+  const others = kits.filter((kit) => !near.includes(kit));
+  const taken = supplies.lines.find((line) => line.id === cylinder.line)?.pulled[0];
   return (
     <FoldingPanel
-      title="Kit"
+      title={cylinder.name ? `Kit: ${cylinder.name}` : "Kit"}
       said={taken ? `On the bench: ${taken.name ?? taken.reason ?? "a kit"}` : undefined}
       isFolded={taken !== undefined}
     >
-      {cylinder ? (
-        <p>{`${cylinder.construction}, ${units.size("length", cylinder.bore_mm)} ${units.unit("length")}.`}</p>
-      ) : null}
-      {cylinder ? <Quiet>{`Renewed in any case: ${cylinder.renewed.join(", ")}.`}</Quiet> : null}
-      {cylinder && (cylinder.unproven || cylinder.spring === "unknown") ? (
+      <p>{`${cylinder.construction}, ${units.size("length", cylinder.bore_mm)} ${units.unit("length")}.`}</p>
+      <Quiet>{`Renewed in any case: ${cylinder.renewed.join(", ")}.`}</Quiet>
+      {cylinder.unproven || cylinder.spring === "unknown" ? (
         <p>
           {"Bore and spring are told apart better off the casting and the drawing: "}
           <Link to={`/machines/${job.machine.id}?circuit=${job.circuit.id}`}>write them into the record</Link>
@@ -78,7 +87,7 @@ export function KitPanel({ job, supplies, isOpen }: Props) {
           ) : null}
         </>
       ) : null}
-      {isOpen && !taken ? <BoughtKit job={job} /> : null}
+      {isOpen && !taken ? <BoughtKit job={job} line={cylinder.line} /> : null}
     </FoldingPanel>
   );
 }
@@ -93,7 +102,7 @@ function KitLine({ job, kit, canTake }: { job: Job; kit: KitMatch; canTake: bool
   const maybe = kit.lacks.filter((lack) => lack.rule !== "must");
   const shown = kit.reasons.filter((reason) => kit.verdict !== "no" || reason.does === "no");
   const take = (reason?: string) =>
-    add("pulled", { line: "kit", item: kit.item, ...(reason ? { reason } : {}) });
+    add("pulled", { line: kit.line, item: kit.item, ...(reason ? { reason } : {}) });
   return (
     <Kit>
       <Row>
@@ -132,14 +141,14 @@ function KitLine({ job, kit, canTake }: { job: Job; kit: KitMatch; canTake: bool
 }
 
 /** A kit that never lay on the shelf: taken down with how it was compared. */
-function BoughtKit({ job }: { job: Job }) {
+function BoughtKit({ job, line }: { job: Job; line: string }) {
   const { add } = useEntries(job, "choose");
   return (
     <div>
       <ReasonButton
         button="Bought for this job"
         label="Which kit, and how it was compared with the old parts"
-        onReason={(reason) => add("pulled", { line: "kit", reason })}
+        onReason={(reason) => add("pulled", { line, reason })}
       />
     </div>
   );

@@ -75,7 +75,9 @@ export function PullListLine({ job, line, onItsWay, isOpen }: Props) {
         aria-checked={done}
         aria-label={line.label}
         $done={done}
-        disabled={!isOpen || isOnItsWay || (line.id === "kit" && !done && line.takes.length === 0)}
+        disabled={
+          !isOpen || isOnItsWay || (line.id.split("@")[0] === "kit" && !done && line.takes.length === 0)
+        }
         onClick={tick}
       >
         <i>{done ? <Sign kind="good" size={20} /> : null}</i>

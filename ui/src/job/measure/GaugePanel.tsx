@@ -29,6 +29,7 @@ export function GaugePanel({ job, measure, isOpen }: Props) {
   const units = useUnits();
   const [again, setAgain] = useState<string>();
   const places = measure.places ?? [];
+  const atHand = (measure.judgements ?? []).filter((judgement) => judgement.unit === measure.unit);
   return (
     <Panel>
       <h2>What is gauged</h2>
@@ -39,8 +40,8 @@ export function GaugePanel({ job, measure, isOpen }: Props) {
         <Reading job={job} measure={measure} again={again} onTaken={() => setAgain(undefined)} />
       ) : null}
       {measure.by_eye ? <Notice tone="warn">Judged by eye: an estimate, and recorded as one.</Notice> : null}
-      {measure.judgements && measure.judgements.length > 0 && measure.limits ? (
-        <WearDrawing judgements={measure.judgements} limits={measure.limits} />
+      {atHand.length > 0 && measure.limits ? (
+        <WearDrawing judgements={atHand} limits={measure.limits} />
       ) : null}
       {measure.taper_mm === undefined ? null : (
         <Quiet>{`Taper of the bore: ${units.say("length", measure.taper_mm, 3)} between the means of its depths.`}</Quiet>
@@ -68,7 +69,9 @@ export function GaugePanel({ job, measure, isOpen }: Props) {
         </tbody>
       </Table>
       {isOpen && measure.inspection.some((look) => look.id === "spring") ? <SpringLength job={job} /> : null}
-      {measure.limits ? <LimitsPanel job={job} limits={measure.limits} isOpen={isOpen} /> : null}
+      {measure.limits ? (
+        <LimitsPanel job={job} measure={measure} limits={measure.limits} isOpen={isOpen} />
+      ) : null}
       {isOpen && !measure.by_eye ? <ByEye job={job} /> : null}
     </Panel>
   );
@@ -96,7 +99,7 @@ function Reading({ job, measure, again, onTaken }: ReadingProps) {
     mutationFn: (at: string) =>
       answer(
         client.POST("/compute/instrument-readings", {
-          body: { instrument: used, sheet: measure.sheet, seed: job.circuit.id, turn, place: at },
+          body: { instrument: used, sheet: measure.sheet, seed: job.circuit.id, turn, place: plainPlace(at) },
         }),
       ),
     onSuccess: (reading, at) => {
@@ -143,6 +146,9 @@ function Reading({ job, measure, again, onTaken }: ReadingProps) {
     </>
   );
 }
+
+/** A place without the size and unit it is of: the simulated gauge knows one cylinder. */
+const plainPlace = (id: string) => id.split("@")[0] ?? id;
 
 /** The old spring beside the new one, or beside the service figure. */
 function SpringLength({ job }: { job: Job }) {

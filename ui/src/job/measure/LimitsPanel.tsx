@@ -1,4 +1,4 @@
-import type { Job, WearLimits } from "../../server/api";
+import type { Job, Measure, WearLimits } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
 import { EntryField } from "../../kit/EntryField";
 import { Quiet } from "../../kit/layout";
@@ -11,9 +11,20 @@ const NAMES = [
   ["round_limit", "Out of round, at most"],
 ] as const;
 
+interface Props {
+  job: Job;
+  measure: Measure;
+  limits: WearLimits;
+  isOpen: boolean;
+}
+
 /** Limits, each with where it comes from; the unit's own data prevails once it is typed. */
-export function LimitsPanel({ job, limits, isOpen }: { job: Job; limits: WearLimits; isOpen: boolean }) {
+export function LimitsPanel({ job, measure, limits, isOpen }: Props) {
   const { add } = useEntries(job, "measure");
+  const of = {
+    ...(measure.unit ? { unit: measure.unit } : {}),
+    ...(measure.size_mm === undefined ? {} : { size: measure.size_mm }),
+  };
   const units = useUnits();
   return (
     <details>
@@ -31,7 +42,7 @@ export function LimitsPanel({ job, limits, isOpen }: { job: Job; limits: WearLim
               unit={units.unit("length")}
               inputMode="decimal"
               value={units.bare("length", limits[name], 3)}
-              onFinish={(text) => add("limits", { [name]: units.typed("length", text) })}
+              onFinish={(text) => add("limits", { [name]: units.typed("length", text), ...of })}
             />
           ) : (
             <p>{`${label}: ${units.say("length", limits[name], 3)}`}</p>

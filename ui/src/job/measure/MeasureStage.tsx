@@ -14,9 +14,10 @@ const KEYS: [string, string][] = [
 ];
 
 export function MeasureStage({ job, view: measure, isOpen }: StageProps<"measure">) {
+  const compares = measure.comparison.some((row) => row.value !== "same" && row.value !== "resolved");
   return (
     <>
-      {measure.apart ? (
+      {measure.apart && !compares ? (
         <>
           <VerdictPanel job={job} measure={measure} isOpen={isOpen} />
           <Split>

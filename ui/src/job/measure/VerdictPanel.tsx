@@ -5,7 +5,7 @@ import { useOutbox } from "../../server/useOutbox";
 import { Button } from "../../kit/Button";
 import { ReasonButton } from "../../kit/ReasonButton";
 import { Panel, Quiet, Row } from "../../kit/layout";
-import { Sign } from "../../kit/Mark";
+import { Mark, Sign } from "../../kit/Mark";
 import type { MarkKind } from "../../kit/Mark";
 import { useEntries } from "../useEntries";
 
@@ -39,17 +39,55 @@ const Word = styled.p<{ $kind: MarkKind }>`
   }
 `;
 
-/** Reuse, renew or too close to call, with why and the way on. */
+/** Reuse, renew or too close to call, with why and the way on; one after the other where several units are apart. */
 export function VerdictPanel({ job, measure, isOpen }: Props) {
-  const verdict = measure.verdict;
-  if (!verdict) return null;
+  const units = measure.units;
+  if (!units)
+    return measure.verdict ? <OneVerdict job={job} verdict={measure.verdict} isOpen={isOpen} /> : null;
+  const at = units.find((each) => !each.settled) ?? units.at(-1);
+  return (
+    <>
+      <Panel>
+        <Row $gap={1}>
+          {units.map((each) => (
+            <Mark key={each.label} kind={each.whole ? "warn" : (KINDS[each.verdict.id] ?? "quiet")}>
+              {`${each.label}: ${each.whole ? "new one goes on" : each.verdict.label}`}
+            </Mark>
+          ))}
+        </Row>
+      </Panel>
+      {at && !at.settled ? (
+        <OneVerdict
+          job={job}
+          verdict={at.verdict}
+          isOpen={isOpen}
+          {...(at.unit ? { unit: at.unit } : {})}
+          name={at.label}
+          mayRenew={at.may_renew}
+        />
+      ) : null}
+    </>
+  );
+}
+
+interface OneProps {
+  job: Job;
+  verdict: Verdict;
+  isOpen: boolean;
+  /** Where several are apart: which one, what it is called, and whether it may be renewed without the others. */
+  unit?: string;
+  name?: string;
+  mayRenew?: boolean;
+}
+
+function OneVerdict({ job, verdict, isOpen, unit, name, mayRenew }: OneProps) {
   const kind = KINDS[verdict.id] ?? "quiet";
   const shown = verdict.id === "open" ? verdict.reasons.slice(0, 2) : verdict.reasons;
   return (
     <Panel>
       <Word $kind={kind} role="status">
         <Sign kind={kind} size={36} />
-        {verdict.label}
+        {name ? `${name}: ${verdict.label}` : verdict.label}
       </Word>
       <ul>
         {shown.map((reason) => (
@@ -59,10 +97,24 @@ export function VerdictPanel({ job, measure, isOpen }: Props) {
       {verdict.id === "open" && verdict.reasons.length > shown.length ? (
         <Quiet>{`and ${verdict.reasons.length - shown.length} more to look at`}</Quiet>
       ) : null}
-      {isOpen && verdict.next_route ? <Renew job={job} route={verdict.next_route} /> : null}
+      {isOpen && verdict.id === "unit" && unit && mayRenew ? (
+        <Whole job={job} unit={unit} name={name ?? unit} />
+      ) : null}
+      {isOpen && !mayRenew && verdict.next_route ? <Renew job={job} route={verdict.next_route} /> : null}
       {isOpen && verdict.id === "parts" ? <NewParts job={job} parts={verdict.parts} /> : null}
-      {isOpen && verdict.id === "too_close" ? <Call job={job} /> : null}
+      {isOpen && verdict.id === "too_close" ? <Call job={job} {...(unit ? { unit } : {})} /> : null}
     </Panel>
+  );
+}
+
+/** One of several is past use: a new one goes on in its place, the others are used again. */
+function Whole({ job, unit, name }: { job: Job; unit: string; name: string }) {
+  const { add } = useEntries(job, "measure");
+  return (
+    <Row>
+      <Button tone="stop" onPress={() => add("whole", { unit })}>{`New one in place of: ${name}`}</Button>
+      <Quiet>It joins the pull list. The others are used again.</Quiet>
+    </Row>
   );
 }
 
@@ -99,7 +151,7 @@ function NewParts({ job, parts }: { job: Job; parts: Verdict["parts"] }) {
 }
 
 /** At the gauge's uncertainty the mechanic reads again, or says which way and why. */
-function Call({ job }: { job: Job }) {
+function Call({ job, unit }: { job: Job; unit?: string }) {
   const { add } = useEntries(job, "measure");
   return (
     <>
@@ -108,12 +160,12 @@ function Call({ job }: { job: Job }) {
         <ReasonButton
           button="Call it good"
           label="Why it is good enough"
-          onReason={(reason) => add("called", { verdict: "reuse", reason })}
+          onReason={(reason) => add("called", { verdict: "reuse", reason, ...(unit ? { unit } : {}) })}
         />
         <ReasonButton
           button="Call it worn"
           label="Why it is worn"
-          onReason={(reason) => add("called", { verdict: "renew", reason })}
+          onReason={(reason) => add("called", { verdict: "renew", reason, ...(unit ? { unit } : {}) })}
         />
       </Row>
     </>

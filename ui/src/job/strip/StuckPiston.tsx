@@ -19,6 +19,7 @@ const Rung = styled.li`
 /** The side road of a piston that does not come: one rung after another, and what is never done. */
 export function StuckPiston({ job, strip }: { job: Job; strip: Strip }) {
   const { add } = useEntries(job, "strip");
+  const ofUnit = strip.unit ? { unit: strip.unit } : {};
   const started = strip.ladder.some((rung) => rung.tried);
   const [shows, setShows] = useState(started);
   const next = strip.ladder.find((rung) => !rung.tried);
@@ -49,11 +50,14 @@ export function StuckPiston({ job, strip }: { job: Job; strip: Strip }) {
               <Mark kind={rung.freed ? "good" : "quiet"}>{rung.freed ? "It came" : "Did not help"}</Mark>
             ) : !freed && rung === next ? (
               <Row $gap={1}>
-                <Button onPress={() => add("tried", { method: rung.id, freed: false })}>
+                <Button onPress={() => add("tried", { method: rung.id, freed: false, ...ofUnit })}>
                   {rung.id === "reject" ? "Renew the cylinder" : "Did not help"}
                 </Button>
                 {rung.id === "reject" ? null : (
-                  <Button tone="act" onPress={() => add("tried", { method: rung.id, freed: true })}>
+                  <Button
+                    tone="act"
+                    onPress={() => add("tried", { method: rung.id, freed: true, ...ofUnit })}
+                  >
                     It came
                   </Button>
                 )}

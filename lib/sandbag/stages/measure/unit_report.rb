@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Measure
+    # What was seen and gauged of one unit, and what becomes of it. A caliper with pistons of two sizes is gauged at
+    # each.
+    class UnitReport
+      PISTONS = %w[piston cal_piston].freeze
+
+      attr_reader :unit, :inspection, :gaugings
+
+      # @param unit [Cylinder::OnBench]; entries [Job::Entries] of measure
+      # @param strip [Strip::Stage]
+      def initialize(unit, entries, strip)
+        @unit = unit
+        @entries = entries
+        @strip = strip
+        @inspection = Inspection.new(entries.by("finding", "check").transform_values { |data| data["value"] }, strip.tray, unit)
+        @gaugings = unit.sizes.map { |size| gauging(size) }.freeze
+        @verdict = judged
+        freeze
+      end
+
+      # @return [Verdict]
+      attr_reader :verdict
+
+      # Nothing more is decided about it.
+      def settled?
+        whole? || verdict.settled?
+      end
+
+      # It was past use and goes on as a new one.
+      def whole?
+        !unit.at.nil? && @entries.values("whole", "unit").include?(unit.at)
+      end
+
+      # Limits say nothing of a nominal that is not proven; a spring is judged all the same.
+      # @return [Array<Judgement>]
+      def judgements
+        (unit.unproven ? [] : gaugings.flat_map(&:judgements)) + spring
+      end
+
+      # @return [Array<Gauging::Place>] still to be read
+      def gauge_missing
+        by_eye? ? [] : gaugings.flat_map(&:missing)
+      end
+
+      # A call stands for the readings it was made on.
+      # @return [Hash, nil] verdict and reason
+      def called
+        since = @entries.of("gauge").reverse_each.find { |entry| places.include?(entry.data["place"]) }&.position.to_i
+        @entries.of("called").reverse_each.find { |entry| entry.position > since && entry.data["unit"] == unit.at }&.data
+      end
+
+      private
+
+      def gauging(size)
+        named = [(format("%g", size) if unit.sizes.size > 1), unit.at].compact
+        Gauging.new(readings, limits(size), places: unit.construction.gauge_places, piston: !fresh?, named: named,
+          said: unit.tagged((unit.sizes.size > 1) ? "#{Said.mm(size, "g")} pistons" : "").delete_prefix(", "))
+      end
+
+      def limits(size)
+        entered = @entries.of("limits").select { |entry| entry.data["unit"] == unit.at && of_size?(entry, size) }
+        Cylinder::WearLimits.new(size, entered.reduce({}) { |all, entry| all.merge(entry.data.except("unit", "size")) })
+      end
+
+      def of_size?(entry, size)
+        unit.sizes.size == 1 || entry.data["size"] == size
+      end
+
+      # The old piston is not judged where a new one goes in.
+      def fresh?
+        @entries.values("renewed", "part").intersect?(PISTONS.map { |part| unit.named(part) })
+      end
+
+      def readings
+        @entries.of("gauge").to_h do |entry|
+          place, value, gauge = entry.data.values_at("place", "value", "gauge")
+          [place, Gauging::Reading.new(entry: entry.id, place: place, value_mm: value, gauge: Tables.find("gauges", gauge))]
+        end
+      end
+
+      def places
+        gaugings.flat_map(&:wanted).map(&:id)
+      end
+
+      def spring
+        said = @entries.said("spring")
+        sprung = unit.construction.parts.any? { |row| %w[spring sc_spring].include?(row["id"]) }
+        (said && sprung) ? [SpringLength.judge(*said.values_at("free", "new"))] : []
+      end
+
+      def by_eye?
+        @entries.of("by_eye").any?
+      end
+
+      def judged
+        Verdict.new(inspection, judgements, missing: missing, given_up: @strip.given_up?(unit), called: called,
+          fresh: @entries.values("renewed", "part"), unit: unit)
+      end
+
+      # @return [Array<String>] what is still to be looked at, read or said
+      def missing
+        looks = inspection.open.map do |look|
+          look.value ? "#{look.label}: clean it and look again." : "#{look.label}: not looked at."
+        end
+        looks + gauges_missing
+      end
+
+      def gauges_missing
+        return [] if by_eye? || gaugings.all? { |gauging| gauging.wanted.empty? }
+        return ["The nominal bore is not proven, so no limit applies: #{unit.unproven}"] if unit.unproven
+        left = gauge_missing
+        left.empty? ? [] : ["#{left.size} gauge readings to go, next: #{Wording.inside(left.first.label)}."]
+      end
+    end
+  end
+end
