@@ -19,12 +19,13 @@ module App
       @store.jobs.close(id, at: entry.at, sheet: circuit[:sheet])
       job = draft.job.merge(closed_at: entry.at)
       record(job, circuit, state)
-      LeverFile.new(@store).add(job, state)
+      added = state.route&.adds && add_circuit(circuit, state, entry)
+      LeverFile.new(@store).add(added ? job.merge(circuit_id: added) : job, state)
       @reader.supplies_of(state).stale.each do |pulled|
         @shelf.release(id, state.journal.find(pulled[:entry]), entry) if pulled[:item]
       end
       @shelf.use_up(id, entry)
-      sheet = Sandbag::Calendar::SignedDays.written(state, entry.at[0, 10])
+      sheet = Sandbag::Calendar::SignedDays.public_send(added ? :beside : :written, state, entry.at[0, 10])
       @store.circuits.write_sheet(circuit[:id], sheet.to_h)
       book = DueBook.new(@store, @reader.shop, @today)
       book.write(circuit, sheet)
@@ -42,6 +43,17 @@ module App
     end
 
     private
+
+    # A cylinder that was added is a circuit of its own in the machine's record.
+    # @return [String] its id
+    def add_circuit(circuit, state, entry)
+      id = "#{entry.id}.added"
+      sheet = Sandbag::Calendar::SignedDays.written(state, entry.at[0, 10])
+      name = "#{circuit[:name]}, by hand"
+      @store.circuits.add(id: id, machine_id: circuit[:machine_id], name: name, sheet: sheet.to_h)
+      DueBook.new(@store, @reader.shop, @today).write({**circuit, id: id}, sheet)
+      id
+    end
 
     def record(job, circuit, state)
       content = {

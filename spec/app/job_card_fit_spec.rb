@@ -32,7 +32,8 @@ RSpec.describe App::JobCardFit do
     fitted.bleed_all
     fitted.undo("fit", fitted.state.fit.torques.line("nipple.left_caliper").reading.id)
     fitted.add("fit", "estimate", {"fastener" => "nipple.left_caliper"})
-    expect(card(fitted)["Nipple of the left caliper"]).to eq "estimate: started by fingers, seated, plus 1/8 turn; by spec"
+    expect(card(fitted)["Nipple of the left caliper"])
+      .to eq "estimate: started by fingers, seated, plus 1/8 turn; by spec"
   end
 
   it "reads inches in an inch shop" do

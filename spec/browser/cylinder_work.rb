@@ -28,7 +28,7 @@ module CylinderWorkByHand
     ready_to_strip(circuit, fluid)
     stage_now("strip")["setup"]
       .select { |row| row["word"] == "block" }
-      .each { |row| enter("strip", "setup", {item: row["id"]}) }
+      .each { |row| enter("strip", "setup", {item: row["id"], value: row["values"]&.keys&.first}.compact) }
     stage_now("strip")["steps"].each { |step| enter("strip", "step", {step: step["id"]}) }
   end
 
@@ -47,8 +47,8 @@ module CylinderWorkByHand
   def set_up
     expect(session).to have_button("Out and counted", disabled: true).or have_button("Done", disabled: true)
     stage_now("strip")["setup"]
-      .reject { |row| row["values"] }
-      .each { |row| session.click_button "#{row["label"]}: Done" }
+      .select { |row| row["word"] == "block" || row["values"].nil? }
+      .each { |row| session.click_button "#{row["label"]}: #{row.fetch("values", {"done" => "Done"}).values.first}" }
     expect(session).to have_no_content("before the first step")
   end
 
@@ -81,9 +81,9 @@ module CylinderWorkByHand
     holder =
       [Sandbag::Cylinder::Construction.find(construction),
         *Sandbag::Cylinder::Construction.groups].compact.find do |each|
-        each.part(part)
+        each.part(part.split("@").first)
       end
-    %w[inward up as_found].include?(holder.part(part)["way"]["faces"]) ? "1" : "2"
+    %w[inward up clip_in as_found].include?(holder.part(part.split("@").first)["way"]["faces"]) ? "1" : "2"
   end
 
   def asked(build)

@@ -45,7 +45,7 @@ module FitWorkByHand
   # What holds a unit on its machine faces one way on every construction that has it.
   def facing_key(part)
     holder = [*Sandbag::Cylinder::Construction.groups, *Sandbag::Cylinder::Construction.all]
-      .find { |each| each.part(part["id"])&.key?("way") }
+      .find { |each| each.part(part["id"].split("@").first)&.key?("way") }
     right_key(holder.id, part["id"])
   end
 

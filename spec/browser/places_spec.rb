@@ -50,4 +50,68 @@ RSpec.describe "Places on a circuit", :browser do
     expect(job_now).to include("signed" => true)
     expect(browser_faults).to be_empty
   end
+
+  it "takes two calipers apart on one job, uses one again and renews the other" do
+    open_page "/"
+    start_a_second_job "Corvane Ridgeline 900, Front brake"
+    answer_stops_by_key
+    session.find("button", text: "none picked").click
+    session.find("[role=option]", text: "Caliper or slave work").click
+    expect(session).to have_css("h3", text: "Where is the work?")
+    session.click_button "Right caliper"
+    expect(session).to have_css("h3", text: "Works at: Right caliper")
+    session.click_button "Left caliper"
+    expect(session).to have_css("h3", text: "Works at: Left caliper, Right caliper")
+    session.click_link "Go on"
+
+    expect(session).to have_css("summary, h2", text: "Kit: Right caliper")
+    pick "Fluid that goes in", "DOT 4 glycol"
+    until_api { stage_now("choose").key?("fluid") }
+    bring_all
+    session.click_link "Go on to Strip"
+    set_up
+    strip_by_space
+    session.click_link "Go on to Measure"
+    look_over("cal_groove@caliper_right": "damaged")
+    gauge_each
+    expect(session).to have_css("[role=status]", text: "Right caliper: Renew the right caliper")
+    session.click_button "New one in place of: Right caliper"
+    expect(session).to have_content("Right caliper: new one goes on")
+    expect(stage_now("choose")["wanting"]).to eq ["far_unit@caliper_right"]
+    bring_all
+    session.click_link "Go on to Build"
+    build_by_keys("caliper_opposed")
+    finish_build
+    expect(stage_now("build")["steps"].map { |step| step["id"] }).to all end_with("@caliper_left")
+    session.click_link "Go on to Fit"
+    fit_by_hand
+    session.click_link "Go on to Bleed"
+    answer_looks "Before fluid moves"
+    stage_now("bleed")["points"].each { |point| bleed_point(point["strokes_to_go"]) }
+    answer_looks "Last"
+    session.click_link "Finish the fitting"
+    fit_by_hand
+    session.click_link "Go on to Feel"
+    read_and_sign
+    expect(job_now).to include("signed" => true)
+    expect(browser_faults).to be_empty
+  end
+
+  # Whatever is still to be fetched, bought for this job.
+  def bring_all
+    stage_now("choose")["wanting"].each do |line|
+      post("/jobs/#{job_id_now}/entries", {id: SecureRandom.uuid, stage: "choose", kind: "pulled",
+                                           data: {line: line, reason: "bought for this job, compared with the old"}})
+    end
+    session.refresh
+  end
+
+  # Sound pistons, each a little under its own size.
+  def gauge_each
+    stage_now("measure")["places"].each do |place|
+      size = place["id"][/@(\d+)@/, 1].to_i
+      session.fill_in place["label"], exact: true, with: "#{size - 0.02}\n"
+      expect(session).to have_no_field(place["label"], exact: true)
+    end
+  end
 end

@@ -49,7 +49,7 @@ RSpec.describe "From template to verdict", :browser do
     pick_part("New caliper")
     session.fill_in "Called", with: "Right caliper\n"
     expect(session).to have_css("g[role=button][aria-label^='Right caliper']")
-    expect(session).to have_content("Splitter of 2 hoses at Rear hose, 3 washers")
+    expect(session).to have_content("Splitter of 3 hoses at Rear hose, 6 washers")
     session.click_button "Remove this caliper and its hose"
     expect(session).not_to have_css("g[role=button][aria-label^='Right caliper']")
   end

@@ -8,10 +8,10 @@ module Sandbag
       # comparison of new with old.
       PARTIAL = {"protect" => "strip", "compare" => "measure"}.freeze
 
-      # @attr opens [Array<String>] what it opens, of Circuit::Places::OPENED; at [Array<String>] kinds of place it can work
-      #   at
-      attr_reader :id, :label, :does, :why, :plan, :opens, :at, :fluid, :steps, :things, :part, :condemned, :tools, :renews,
-        :tests, :takes, :moves
+      # @attr opens [Array<String>] what it opens, of Circuit::Places::OPENED; at [Array<String>] kinds of place it can
+      #   work at
+      attr_reader :id, :label, :does, :why, :plan, :opens, :at, :fluid, :steps, :things, :part, :condemned, :tools,
+        :renews, :tests, :takes, :moves
 
       # @return [Array<Route>]
       def self.all

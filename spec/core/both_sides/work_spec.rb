@@ -284,7 +284,7 @@ RSpec.describe "Limits of Ask to Fit" do
     def ohms(state, **data)
       entry = Sandbag::Job::Entry.new(id: "o", stage: "fit", kind: "ohms",
         data: {"state" => state, **data.transform_keys(&:to_s)}, at: "2026-03-14T09:00:00Z", by: "spec", position: 1)
-      scope = Sandbag::Fit::Scope.new(found, Sandbag::Job::Route.find("switch_only"), out: ->(_) { false })
+      scope = Sandbag::Fit::Scope.new(found, Sandbag::Job::Route.find("switch_only"))
       Sandbag::Fit::Electrics.new(scope, Sandbag::Job::Entries.new([entry]), switch: true).good?(state)
     end
 

@@ -5,6 +5,18 @@ RSpec.describe Sandbag::Circuit::Places do
     described_class.of(sheet)
   end
 
+  # Hoses that lead from the last master on the way to the ABS unit.
+  def entering(sheet)
+    first = sheet.parts_of("line").select { |line| line["from"] == "master" }
+    return first unless sheet.kind.has?("second_master")
+    sheet.parts_of("line").select { |line| first.any? { |each| each["id"] == line["from"] } }
+  end
+
+  def at_second_master(found, sheet)
+    return [] unless sheet.kind.has?("second_master")
+    %w[feed hose.upper].map { |at| found.joint(at) }
+  end
+
   def template(id)
     Sandbag::Circuit::Template.filled(id)
   end
@@ -27,16 +39,17 @@ RSpec.describe Sandbag::Circuit::Places do
         it "has two ends to every hose, two more at an ABS unit, and one inlet to every far end" do
           unit = sheet.clutch? || abs == "none"
           found.of_kind("line").each do |line|
-            passes = !unit && found.outlets.flat_map(&:lines).include?(line.part)
+            passes = !unit && entering(sheet).include?(line.part)
             expect(found.ends_of(line).size).to eq(passes ? 4 : 2), line.label
           end
           expect(found.of_kind("far_end").map { |place| found.inlets_of(place).size }).to all eq(1)
         end
 
-        it "has only the master, its feed and the inlets of an ABS unit on the master's side" do
+        it "has only the masters, their feed and the inlets of an ABS unit on the master's side" do
           above = found.joints.select(&:above)
           expect(above.map(&:id)).to match_array(
-            (found.outlets + found.joints.reject(&:pressed?) + found.joints.select { |joint| joint.at.end_with?(".abs_in") }).map(&:id)
+            [*found.outlets, *found.joints.reject(&:pressed?),
+              *found.joints.select { |joint| joint.at.end_with?(".abs_in") }, *at_second_master(found, sheet)].map(&:id)
           )
           expect(found.of_kind("line", "far_end").select(&:above)).to be_empty
         end
@@ -46,13 +59,16 @@ RSpec.describe Sandbag::Circuit::Places do
 
   it "gives a steel pipe flared nuts and no washers, and each end at a splitter its own seals" do
     kart = places(template("kart_front_rear"))
-    expect(%w[trunk.upper trunk hose_left.upper master].to_h { |at| [at, kart.joint(at).then { |joint| [joint.fitting, joint.washers] }] })
+    ends = %w[trunk.upper trunk hose_left.upper master].map { |at| kart.joint(at) }
+    expect(ends.to_h { |joint| [joint.at, [joint.fitting, joint.washers]] })
       .to eq("trunk.upper" => ["flared nut", 0], "trunk" => ["flared nut", 0], "hose_left.upper" => ["banjo", 2],
         "master" => ["banjo", 2])
   end
 
   it "takes hose ends + 1 washers on a banjo bolt, and an olive and an insert where a bicycle's hose is cut" do
-    taken = ->(plain) { places(sheet(plain)).joints.to_h { |joint| [joint.at, [joint.fitting, joint.washers, joint.olives]] } }
+    taken = lambda do |plain|
+      places(sheet(plain)).joints.to_h { |joint| [joint.at, [joint.fitting, joint.washers, joint.olives]] }
+    end
     expect(taken[twin_disc_plain]).to eq("master" => ["stacked banjo", 3, 0], "left_caliper" => ["banjo", 2, 0],
       "right_caliper" => ["banjo", 2, 0])
     expect(taken[bicycle_plain]).to eq("master" => ["nut", 0, 1], "caliper" => ["banjo", 2, 0])
@@ -62,7 +78,8 @@ RSpec.describe Sandbag::Circuit::Places do
     twin = changed(twin_disc_plain, "left_caliper", nipples: 2)
     expect(places(twin).of_kind("nipple").map(&:label))
       .to eq ["Far nipple of the left caliper", "Near nipple of the left caliper", "Nipple of the right caliper"]
-    expect(places(twin.set("master", "nipple", "yes", "measured")).of_kind("nipple").first.label).to eq "Nipple of the master"
+    with_nipple = twin.set("master", "nipple", "yes", "measured")
+    expect(places(with_nipple).of_kind("nipple").first.label).to eq "Nipple of the master"
     expect(places(template("bike_rear")).of_kind("nipple").map { |place| [place.label, place.fitting] })
       .to eq [["Lever port", "port screw"], ["Port of the rear caliper", "port screw"]]
   end

@@ -70,7 +70,10 @@ RSpec.describe Sandbag::Close::Stage do
   end
 
   it "asks for each nipple by its own name" do
-    asked = ->(sheet) { JobInMemory.new(sheet).bled.state.close.gates.select { |each| each.row["id"] == "nipple" }.map(&:label) }
+    asked = lambda do |sheet|
+      gates = JobInMemory.new(sheet).bled.state.close.gates
+      gates.select { |each| each.row["id"] == "nipple" }.map(&:label)
+    end
     expect(asked[changed(twin_disc_plain, "left_caliper", nipples: 2)]).to eq [
       "Far nipple of the left caliper: shut and capped", "Near nipple of the left caliper: shut and capped",
       "Nipple of the right caliper: shut and capped"

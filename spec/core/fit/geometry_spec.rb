@@ -118,7 +118,9 @@ RSpec.describe Sandbag::Fit do
 
     it "knows how many came out of the master, and of no other joint" do
       out = Struct.new(:crush_washer) { def out(part) = (part == "crush_washer") ? crush_washer : 0 }
-      counted = ->(washers) { stacks(sheet(twin_disc_plain), tray: out.new(washers)).to_h { |stack| [stack.at, stack.out] } }
+      counted = lambda do |washers|
+        stacks(sheet(twin_disc_plain), tray: out.new(washers)).to_h { |stack| [stack.at, stack.out] }
+      end
       expect(counted[3].compact).to eq("master" => 3)
       expect(counted[0].compact).to be_empty
     end

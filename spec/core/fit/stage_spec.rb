@@ -117,12 +117,13 @@ RSpec.describe Sandbag::Fit::Stage do
       expect(refused(job, "figure", {"fastener" => "clamp", "from" => 13, "to" => 11})).to include "holds nothing"
     end
 
-    it "asks for caliper bolts only where they were loosened, and takes no tick until the service information is entered" do
+    it "asks for caliper bolts only where they were loosened, and takes no tick before their service figure" do
       job = template("road_front_single", "friction_work")
       expect(fit(job).torques.lines).to be_empty
       job.add("fit", "loosened", {"fastener" => "caliper_bolt.caliper"})
       job.add("fit", "wrench", {"scale" => 60})
-      expect(refused(job, "torque", {"fastener" => "caliper_bolt.caliper", "value" => 30})).to include "there is no default"
+      bolts = {"fastener" => "caliper_bolt.caliper", "value" => 30}
+      expect(refused(job, "torque", bolts)).to include "there is no default"
       job.add("fit", "loosened", {"fastener" => "wheel_axle"})
       expect(fit(job).torques.lines.map(&:id)).to eq %w[caliper_bolt.caliper wheel_axle]
       expect(refusal_at { job.add("fit", "loosened", {"fastener" => "wheel_axle"}) }).to eq ["data/fastener"]

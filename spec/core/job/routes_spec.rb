@@ -57,13 +57,32 @@ RSpec.describe Sandbag::Job::Route do
     job = JobInMemory.new(Sandbag::Circuit::Template.sheet("road_rear"))
     job.answer_stops
     job.add("ask", "route", {"route" => "add_mc"})
-    before = job.state.sheet.value("master", "bore")
-    added = job.state.choose.sizing_sheet
+    added = job.state.sheet
     expect([added.kind.id, added.far_ends]).to eq ["brake_hand_added", job.fitted.far_ends]
     job.add("choose", "cylinder",
-      {"bore" => 12.7, "push_offset" => 20, "agreed" => "a control that was not there before"})
-    expect(job.state.sheet.value("master", "bore")).to eq before
-    expect(job.state.choose.chosen_cylinder["bore"]).to eq 12.7
+      {"bore" => 12, "push_offset" => 20, "agreed" => "a control that was not there before"})
+    expect(job.state.sheet.value("master", "bore")).to eq 12
+    foot = Sandbag::Calendar::SignedDays.beside(job.state, "2026-03-14")
+    expect(foot.value("fluid", "changed_on")).to eq "2026-03-14"
+    expect(foot.parts.reject { |part| %w[fluid vehicle].include?(part["part"]) })
+      .to eq(job.fitted.parts.reject { |part| %w[fluid vehicle].include?(part["part"]) })
+  end
+
+  it "fits an added hand cylinder as a bar lever, with its own hose and joints, and the foot lever's own checks" do
+    job = JobInMemory.new(Sandbag::Circuit::Template.sheet("road_rear"))
+    job.answer_stops
+    job.add("ask", "route", {"route" => "add_mc"})
+    expect(job.state.choose.joints.map { |joint| [joint.label, joint.fitting] })
+      .to eq [["Master outlet", "banjo"], ["Hose to the foot master, lower end", "nut"]]
+    expect(job.state.choose.new_hoses.map { |line| line["label"] }).to eq ["Hose to the foot master"]
+    expect(job.state.fit.torques.lines.map(&:id)).to include("clamp", "banjo.master", "comp_nut.added_feed")
+    expect(job.state.fit.torques.lines.map(&:id)).not_to include("mount", "rod_nut")
+    checks = job.state.fit.checks.all.map { |check| check.row["id"] }
+    expect(checks).to include("lock_left_rest", "grip_gap", "foot_lever")
+    expect(checks).not_to include("pedal_stop", "rod_locked")
+    expect(job.state.choose.bleed_methods.map { |row| row["id"] }).to include("bottom_up_added")
+    expect(job.state.choose.pull_list.lines.map(&:id)).to include("cylinder", "hose.added_feed", "washers", "olives",
+      "added_sleeve", "added_clamp", "heat_sleeve")
   end
 
   it "compares new with old before the old comes off" do

@@ -140,7 +140,7 @@ RSpec.describe "Strip and Build" do
     expect(job.view("strip")[:setup].find { |row| row[:id] == "drain_method" }[:warning]).to include("draws air")
   end
 
-  it "has every hose that stays on looked at by its name, stops for one that bulges, and keeps the machine for one that is bad" do
+  it "has every hose that stays on looked at by name, stops for one that bulges, and does not release with a bad one" do
     bleed = JobInMemory.new(sheet(twin_disc_plain))
     bleed.add("ask", "route", {"route" => "bleed"})
     asked = bleed.state.strip.setup.rows.select { |row| row["each"] }.map { |row| row["id"] }
@@ -231,7 +231,10 @@ RSpec.describe "Strip and Build" do
       expect(refusal_at { job.add("choose", "far_end", {"part" => "left_caliper"}) }).to eq ["kind"]
       job.add("ask", "at", {"places" => ["far_end.left_caliper"]})
       kinds = %w[cal_piston cal_seal pad crush_washer]
-      quantities = -> { job.state.strip.work.parts.select { |part| kinds.include?(part.plain) }.to_h { |part| [part.id, part.quantity] } }
+      quantities = lambda do
+        parts = job.state.strip.work.parts.select { |part| kinds.include?(part.plain) }
+        parts.to_h { |part| [part.id, part.quantity] }
+      end
       left = kinds.to_h { |kind| ["#{kind}@left_caliper", 2] }
       expect(quantities[]).to eq left
       job.add("ask", "at", {"places" => %w[far_end.left_caliper far_end.right_caliper]})
@@ -288,16 +291,21 @@ RSpec.describe "Strip and Build" do
       job.add("choose", "pulled", {"line" => "far_unit@right_caliper", "reason" => "bought"})
       job.build_all
       expect(job.state.build).to be_done
-      expect(job.state.fit.put_back.steps.map { |step| step.unit.at }.uniq).to match_array %w[left_caliper right_caliper]
+      back = job.state.fit.put_back.steps.map { |step| step.unit.at }.uniq
+      expect(back).to match_array %w[left_caliper right_caliper]
     end
 
     it "is gauged at each size of its pistons" do
       opposed = circuit_with("caliper_opposed")
-      sized = opposed.far_ends.reduce(opposed) { |now, part| now.change(part["id"], "pistons", "34 34 30 30", "part_marking") }
+      sized = opposed.far_ends.reduce(opposed) do |now, part|
+        now.change(part["id"], "pistons", "34 34 30 30", "part_marking")
+      end
       job = JobInMemory.new(sized).laid_out(route: "slave_work").set_up.strip_all
       expect(job.state.measure.reports.first.gauge_missing.map(&:id))
         .to eq %w[band.a@34@left_caliper band.b@34@left_caliper band.a@30@left_caliper band.b@30@left_caliper]
-      read = ->(place, value) { job.add("measure", "gauge", {"place" => place, "value" => value, "gauge" => "micrometer"}) }
+      read = lambda do |place, value|
+        job.add("measure", "gauge", {"place" => place, "value" => value, "gauge" => "micrometer"})
+      end
       expect(refusal_at { read["band.a@30@left_caliper", 33.98] }).to eq ["data/value"]
       read["band.a@30@left_caliper", 29.90]
       read["band.a@34@left_caliper", 33.98]

@@ -23,9 +23,14 @@ module Sandbag
         fields + slaves_seen(state)
       end
 
-      # Its own, not those of a cylinder that was added beside it.
+      # @param state [Job::State] signed, of a job that added a cylinder
+      # @return [Circuit::Sheet] the circuit that was there before, with the day of its new fluid
+      def self.beside(state, day)
+        state.ask.sheet.set("fluid", "changed_on", day, "measured")
+      end
+
       def self.new_seals?(route)
-        route&.part == "master" || (route&.renews?("cylinder") && route.adds.nil?)
+        route&.part == "master" || route&.renews?("cylinder")
       end
 
       def self.slaves_seen(state)

@@ -14,6 +14,7 @@ module Sandbag
         @sheet = sheet
         @heights = Heights.new(sheet)
         @leaving = sheet.parts_of("line").group_by { |line| line["from"] }
+        @first = @leaving.fetch(Topology::ROOT, [])
         @all = [*feed, *outlets, *abs_unit, *inner, *sheet.far_ends.flat_map { |part| inlets(part) }].freeze
         freeze
       end
@@ -28,9 +29,8 @@ module Sandbag
       end
 
       def outlets
-        lines = @leaving.fetch(Topology::ROOT, [])
-        pipes, hoses = lines.partition { |line| pipe?(line) }
-        groups = (hoses.any? ? [hoses] : []) + pipes.map { |pipe| [pipe] }
+        pipes, hoses = @first.partition { |line| pipe?(line) }
+        groups = (hoses.any? ? [hoses] : []) + pipes.each_slice(1).to_a
         groups.each_with_index.map { |group, index| outlet(group, first: index.zero?, alone: groups.one?) }
       end
 
@@ -50,11 +50,24 @@ module Sandbag
 
       def abs_unit
         return [] unless fitted?
-        lines = @leaving.fetch(Topology::ROOT, [])
+        lines = entering_unit
         lines.flat_map do |line|
           of = lines.one? ? "" : " of the #{Wording.inside(name(line))}"
-          [at_unit(line, "abs_in", "ABS unit, inlet#{of}", true), at_unit(line, "abs_out", "ABS unit, outlet#{of}", false)]
+          [
+            at_unit(line, "abs_in", "ABS unit, inlet#{of}", true),
+            at_unit(line, "abs_out", "ABS unit, outlet#{of}", false)
+          ]
         end
+      end
+
+      # What leaves the last master on the way.
+      def entering_unit
+        second_master? ? @first.flat_map { |line| @leaving.fetch(line["id"], []) } : @first
+      end
+
+      # The first hose leads to another master.
+      def second_master?
+        @sheet.kind.has?("second_master")
       end
 
       def at_unit(line, at, label, above)
@@ -78,9 +91,14 @@ module Sandbag
       def between(line, at, feeds, fed)
         place = line.equal?(feeds) ? "lower end" : "upper end"
         label = fed.one? ? "#{name(line)}, #{place}" : "Splitter, #{Wording.inside(name(line))}"
-        Place.new(kind: "joint", at: at, label: label, part: line, fitting: fitting(line), lines: [line],
-          seals: seals(line), above: false, height_mm: @heights.end_mm(feeds["id"]),
+        Place.new(kind: "joint", at: at, label: label, part: line, fitting: inner_fitting(line), lines: [line],
+          seals: seals(line), above: second_master? && @first.include?(feeds), height_mm: @heights.end_mm(feeds["id"]),
           splits: (feeds["id"] unless fed.one?))
+      end
+
+      # The hose to a second master is cut to its length, and ends in a compression nut.
+      def inner_fitting(line)
+        (second_master? && @first.include?(line)) ? "nut" : fitting(line)
       end
 
       # A slave may be bled through a banjo of its own.
@@ -90,7 +108,8 @@ module Sandbag
           fitting: fitting(line),
           lines: [line], seals: seals(line), above: false, height_mm: @heights.end_mm(line["id"]))
         return [inlet] unless @sheet.values(part)["bleed_banjo"]&.value == "yes"
-        [inlet, inlet.with(at: "#{part["id"]}.bleed", label: "Bleed banjo of the #{Places.inside(part)}", fitting: "banjo", lines: [])]
+        label = "Bleed banjo of the #{Places.inside(part)}"
+        [inlet, inlet.with(at: "#{part["id"]}.bleed", label: label, fitting: "banjo", lines: [])]
       end
 
       def fitting(line)

@@ -17,7 +17,8 @@ module Sandbag
       # splits: [String, nil] the line at whose lower end several others begin, where this is a joint of that splitter
       attributes :kind, :at, :label, :part, :fitting, :lines, :seals, :above, :height_mm, :splits
 
-      def initialize(kind:, at:, label:, part:, above:, fitting: nil, lines: [], seals: nil, height_mm: nil, splits: nil)
+      def initialize(kind:, at:, label:, part:, above:, fitting: nil, lines: [], seals: nil, height_mm: nil,
+        splits: nil)
         @kind = kind
         @at = at
         @label = label

@@ -7,14 +7,26 @@ module Sandbag
     class Places
       include Enumerable
 
-      # outlet: the master's. feed: the reservoir's hose. here: the places at which the job works. ends: both ends of the
-      # hoses there. inlets: of the far ends there. all: every joint.
-      OPENED = %w[outlet feed here ends inlets all].freeze
+      # outlet: the master's. feed: the reservoir's hose. first_hose: both ends of what leaves the master. here: the
+      # places at which the job works. ends: both ends of the hoses there. inlets: of the far ends there. all: every
+      # joint.
+      OPENED = %w[outlet feed first_hose here ends inlets all].freeze
 
       # @return [String, nil] what is wrong with the kinds of place and the ways of opening that a row names
       def self.unknown(kinds, opens)
         odd = (kinds - Place::KINDS) + (opens - OPENED)
         "names unknown #{odd.join(", ")}; known are #{[*Place::KINDS, *OPENED].join(", ")}" if odd.any?
+      end
+
+      # @param part [Hash] a far end
+      # @return [String]
+      def self.name(part)
+        part["label"] || part["part"].capitalize
+      end
+
+      # The same inside a sentence.
+      def self.inside(part)
+        Wording.inside(name(part))
       end
 
       # @param sheet [Sheet]
@@ -94,7 +106,8 @@ module Sandbag
       end
 
       # @param lines [Array<Place>]
-      # @return [Array<Place>] with the other of each pair: a hose of the same kind from the same joint to a like far end
+      # @return [Array<Place>] with the other of each pair: a hose of the same kind from the same joint to a like far
+      #   end
       def with_pairs(lines)
         of_kind("line").select { |line| lines.any? { |each| line == each || pair?(line, each) } }
       end
@@ -115,6 +128,7 @@ module Sandbag
         case what
         when "outlet" then outlets
         when "feed" then joints.reject(&:pressed?)
+        when "first_hose" then joints.select { |joint| joint.lines.intersect?(outlets.flat_map(&:lines)) }
         when "here" then at
         when "ends" then at.flat_map { |place| ends_of(place) }
         when "inlets" then at.flat_map { |place| inlets_of(place) }
@@ -124,8 +138,8 @@ module Sandbag
 
       def lines
         @sheet.parts_of("line").map do |line|
-          Place.new(kind: "line", at: line["id"], label: line["label"] || "Hose", part: line, lines: [line], above: false,
-            height_mm: @sheet.values(line)["end_height"].value)
+          Place.new(kind: "line", at: line["id"], label: line["label"] || "Hose", part: line, lines: [line],
+            above: false, height_mm: @sheet.values(line)["end_height"].value)
         end
       end
 
@@ -150,8 +164,8 @@ module Sandbag
         master = @sheet.parts_of("master").first
         closed = @sheet.kind.has?("closed_reservoir")
         return unless closed || @sheet.value("master", "nipple") == "yes"
-        Place.new(kind: "nipple", at: Topology::ROOT, label: closed ? "Lever port" : "Nipple of the master", part: master,
-          fitting: fitting, above: true, height_mm: @sheet.value("master", "height"))
+        Place.new(kind: "nipple", at: Topology::ROOT, label: closed ? "Lever port" : "Nipple of the master",
+          part: master, fitting: fitting, above: true, height_mm: @sheet.value("master", "height"))
       end
 
       def nipples_at(part)
@@ -174,17 +188,6 @@ module Sandbag
 
       def height_mm(part)
         @sheet.values(@sheet.part(part["from"]))["end_height"].value
-      end
-
-      # @param part [Hash] a far end
-      # @return [String]
-      def self.name(part)
-        part["label"] || part["part"].capitalize
-      end
-
-      # The same inside a sentence.
-      def self.inside(part)
-        Wording.inside(name(part))
       end
     end
   end

@@ -22,8 +22,8 @@ module Sandbag
       private_class_method :far_ends
 
       # @attr part [String] kind of part of the circuit; at [String, nil] id of the far end, where its parts carry its
-      #   name; label [String] that name; apart [Boolean] it comes apart; sizes [Array<Float>] of its pistons or its bore,
-      #   each once, the largest first, mm; pistons [Integer] how many; nipples [Integer]
+      #   name; label [String] that name; apart [Boolean] it comes apart; sizes [Array<Float>] of its pistons or its
+      #   bore, each once, the largest first, mm; pistons [Integer] how many; nipples [Integer]
       attr_reader :part, :at, :label, :apart, :sizes, :pistons, :nipples, :construction, :family, :spring, :unproven,
         :piston_wanted
 

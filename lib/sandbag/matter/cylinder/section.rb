@@ -26,7 +26,8 @@ module Sandbag
 
       def part_view(id)
         named = @unit.named(id)
-        {id: id, label: @unit.construction.part(id)["label"], is_in: !@out.include?(named), at_hand: @at_hand.include?(named)}
+        {id: id, label: @unit.construction.part(id)["label"], is_in: !@out.include?(named),
+         at_hand: @at_hand.include?(named)}
       end
     end
   end

@@ -36,7 +36,7 @@ module Sandbag
         row = rows.find { |each| each["each"] && !each["good"].include?(@answers.dig(each["id"], "value")) }
         return unless row
         answer = @answers.dig(row["id"], "value")
-        answer ? "#{row["name"]}: #{Wording.inside(row["values"].fetch(answer, answer))}" : "#{row["name"]}: not looked at"
+        "#{row["name"]}: #{answer ? Wording.inside(row["values"].fetch(answer, answer)) : "not looked at"}"
       end
 
       # @return [Array<Hash>] rows that hold the first step up; a hose is still looked at, for its gate, once work began
@@ -84,7 +84,8 @@ module Sandbag
 
       def for_each_hose(row)
         @hoses.map do |hose|
-          row.merge("id" => "#{row["id"]}.#{hose.at}", "name" => hose.label, "label" => row["label"].sub("{name}", hose.label))
+          label = row["label"].sub("{name}", hose.label)
+          row.merge("id" => "#{row["id"]}.#{hose.at}", "name" => hose.label, "label" => label)
         end
       end
     end

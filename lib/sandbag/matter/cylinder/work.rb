@@ -2,8 +2,8 @@
 
 module Sandbag
   module Cylinder
-    # What a job takes apart on its circuit, in order: each unit's own steps with the shared groups that this circuit has
-    # (docs/trade.md 3.2 to 3.4). The reservoir is emptied once, after whatever needs the lever.
+    # What a job takes apart on its circuit, in order: each unit's own steps with the shared groups that this circuit
+    # has (docs/trade.md 3.2 to 3.4). The reservoir is emptied once, after whatever needs the lever.
     class Work
       DRAIN = "drain"
 
@@ -55,7 +55,8 @@ module Sandbag
 
       private
 
-      # Far ends are started by the lever before the master's lid comes off; the master comes off before they come apart.
+      # Far ends are started by the lever before the master's lid comes off; the master comes off before they come
+      # apart.
       def sequence
         of_unit = units.to_h { |unit| [unit, order(unit).flat_map { |id| steps_of(unit, id) }] }
         return of_unit.values.flatten if units.size < 2

@@ -10,9 +10,9 @@ module Sandbag
         freeze
       end
 
-      # Refuses a value the finding does not have, a place where neither it nor the repair can be, taking back what was not found, lifting a flag that is not up, a
-      # route this circuit cannot have or that does not cure the flags that are up, putting away a job that nothing
-      # stops, and bringing back one that is not away.
+      # Refuses a value the finding does not have, a place where neither it nor the repair can be, taking back what was
+      # not found, lifting a flag that is not up, a route this circuit cannot have or that does not cure the flags that
+      # are up, putting away a job that nothing stops, and bringing back one that is not away.
       def admit(entry)
         case entry.kind
         when "intake" then admit_intake(entry.data)

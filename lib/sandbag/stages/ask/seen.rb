@@ -51,7 +51,8 @@ module Sandbag
         looks = journal.of("measure").of("finding").to_h { |entry| [entry.data["check"], entry] }
         found =
           looks.values.find do |entry|
-            Tables.find("inspections", entry.data["check"].split("@").first)&.dig("values", entry.data["value"], "rule") == "flag"
+            row = Tables.find("inspections", entry.data["check"].split("@").first)
+            row&.dig("values", entry.data["value"], "rule") == "flag"
           end
         found && ["swollen", found]
       end

@@ -6,8 +6,8 @@ module Sandbag
     class Stage < Job::Stage
       def initialize(job)
         super
-        @intake = Intake.new(entries.of("intake").to_h { |entry| entry.data.values_at("question", "value") }, job.fitted,
-          job.machine_kind)
+        answers = entries.of("intake").to_h { |entry| entry.data.values_at("question", "value") }
+        @intake = Intake.new(answers, job.fitted, job.machine_kind)
         @sheet = with_abs(job.fitted)
         @places = Circuit::Places.of(@sheet)
         @entered = entries.reduce(Findings.new) { |found, entry| fold(found, entry) }
@@ -119,9 +119,9 @@ module Sandbag
       # @return [Array<Circuit::Place>] where it was found, until it was found ordinary or taken back
       def found_at(finding)
         row = Tables.find("findings", finding)
-        kept = entries.of("finding", "finding_cleared").select { |entry| entry.data["finding"] == finding }
-          .slice_after { |entry| entry.kind == "finding_cleared" || entry.data["value"] == row["ordinary"] }.to_a.last || []
-        ids = kept.filter_map { |entry| entry.data["place"] }
+        said = entries.of("finding", "finding_cleared").select { |entry| entry.data["finding"] == finding }
+        since = said.rindex { |entry| entry.kind == "finding_cleared" || entry.data["value"] == row["ordinary"] }
+        ids = said.drop((since || -1) + 1).filter_map { |entry| entry.data["place"] }
         places.select { |place| ids.include?(place.id) && entered.known?(finding) }
       end
 
@@ -133,8 +133,8 @@ module Sandbag
 
       # @return [Hash{String => Array<Circuit::Place>}] finding => where it was found
       def all_found
-        @all_found ||= Tables.rows("findings").select { |row| row["places"] }.to_h { |row| [row["id"], found_at(row["id"])] }
-          .reject { |_, at| at.empty? }
+        @all_found ||= Tables.rows("findings").select { |row| row["places"] }
+          .to_h { |row| [row["id"], found_at(row["id"])] }.reject { |_, at| at.empty? }
       end
 
       # @return [String, nil] what the owner asked for, where the route is another one
@@ -217,7 +217,12 @@ module Sandbag
       private
 
       def where_of(route)
-        Where.new(route, places, named: named, found: all_found.values.flatten.map(&:id))
+        Where.new(route, places_of(route), named: named, found: all_found.values.flatten.map(&:id))
+      end
+
+      # An added cylinder makes a circuit of its own.
+      def places_of(route)
+        route&.adds ? Circuit::Places.of(Circuit::AddedHand.sheet(sheet, route.adds)) : places
       end
 
       # A far end was named under Choose before places had names.

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Ask
-    # Where on the circuit a repair works, and what it opens there. The only place there is needs no answer; one that was
-    # found wet, worn or stuck stands until another is named.
+    # Where on the circuit a repair works, and what it opens there. The only place there is needs no answer; one that
+    # was found wet, worn or stuck stands until another is named.
     class Where
       # @param route [Job::Route, nil]; places [Circuit::Places]
       # @param named [Array<String>, nil] ids of places, as the mechanic named them

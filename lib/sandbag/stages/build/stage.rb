@@ -10,8 +10,8 @@ module Sandbag
         super
         @strip = job.strip
         @family = job.choose.cylinders.first&.family
-        @put_back = Cylinder::PutBack.new(entries, @strip, @strip.done_steps.reject { |step| step.fits? || renewed?(step.unit) },
-          fresh: job.measure.fresh_parts)
+        inside = @strip.done_steps.reject { |step| step.fits? || renewed?(step.unit) }
+        @put_back = Cylinder::PutBack.new(entries, @strip, inside, fresh: job.measure.fresh_parts)
       end
 
       # Nothing came apart, so nothing goes together.

@@ -28,7 +28,7 @@ module Sandbag
               }.compact
             end,
           **build.reckoning.to_h,
-          section: Cylinder::Section.new(build.job.strip.work, unit, build.put_back.steps_to_go, at_hand: build.step).to_h,
+          section: section,
           measured: build.job.measure.done?,
           never: Circuit::Advice.never("build")
         }.compact
@@ -36,9 +36,10 @@ module Sandbag
 
       private
 
-      # @return [Cylinder::OnBench, nil] the one that is built now
-      def unit
-        @build.step&.unit || @build.job.choose.cylinders.last
+      # Of the unit that is built now.
+      def section
+        unit = @build.step&.unit || @build.job.choose.cylinders.last
+        Cylinder::Section.new(@build.job.strip.work, unit, @build.put_back.steps_to_go, at_hand: @build.step).to_h
       end
 
       def lubricants

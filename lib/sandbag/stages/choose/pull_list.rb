@@ -56,13 +56,13 @@ module Sandbag
       private
 
       def parts
-        [*kits, unit, *far_units, far_rubber, *hoses, *joint_lines].compact
+        [*kits, unit, *far_units, far_rubber, *hoses, *joint_lines, *things("parts")].compact
       end
 
       def kits
         @work.apart.reject { |unit| @whole.include?(unit.at) }.map do |unit|
-          Line.new(id: unit.named("kit"), group: "parts", label: unit.tagged("Seal kit"), detail: unit.construction.label,
-            count: 1, kind: "kit", needed: true, unit: unit)
+          Line.new(id: unit.named("kit"), group: "parts", label: unit.tagged("Seal kit"),
+            detail: unit.construction.label, count: 1, kind: "kit", needed: true, unit: unit)
         end
       end
 
@@ -83,8 +83,8 @@ module Sandbag
       def far_units
         all = @route.far_end? && !@route.apart? && @route.size_first?
         @work.units.select { |unit| all || @whole.include?(unit.at) }.map do |unit|
-          Line.new(id: unit.named("far_unit"), group: "parts", label: unit.tagged("Whole #{@sheet.kind.end_part}"), count: 1,
-            needed: true)
+          Line.new(id: unit.named("far_unit"), group: "parts", label: unit.tagged("Whole #{@sheet.kind.end_part}"),
+            count: 1, needed: true)
         end
       end
 
@@ -152,7 +152,7 @@ module Sandbag
             .rows("bench_things")
             .select do |row|
               row["group"] == group && @sheet.suits?(row) &&
-                (!row["opened"] || @opened)
+                (!row["opened"] || @opened) && (!row["adds"] || @route.adds)
             end
         rows.map { |row| Line.new(id: row["id"], group: group, label: row["label"], count: 1) }
       end

@@ -24,7 +24,8 @@ module Sandbag
           "label" => String,
           "group" => String,
           **Circuit::SUITS,
-          "opened?" => [TrueClass, FalseClass]
+          "opened?" => [TrueClass, FalseClass],
+          "adds?" => [TrueClass, FalseClass]
         }) { |row| Circuit::Kind.unknown(row) }
       }.freeze
     end

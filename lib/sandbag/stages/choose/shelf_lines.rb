@@ -29,8 +29,9 @@ module Sandbag
 
       # @return [Array<Hash>] pull list lines with what the shelf has for each and what was pulled
       def to_a
-        @worked_out[:lines] ||=
-          @choose.pull_list.lines.flat_map { |line| [line_view(line), *((line.kind == "kit") ? lacking(line) : [])] }.freeze
+        @worked_out[:lines] ||= @choose.pull_list.lines.flat_map do |line|
+          [line_view(line), *((line.kind == "kit") ? lacking(line) : [])]
+        end.freeze
       end
 
       # @return [Array<Hash>] what was pulled for a line that the job no longer has: the route has changed since

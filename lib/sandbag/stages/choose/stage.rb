@@ -42,7 +42,8 @@ module Sandbag
 
       # @return [Array<Circuit::Place>] joints this job opens, from the master outwards
       def joints
-        @joints ||= @ask.where.opened.filter_map { |place| places.find_id(place.id) }.select { |place| place.joint? && place.pressed? }
+        @joints ||= @ask.where.opened.filter_map { |place| places.find_id(place.id) }
+          .select { |place| place.joint? && place.pressed? }
       end
 
       # @return [Array<Hash>] hoses that go on new
@@ -57,6 +58,7 @@ module Sandbag
 
       # @return [Array<Hash>] the hoses that the job works on: those it names, else all
       def laid_hoses
+        return places.outlets.flat_map(&:lines) if @ask.route&.adds
         named = @ask.where.at.select { |place| place.kind == "line" }.map(&:at)
         sheet.parts_of("line").select { |line| named.empty? || named.include?(line["id"]) }
       end
@@ -146,9 +148,10 @@ module Sandbag
         @pull_list ||= begin
           route = @ask.route
           handles_fluid = route&.handles_fluid?
-          tools = ToolList.new(work, route, opened: @ask.opened?, fasteners: @ask.fasteners, bleed_method: handles_fluid ? bleed_method : nil)
-          PullList.new(sheet, route: route, work: work, whole: whole_units, tools: tools, joints: joints, new_hoses: new_hoses,
-            opened: @ask.opened?,
+          tools = ToolList.new(work, route, opened: @ask.opened?, fasteners: @ask.fasteners,
+            bleed_method: handles_fluid ? bleed_method : nil)
+          PullList.new(sheet, route: route, work: work, whole: whole_units, tools: tools, joints: joints,
+            new_hoses: new_hoses, opened: @ask.opened?,
             need_ml: handles_fluid ? need_ml : nil)
         end
       end
@@ -176,11 +179,11 @@ module Sandbag
         !fluid.nil? && FluidChoice.refusal(fluid, stamped).nil?
       end
 
-      # @return [Circuit::Sheet] what cylinders are sized on: the circuit as it is, or the one that an added cylinder
-      #   makes
+      # @return [Circuit::Sheet] what the job works on before anything was chosen: the circuit as it is, or the one that
+      #   an added cylinder makes
       def sizing_sheet
         kind = @ask.route&.adds
-        kind ? AddedHand.sheet(@fitted, kind) : @fitted
+        kind ? Circuit::AddedHand.sheet(@fitted, kind) : @fitted
       end
 
       # @return [Float] mL to have on the bench
@@ -215,10 +218,10 @@ module Sandbag
       end
 
       def sheet_with_choices
-        changed = @fitted
+        changed = sizing_sheet
         changed = changed.set("fluid", "stamped", @fluid["stamped"], "part_marking") if @fluid
         changed = with_preload(sized(changed))
-        return changed if @cylinder.nil? || @ask.route&.adds
+        return changed unless @cylinder
         changed.set("master", "bore", @cylinder["bore"], "part_marking").set("lever", "push_offset",
           @cylinder["push_offset"], "part_marking")
       end

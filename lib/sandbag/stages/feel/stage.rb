@@ -86,7 +86,8 @@ module Sandbag
 
       # @return [Array<Hash>] see Expected
       def normal
-        Expected.new(job, Circuit::Assembly.build(job.fitted), @circuit).to_a
+        before = added? ? @circuit : Circuit::Assembly.build(job.fitted)
+        Expected.new(job, before, @circuit).to_a
       end
 
       # @return [Array<Hash>, nil] the lever as it came in, at the forces of the curve that is shown
@@ -107,7 +108,7 @@ module Sandbag
 
       # @return [Baseline, nil] what this lever was when it was last good
       def baseline
-        good = job.last_good
+        good = job.last_good unless added?
         good && Baseline.of(good["fit"], @circuit, good["at"])
       end
 
@@ -173,6 +174,11 @@ module Sandbag
       end
 
       private
+
+      # The lever at hand was not there before.
+      def added?
+        !job.route&.adds.nil?
+      end
 
       def fitted?(proof)
         job.stages["fit"]&.covers?(proof) || false

@@ -8,8 +8,8 @@ module Sandbag
       attr_reader :lines
 
       # @param scope [Scope]; entries [Job::Entries] of fit
-      # @param places [Hash{String => Array<Circuit::Place>}] kind of place => those whose fasteners are loosened: joints
-      #   this job opens, nipples opened for the bleed, far ends that come off
+      # @param places [Hash{String => Array<Circuit::Place>}] kind of place => those whose fasteners are loosened:
+      #   joints this job opens, nipples opened for the bleed, far ends that come off
       # @param removed [#call] see Strip::Stage#removed?
       # @param bled_at [Integer, nil] place of the last stroke: what is tightened after the bleed is tightened again
       #   after another one; nil where there is none

@@ -60,8 +60,9 @@ module Sandbag
 
       def stack(joint, tray)
         counted = @counted[joint.at] || {}
-        Stack.new(at: joint.at, label: joint.label, hoses: joint.hoses, wanted: joint.olives.nonzero? || joint.washers,
-          kind: joint.counted, old: counted["old"]&.round, new: counted["new"]&.round, out: came_out(joint, tray)).freeze
+        Stack.new(at: joint.at, label: joint.label, hoses: joint.hoses, kind: joint.counted,
+          wanted: joint.olives.nonzero? || joint.washers, old: counted["old"]&.round, new: counted["new"]&.round,
+          out: came_out(joint, tray)).freeze
       end
 
       def came_out(joint, tray)

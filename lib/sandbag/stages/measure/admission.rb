@@ -31,7 +31,8 @@ module Sandbag
       def admit_look(data)
         look = @measure.looks.find { |each| each.id == data["check"] }
         unless look
-          raise Refusal.at("data/check", "“#{data["check"]}” is not looked at here", @measure.looks.map(&:id).join(", "))
+          raise Refusal.at("data/check", "“#{data["check"]}” is not looked at here",
+            @measure.looks.map(&:id).join(", "))
         end
         return if look.row["values"].key?(data["value"])
         raise Refusal.at("data/value", "#{look.label} cannot be “#{data["value"]}”", look.row["values"].keys.join(", "))
@@ -42,7 +43,8 @@ module Sandbag
         found = @measure.reports.find { |each| each.unit.at == data["unit"] }
         return found if found
         known = @measure.reports.map { |each| each.unit.at }.compact
-        raise Refusal.at("data/unit", "“#{data["unit"]}” is not apart here", known.empty? ? "no unit" : known.join(", "))
+        raise Refusal.at("data/unit", "“#{data["unit"]}” is not apart here",
+          known.empty? ? "no unit" : known.join(", "))
       end
 
       def admit_gauge(data)

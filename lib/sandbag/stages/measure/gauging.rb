@@ -14,8 +14,8 @@ module Sandbag
       # @param limits [WearLimits]
       # @param piston [Boolean] the old piston is to be judged; a new one is not
       # @param places [Array<Hash>] rows of gauge_places.yml where this construction is gauged
-      # @param named [Array<String>] what tells its places from those of other units and sizes; said [String] the same in
-      #   words
+      # @param named [Array<String>] what tells its places from those of other units and sizes; said [String] the same
+      #   in words
       def initialize(readings, limits, places:, piston: true, named: [], said: "")
         @limits = limits
         @piston = piston
@@ -82,8 +82,8 @@ module Sandbag
       def bore
         readings = values("bore")
         return if readings.empty?
-        Judgement.new("bore", named("Largest bore"), readings.map(&:value_mm).max, @limits.bore_limit, uncertainty(readings),
-          most: true, source: @limits.source("bore_limit"))
+        Judgement.new("bore", named("Largest bore"), readings.map(&:value_mm).max, @limits.bore_limit,
+          uncertainty(readings), most: true, source: @limits.source("bore_limit"))
       end
 
       def piston

@@ -9,7 +9,8 @@ module Sandbag
       # From the best to the worst.
       RULES = %w[reuse clean flag renew unit].freeze
 
-      # @attr row [Hash] of inspections.yml; unit [Cylinder::OnBench]; value [String, nil] the finding; rule [String, nil]
+      # @attr row [Hash] of inspections.yml; unit [Cylinder::OnBench]; value [String, nil] the finding; rule [String,
+      #   nil]
       Look =
         Struct.new(:row, :unit, :value, keyword_init: true) do
           def id

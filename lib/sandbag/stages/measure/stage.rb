@@ -57,7 +57,8 @@ module Sandbag
       def waits_for
         return if done?
         return "compare new with old: #{Wording.inside(comparison.open.first["label"])}" if comparison.open.any?
-        "#{Wording.inside(verdict.label)}: #{(verdict.id == "parts") ? part_said(verdict.parts.first) : verdict.reasons.first}"
+        why = (verdict.id == "parts") ? part_said(verdict.parts.first) : verdict.reasons.first
+        "#{Wording.inside(verdict.label)}: #{why}"
       end
 
       def unresolved

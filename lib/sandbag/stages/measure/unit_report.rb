@@ -15,7 +15,8 @@ module Sandbag
         @unit = unit
         @entries = entries
         @strip = strip
-        @inspection = Inspection.new(entries.by("finding", "check").transform_values { |data| data["value"] }, strip.tray, unit)
+        found = entries.by("finding", "check").transform_values { |data| data["value"] }
+        @inspection = Inspection.new(found, strip.tray, unit)
         @gaugings = unit.sizes.map { |size| gauging(size) }.freeze
         @verdict = judged
         freeze
@@ -49,7 +50,8 @@ module Sandbag
       # @return [Hash, nil] verdict and reason
       def called
         since = @entries.of("gauge").reverse_each.find { |entry| places.include?(entry.data["place"]) }&.position.to_i
-        @entries.of("called").reverse_each.find { |entry| entry.position > since && entry.data["unit"] == unit.at }&.data
+        called = @entries.of("called").select { |entry| entry.position > since && entry.data["unit"] == unit.at }
+        called.last&.data
       end
 
       private
@@ -77,7 +79,8 @@ module Sandbag
       def readings
         @entries.of("gauge").to_h do |entry|
           place, value, gauge = entry.data.values_at("place", "value", "gauge")
-          [place, Gauging::Reading.new(entry: entry.id, place: place, value_mm: value, gauge: Tables.find("gauges", gauge))]
+          gauge = Tables.find("gauges", gauge)
+          [place, Gauging::Reading.new(entry: entry.id, place: place, value_mm: value, gauge: gauge)]
         end
       end
 

@@ -22,7 +22,8 @@ module Sandbag
         @tray = Cylinder::Tray.new(done_steps, @counts)
       end
 
-      # Something comes off, or will once it is said where, or fluid moves and machine and mechanic are protected from it.
+      # Something comes off, or will once it is said where, or fluid moves and machine and mechanic are protected from
+      # it.
       def here?
         work.any? || job.ask.where.wanted? || job.route.protects?
       end

@@ -35,7 +35,9 @@ module Sandbag
 
       # @return [String, nil] of every unit
       def constructions
-        said = @strip.work.units.map { |unit| unit.at ? "#{unit.label}: #{Wording.inside(unit.construction.label)}" : unit.construction.label }
+        said = @strip.work.units.map do |unit|
+          unit.at ? "#{unit.label}: #{Wording.inside(unit.construction.label)}" : unit.construction.label
+        end
         said.join("; ") if said.any?
       end
 
