@@ -102,11 +102,11 @@ RSpec.describe "Fit", :browser do
         {"bore" => 12.7, "push_offset" => 20, "agreed" => "a control that was not there"})
     end
     expect(fit_now["steps"].first).to include("id" => "dry_trial")
-    session.fill_in "Rear hose: Straight ahead", with: "900\n"
+    session.fill_in "Hose to the foot master: Straight ahead", with: "1300\n"
     expect(session).to have_content("the trial fit, dry, comes first")
     session.click_button "Understood"
     fit_steps
-    session.fill_in "Rear hose: Straight ahead", with: "900\n"
+    session.fill_in "Hose to the foot master: Straight ahead", with: "1300\n"
     expect(session).to have_css("[role=alert]", text: "too short")
     fit_by_hand
     expect(session).to have_link("Go on to Bleed")
