@@ -30,12 +30,22 @@ module App
       looks = measure[:inspection].filter_map { |look| [look[:label], look[:values][look[:value]]] if look[:value] }
       figures =
         measure[:judgements].map do |judgement|
-          [judgement[:label], "#{judgement[:why]} Limit: #{Sandbag::Wording.spelled(judgement[:source])}."]
+          [[judgement[:label], judgement[:unit_name]].compact.join(", "), "#{judgement[:why]} Limit: #{Sandbag::Wording.spelled(judgement[:source])}."]
         end
       eye = measure[:by_eye] ? [["Gauges", "judged by eye: an estimate"]] : []
-      [["Verdict", [measure[:verdict][:label], *measure[:verdict][:reasons]].join(". ").squeeze(".")], *figures,
-        *eye, *looks]
+      [*verdicts(measure), *figures, *eye, *looks]
     end
+
+    # One, or one of each unit that was apart.
+    def self.verdicts(measure)
+      return [["Verdict", said(measure[:verdict])]] unless measure[:units]
+      measure[:units].map { |unit| [unit[:label], unit[:whole] ? "a new one went on" : said(unit[:verdict])] }
+    end
+
+    def self.said(verdict)
+      [verdict[:label], *verdict[:reasons]].join(". ").squeeze(".")
+    end
+    private_class_method :verdicts, :said
 
     def self.build(build)
       return [] unless build[:steps].any?

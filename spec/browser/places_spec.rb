@@ -74,7 +74,7 @@ RSpec.describe "Places on a circuit", :browser do
     session.click_link "Go on to Measure"
     look_over("cal_groove@caliper_right": "damaged")
     gauge_each
-    expect(session).to have_css("[role=status]", text: "Right caliper: Renew the right caliper")
+    expect(session).to have_css("[role=status]", text: "Right caliper: Renew the caliper")
     session.click_button "New one in place of: Right caliper"
     expect(session).to have_content("Right caliper: new one goes on")
     expect(stage_now("choose")["wanting"]).to eq ["far_unit@caliper_right"]

@@ -101,7 +101,7 @@ RSpec.describe Sandbag::Ask::AbsGate do
   end
 
   it "says nothing of a clutch" do
-    expect(described_class.decide(Sandbag::Ask::Findings.new, {"side" => "clutch"}, "master")).to be_nil
+    expect(described_class.decide(Sandbag::Ask::Findings.new, {"side" => "clutch"}, "above")).to be_nil
   end
 
   describe "as it holds a job" do
@@ -116,6 +116,23 @@ RSpec.describe Sandbag::Ask::AbsGate do
       expect(refusal_at { job.strokes(1) }).to eq ["stage"]
       job.add("ask", "lifted", {"flag" => "A9", "lead" => "R. Tarn", "reason" => "owner accepts referral"})
       expect(job.state.stop).to be_nil
+    end
+
+    it "decides by the joint that is opened, takes the worst until it is named, and is lifted again for another joint" do
+      job.add("ask", "finding", {"finding" => "abs_state", "value" => "clear"})
+      job.add("ask", "route", {"route" => "remake_joint"})
+      at = ->(place) { job.add("ask", "at", {"places" => [place]}) }
+      expect(job.flags).to eq ["A10"]
+      {"joint.master" => "A9", "joint.left_hose.abs_in" => "A9", "joint.left_hose.abs_out" => "A10",
+       "joint.right_caliper" => "A10"}.each do |place, row|
+        at[place]
+        expect(job.flags).to eq([row]), place
+      end
+      at["joint.master"]
+      job.add("ask", "lifted", {"flag" => "A9", "lead" => "R. Tarn", "reason" => "owner accepts referral"})
+      expect(job.state.stop).to be_nil
+      at["joint.left_hose.abs_in"]
+      expect(job.state.stop).to start_with "The job opens the master"
     end
 
     it "lets no lead lift a stop of the gate: the facts have to change" do

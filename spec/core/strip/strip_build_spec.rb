@@ -275,7 +275,7 @@ RSpec.describe "Strip and Build" do
       expect(verdicts[]).to eq [["reuse", []], ["parts", ["cal_piston@right_caliper"]]]
       look["cal_groove", "damaged"]
       expect(verdicts[].map(&:first)).to eq %w[reuse unit]
-      expect(job.state.measure.verdict.label).to eq "Renew the right caliper"
+      expect(job.state.measure.verdict.label).to eq "Renew the caliper"
     end
 
     it "is renewed whole where it is past use, while the other is used again" do
@@ -310,8 +310,7 @@ RSpec.describe "Strip and Build" do
       read["band.a@30@left_caliper", 29.90]
       read["band.a@34@left_caliper", 33.98]
       worn = job.state.measure.reports.first.judgements.to_h { |judgement| [Sandbag::Said.plain(judgement.label), judgement.verdict] }
-      expect(worn).to eq("Smallest piston, 34 mm pistons, left caliper" => "reuse",
-        "Smallest piston, 30 mm pistons, left caliper" => "renew")
+      expect(worn).to eq("Smallest piston, 34 mm" => "reuse", "Smallest piston, 30 mm" => "renew")
     end
   end
 

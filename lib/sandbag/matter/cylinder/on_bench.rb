@@ -65,7 +65,6 @@ module Sandbag
 
       # @return [String] what it is called in a sentence
       def noun
-        return Wording.inside(label) if at
         {"master" => "cylinder", "slave" => "slave", "caliper" => "caliper"}.fetch(part)
       end
 

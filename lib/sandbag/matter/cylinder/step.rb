@@ -23,7 +23,8 @@ module Sandbag
         @fits = fits
         @needs = row["needs"]
         @lever = row["lever"] || false
-        @does, @flies, @leaks, @lost, @cover, @caution = row.values_at(*WORDS)
+        @does, @flies, @leaks, @lost, cover, @caution = row.values_at(*WORDS)
+        @cover = (cover && unit) ? unit.tagged(cover) : cover
         freeze
       end
 

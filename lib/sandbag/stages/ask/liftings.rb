@@ -49,7 +49,7 @@ module Sandbag
           wanted.any? { |key, values| key == entry.data["question"] && values.include?(entry.data["value"]) }
         when "flag"
           entry.data["flag"] == row["id"]
-        when "route"
+        when "route", "at"
           wanted.any? { |key, _| key == "opens" }
         end
       end

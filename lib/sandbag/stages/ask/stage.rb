@@ -15,7 +15,6 @@ module Sandbag
         @chosen = entries.said("route")
         @seen = Seen.new(job.journal)
         @diagnosis = Diagnosis.new(@findings, facts)
-        picked = @chosen && Job::Route.find(@chosen["route"])
         @flags =
           Flags.new(
             @findings,
@@ -23,7 +22,7 @@ module Sandbag
             reported: entries.values("flag", "flag"),
             liftings: Liftings.new(job.journal, @seen),
             route: picked,
-            opens: where_of(picked).side
+            opens: where.side
           )
       end
 
@@ -49,7 +48,7 @@ module Sandbag
       #   cure
       def route
         return Job::Route.referral if flags.up
-        @chosen && Job::Route.find(@chosen["route"])
+        picked
       end
 
       # @return [Hash, nil] route, causes, share, and proof when it is proven
@@ -105,9 +104,9 @@ module Sandbag
         at && Time.iso8601(at).utc.iso8601
       end
 
-      # @return [Where] where the repair in force works
+      # @return [Where] where the repair that was picked works, whatever stops it
       def where
-        @where ||= where_of(route)
+        @where ||= Where.new(picked, places_of(picked), named: named, found: all_found.values.flatten.map(&:id))
       end
 
       # A job that opens a joint: the circuit is filled again and bled from the master outwards.
@@ -216,8 +215,8 @@ module Sandbag
 
       private
 
-      def where_of(route)
-        Where.new(route, places_of(route), named: named, found: all_found.values.flatten.map(&:id))
+      def picked
+        @chosen && Job::Route.find(@chosen["route"])
       end
 
       # An added cylinder makes a circuit of its own.

@@ -14,13 +14,13 @@ module Sandbag
       # @param limits [WearLimits]
       # @param piston [Boolean] the old piston is to be judged; a new one is not
       # @param places [Array<Hash>] rows of gauge_places.yml where this construction is gauged
-      # @param named [Array<String>] what tells its places from those of other units and sizes; said [String] the same
-      #   in words
-      def initialize(readings, limits, places:, piston: true, named: [], said: "")
+      # @param named [Array<String>] what tells its places from those of other units and sizes; at [String] the same in
+      #   words; size [String, nil] of its pistons, where there are several
+      def initialize(readings, limits, places:, piston: true, named: [], at: "", size: nil)
         @limits = limits
         @piston = piston
-        @said = said
-        @places = places.map { |row| place_of(row, named) }.freeze
+        @size = size
+        @places = places.map { |row| place_of(row, named, at) }.freeze
         @readings = readings.slice(*@places.map(&:id))
         freeze
       end
@@ -58,8 +58,8 @@ module Sandbag
 
       private
 
-      def place_of(row, named)
-        label = @said.empty? ? row["label"] : "#{row["label"]}: #{Wording.inside(@said)}"
+      def place_of(row, named, at)
+        label = at.empty? ? row["label"] : "#{row["label"]}: #{Wording.inside(at)}"
         Place.new(id: [row["id"], *named].join("@"), label: label, row: row).freeze
       end
 
@@ -68,7 +68,7 @@ module Sandbag
       end
 
       def named(label)
-        @said.empty? ? label : "#{label}, #{Wording.inside(@said)}"
+        @size ? "#{label}, #{@size}" : label
       end
 
       def values(part)

@@ -41,6 +41,12 @@ module Sandbag
         (unit.unproven ? [] : gaugings.flat_map(&:judgements)) + spring
       end
 
+      # @return [Array<Array(Judgement, Float)>] with the size of the pistons they are of; nil where there is one size
+      def sized_judgements
+        return judgements.map { |judgement| [judgement, nil] } if gaugings.one? || unit.unproven
+        gaugings.flat_map { |gauging| gauging.judgements.map { |each| [each, gauging.limits.nominal_mm] } }
+      end
+
       # @return [Array<Gauging::Place>] still to be read
       def gauge_missing
         by_eye? ? [] : gaugings.flat_map(&:missing)
@@ -57,9 +63,9 @@ module Sandbag
       private
 
       def gauging(size)
-        named = [(format("%g", size) if unit.sizes.size > 1), unit.at].compact
-        Gauging.new(readings, limits(size), places: unit.construction.gauge_places, piston: !fresh?, named: named,
-          said: unit.tagged((unit.sizes.size > 1) ? "#{Said.mm(size, "g")} pistons" : "").delete_prefix(", "))
+        sized = Said.mm(size, "g") if unit.sizes.size > 1
+        Gauging.new(readings, limits(size), places: unit.construction.gauge_places, piston: !fresh?, size: sized,
+          named: [(format("%g", size) if sized), unit.at].compact, at: [sized, (unit.label if unit.at)].compact.join(", "))
       end
 
       def limits(size)

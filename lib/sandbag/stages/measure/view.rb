@@ -45,7 +45,8 @@ module Sandbag
 
       def judgements
         @measure.reports.flat_map do |report|
-          report.judgements.map { |judgement| {**judgement.to_h, unit: report.unit.at}.compact }
+          shown = report.sized_judgements.map { |judgement, size| {**judgement.to_h, size_mm: size} }
+          shown.map { |judgement| {**judgement, unit: report.unit.at, unit_name: (report.unit.label if report.unit.at)}.compact }
         end
       end
 

@@ -29,7 +29,9 @@ export function GaugePanel({ job, measure, isOpen }: Props) {
   const units = useUnits();
   const [again, setAgain] = useState<string>();
   const places = measure.places ?? [];
-  const atHand = (measure.judgements ?? []).filter((judgement) => judgement.unit === measure.unit);
+  const atHand = (measure.judgements ?? []).filter(
+    (judgement) => judgement.unit === measure.unit && judgement.size_mm === measure.size_mm,
+  );
   return (
     <Panel>
       <h2>What is gauged</h2>
