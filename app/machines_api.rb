@@ -110,11 +110,13 @@ module App
         machine = store.machines.find(id)
         circuits = circuits_of(id)
         comparisons = circuits.flat_map { |circuit| store.comparisons.of_circuit(circuit[:id]) }
+        jobs = Headlines.new(store, memory).of(store.jobs.page(limit: JOBS, machine_id: id))
         shown(machine).merge(
+          not_in_record: NotInRecord.of(jobs, circuits),
           due: store.dues.up_to((today + DueApi::CALENDAR_AHEAD).iso8601, limit: DUES, machine_id: id)
             .map { |row| DueLine.of(row, today) },
           circuits: circuits.map { |circuit| CircuitView.of(circuit, today) },
-          jobs: Headlines.new(store, memory).of(store.jobs.page(limit: JOBS, machine_id: id)),
+          jobs: jobs,
           comparisons: comparisons.map { |comparison| comparison.except(:body) }
         )
       end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "securerandom"
+
 module App
   # Closes a job with its signature: the job keeps the circuit as it was and all that was decided, the machine's record
   # takes what was changed.
@@ -47,7 +49,7 @@ module App
     # A cylinder that was added is a circuit of its own in the machine's record.
     # @return [String] its id
     def add_circuit(circuit, state, entry)
-      id = "#{entry.id}.added"
+      id = SecureRandom.uuid
       sheet = Sandbag::Calendar::SignedDays.written(state, entry.at[0, 10])
       name = "#{circuit[:name]}, by hand"
       @store.circuits.add(id: id, machine_id: circuit[:machine_id], name: name, sheet: sheet.to_h)

@@ -30,4 +30,17 @@ RSpec.describe "A hand cylinder that was added", :api do
     expect(ask(:get, "/circuits/#{hand["id"]}/levers")["points"]).not_to be_empty
     expect(ask(:get, "/circuits/#{foot["id"]}/levers")["points"]).to be_empty
   end
+
+  it "is asked after where a job that was signed before left it out of the record" do
+    signed
+    machine = ask(:get, "/jobs/j").dig("machine", "id")
+    expect(ask(:get, "/machines/#{machine}")["not_in_record"]).to be_empty
+    store.circuits.of_machine(machine).reject { |circuit| circuit[:id] == "rear" }.each do |circuit|
+      foot = store.circuits.find("rear")[:sheet]
+      store.circuits.write_sheet(circuit[:id], foot)
+    end
+    expect(ask(:get, "/machines/#{machine}")["not_in_record"])
+      .to eq ["Added hand brake on the rear, 14 Mar 2026: the added cylinder is not in this record. Look at the " \
+        "machine and add its circuit."]
+  end
 end

@@ -7,6 +7,7 @@ import { Choice } from "../kit/Choice";
 import { whenSaid } from "../kit/format";
 import { Loaded } from "../kit/Loaded";
 import { Page, Panel } from "../kit/layout";
+import { Notice } from "../kit/Notice";
 import { useTitle } from "../kit/useTitle";
 import { AddCircuit } from "./AddCircuit";
 import { CircuitSheet } from "./CircuitSheet";
@@ -50,6 +51,11 @@ function MachineRecord({ machine }: { machine: Machine }) {
           </ul>
         </Panel>
       ) : null}
+      {machine.not_in_record.map((text) => (
+        <Notice key={text} tone="warn">
+          {text}
+        </Notice>
+      ))}
       {machine.due.length > 0 ? (
         <Panel>
           <h2>Falls due</h2>
