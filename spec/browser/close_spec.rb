@@ -37,7 +37,10 @@ RSpec.describe "Close", :browser do
 
   it "answers a place by one tap, each nipple by its own name, and takes one back" do
     session.click_button "At the far end: all 2 good"
-    expect(session).to have_button("Axle caliper: nipple shut and capped: Confirmed")
+    expect(session).to have_button("Lets go: Confirmed")
+    nipple = "Nipple of the axle caliper: shut and capped"
+    session.click_button "#{nipple}: I have checked"
+    expect(session).to have_button("#{nipple}: Confirmed")
     session.click_button "Lets go: Confirmed"
     expect(session).to have_button("Lets go: I have checked")
   end

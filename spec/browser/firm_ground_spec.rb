@@ -137,6 +137,8 @@ RSpec.describe "Firm ground", :browser do
     start_a_second_job "Corvane Ridgeline 900, Front brake"
     session.click_button "Every finding"
     pick "Hoses", "Bulges"
+    expect(session).to have_css("h2", text: "Hoses: Bulges. Where?")
+    press "1"
     expect(session).to have_content("Hose bulges, shows its braid, or moves in its end.")
     expect(session).to have_content("Stop")
     answer_stops_by_key

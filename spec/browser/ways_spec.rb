@@ -102,6 +102,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     worked("below", "drift-brake") do |job|
       job.answer_stops
       job.add("ask", "route", {"route" => "renew_hose"})
+      job.work_everywhere
       job.choose_what_is_wanted
       job.state.stages.each_key do |stage|
         job.public_send(CylinderWork::WORK.fetch(stage)) if %w[strip measure build fit].include?(stage)

@@ -231,6 +231,22 @@ RSpec.describe Sandbag::Choose::Supplies do
       end
     end
 
+    it "make the record that of the new cylinder, where that is of another construction, and strip the old one" do
+      on("renew_mc")
+      axial = {bore: 19, push_offset: 20, construction: "bar_axial_circlip", family: "glycol"}
+      shelf = on_shelf("cylinder", axial: axial)
+      steps = front.state.strip.work.steps.map(&:id)
+      expect([front.state.sheet.value("master", "construction"), front.state.sheet.source("master", "stroke"),
+        front.state.sheet.source("fluid", "volume")]).to eq %w[bar_radial measured measured]
+      taken = shelf.admit(pull("cylinder", "axial", reason: "compared with the old one"))
+      front.add("choose", "pulled", taken.data)
+      expect([front.state.sheet.value("master", "construction"), front.state.sheet.source("master", "stroke"),
+        front.state.sheet.source("fluid", "volume")]).to eq %w[bar_axial_circlip default default]
+      expect(front.state.strip.work.steps.map(&:id)).to eq steps
+      expect(refusal_at { front.add("choose", "pulled", {"line" => "washers", "construction" => "bar_radial"}) })
+        .to eq ["data/construction"]
+    end
+
     it "are a hose by length, kind and ends" do
       on("renew_hose")
       right = {length: 750, hose_kind: "braided", ends: "banjo"}

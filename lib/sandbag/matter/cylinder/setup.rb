@@ -56,7 +56,7 @@ module Sandbag
         end
         accepted = row["values"]&.keys || [DONE]
         value = data["value"] || DONE
-        return if accepted.include?(value) || (row["word"] == "block" && data["reason"])
+        return if accepted.include?(value) || (waivable?(row) && data["reason"])
         raise Refusal.at("data/value", "“#{value}” is no answer to “#{row["label"]}”", accepted.join(", "))
       end
 
@@ -68,6 +68,7 @@ module Sandbag
             label: row["label"],
             detail: row["detail"],
             word: row["word"],
+            waivable: waivable?(row),
             values: row["values"],
             value: answer && (answer["value"] || DONE),
             reason: answer&.fetch("reason", nil),
@@ -77,6 +78,11 @@ module Sandbag
       end
 
       private
+
+      # A hose is looked at, or new.
+      def waivable?(row)
+        row["word"] == "block" && !row["each"]
+      end
 
       def concerning_this_circuit
         Tables.rows("setup").select { |row| @sheet.suits?(row) && (@strips || row["always"]) }

@@ -12,7 +12,7 @@ module Sandbag
 
       # Refuses a fluid of another family or a lower class, a cylinder that is rejected or changes the lever by more
       # than a rider should find out by himself without his agreement written down, a method the circuit does not
-      # suit, and what is not on the pull list. What the shelf has to say is asked of Supplies.
+      # suit, a construction of what is no cylinder, and what is not on the pull list. What the shelf has to say is asked of Supplies.
       def admit(entry)
         case entry.kind
         when "fluid" then admit_fluid(entry.data)
@@ -103,6 +103,9 @@ module Sandbag
         if @choose.on_bench?(line)
           raise Refusal.at("data/line", "#{line.label} is on the bench already",
             "another line")
+        end
+        if data["construction"] && line.id != "cylinder"
+          raise Refusal.at("data/construction", "#{line.label} has no construction", "of a whole cylinder only")
         end
         if data["instead"] && line.instead.nil?
           raise Refusal.at("data/instead", "the trade accepts nothing in place of #{Wording.inside(line.label)}",

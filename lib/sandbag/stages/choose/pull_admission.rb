@@ -35,7 +35,10 @@ module Sandbag
             "a reason, in words, why it may be used all the same"
           )
         end
-        entry.with(data: entry.data.merge("count" => entry.data["count"] || count_of(line, item)))
+        entry.with(data: entry.data.merge({
+          "count" => entry.data["count"] || count_of(line, item),
+          "construction" => item.fields["construction"].then { |known| known if line.id == "cylinder" }
+        }.compact))
       end
 
       private

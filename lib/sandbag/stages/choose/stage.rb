@@ -16,7 +16,9 @@ module Sandbag
         @fitted = @ask.sheet
         @cylinder = entries.said("cylinder")
         @fluid = entries.said("fluid")
-        @sheet = Fastening::Facts.apply(sheet_with_choices, job.journal.of("fit"))
+        @stripped = with_size(sized(with_fluid(sizing_sheet)))
+        fitted = OtherUnit.on(@stripped, new_construction)
+        @sheet = Fastening::Facts.apply(with_preload(fitted), job.journal.of("fit"))
       end
 
       # @return [Hash, nil] bore, push_offset, agreed: the cylinder that was chosen
@@ -34,9 +36,9 @@ module Sandbag
         Circuit::Places.of(sheet)
       end
 
-      # @return [Cylinder::Work] what the job takes apart
+      # @return [Cylinder::Work] what the job takes apart: the units as they are, whatever goes on in their place
       def work
-        @work ||= Cylinder::Work.new(sheet, @ask.route, switch: @ask.switch?, at: @ask.where.at,
+        @work ||= Cylinder::Work.new(@stripped, @ask.route, switch: @ask.switch?, at: @ask.where.at,
           counts: Cylinder::Setup.counts(job.journal.of("strip").by("setup", "item")))
       end
 
@@ -217,13 +219,20 @@ module Sandbag
         end
       end
 
-      def sheet_with_choices
-        changed = sizing_sheet
-        changed = changed.set("fluid", "stamped", @fluid["stamped"], "part_marking") if @fluid
-        changed = with_preload(sized(changed))
-        return changed unless @cylinder
-        changed.set("master", "bore", @cylinder["bore"], "part_marking").set("lever", "push_offset",
+      def with_fluid(sheet)
+        @fluid ? sheet.set("fluid", "stamped", @fluid["stamped"], "part_marking") : sheet
+      end
+
+      def with_size(sheet)
+        return sheet unless @cylinder
+        sheet.set("master", "bore", @cylinder["bore"], "part_marking").set("lever", "push_offset",
           @cylinder["push_offset"], "part_marking")
+      end
+
+      # @return [String, nil] how the cylinder is made that was brought to the bench
+      def new_construction
+        entry = pulled.reverse_each.find { |each| each.data["line"] == "cylinder" }
+        entry.data["construction"] if entry && @ask.route&.renews?("cylinder")
       end
 
       # The return spring, as the pull at which the piston first moves has it (docs/physics.md 1).

@@ -104,7 +104,7 @@ function SetupLine({ job, row, isOpen }: { job: Job; row: SetupRow; isOpen: bool
                 {label}
               </Button>
             ))}
-            {row.word === "block" && !done ? (
+            {row.waivable && !done ? (
               <TextButton type="button" onClick={() => setPasses(!passes)}>
                 Waive it with a reason
               </TextButton>
