@@ -12,8 +12,8 @@ module App
       jobs.filter_map do |job|
         adds = Sandbag::Job::Route.find(job[:route])&.adds if job[:signed]
         next if adds.nil? || kinds.include?(adds.id)
-        "#{adds.label}, #{Sandbag::Day.said(Date.iso8601(job[:closed_at][0, 10]))}: the added cylinder is not in this " \
-          "record. Look at the machine and add its circuit."
+        day = Sandbag::Day.said(Date.iso8601(job[:closed_at][0, 10]))
+        "#{adds.label}, #{day}: the added cylinder is not in this record. Look at the machine and add its circuit."
       end
     end
   end

@@ -47,7 +47,7 @@ module App
     def costs
       needed = [machine[:kind], @state.choose.need_ml, @shop]
       {
-        estimate: @state.route && Sandbag::Ask::Estimate.new(@state.route, *needed).to_h,
+        estimate: @state.route && Sandbag::Ask::Estimate.new(@state.route, *needed, times: @state.choose.times).to_h,
         kit_or_unit: Sandbag::Ask::Estimate.kit_or_unit(@state.route, *needed)
       }.compact
     end

@@ -29,7 +29,8 @@ RSpec.describe "Close", :browser do
 
   def press_wet_and_start_over
     session.click_button "Leak watch: wet"
-    expect(gate("No leak")).to have_content("wet at a joint")
+    session.click_button "Joint at the axle caliper"
+    expect(gate("No leak")).to have_content("wet at the joint at the axle caliper: remake it")
     first_leak_watch
     session.click_button "Second watch: dry"
     expect(session).to have_content("Dry twice")

@@ -31,7 +31,9 @@ RSpec.describe "Side roads at the bench", :browser do
       expect(line).to have_content("Waived: on the bench already")
       stage_now("strip")["setup"]
         .select { |each| each["word"] == "block" && each["value"].nil? }
-        .each { |each| session.click_button "#{each["label"]}: #{each.fetch("values", {"done" => "Done"}).values.first}" }
+        .each do |each|
+          session.click_button "#{each["label"]}: #{each.fetch("values", {"done" => "Done"}).values.first}"
+        end
 
       first = session.find("[data-figure='step']").text
       session.click_button "Skip this step"

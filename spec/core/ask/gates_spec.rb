@@ -118,7 +118,7 @@ RSpec.describe Sandbag::Ask::AbsGate do
       expect(job.state.stop).to be_nil
     end
 
-    it "decides by the joint that is opened, takes the worst until it is named, and is lifted again for another joint" do
+    it "decides by the joint that is opened, takes the worst until it is named, and is lifted for one joint only" do
       job.add("ask", "finding", {"finding" => "abs_state", "value" => "clear"})
       job.add("ask", "route", {"route" => "remake_joint"})
       at = ->(place) { job.add("ask", "at", {"places" => [place]}) }
@@ -171,6 +171,22 @@ RSpec.describe Sandbag::Ask::Estimate do
     expect(estimate.minutes).to eq 180
     expect(estimate.lines.map { |line| line[:minor] }).to eq [18_000, 3200, 300, 400, 532]
     expect(estimate.total_minor).to eq 22_432
+  end
+
+  it "takes work and parts as often as the job has them" do
+    twin = JobInMemory.new(sheet(twin_disc_plain))
+    twin.answer_stops
+    twin.add("ask", "route", {"route" => "slave_work"})
+    minutes = -> { described_class.new(route("slave_work"), "road", 0, shop, times: twin.state.choose.times).minutes }
+    twin.add("ask", "at", {"places" => ["far_end.left_caliper"]})
+    one = minutes[]
+    twin.add("ask", "at", {"places" => %w[far_end.left_caliper far_end.right_caliper]})
+    expect(minutes[] - one).to eq 75
+    twin.add("ask", "route", {"route" => "reend_hose"})
+    twin.add("ask", "at", {"places" => ["line.left_hose"]})
+    expect(twin.state.choose.times["hose"]).to eq 1
+    kits = described_class.new(route("slave_work"), "road", 0, shop, times: {"slave_kit" => 2}).lines
+    expect(kits.find { |line| line[:label].end_with?("× 2") }[:minor]).to eq 2 * shop.prices.fetch("slave_kit")
   end
 
   it "takes the minutes of the machine's kind" do

@@ -20,7 +20,7 @@ RSpec.describe "A repair at one place" do
     Sandbag::Job::Route.all.select { |route| route.at.any? && route.suits?(sheet.kind) }.each do |route|
       places = Sandbag::Ask::Where.new(route, Sandbag::Circuit::Places.of(sheet), named: nil, found: []).candidates
       places.each do |place|
-        it "#{route.label}, #{place.label.downcase} on #{template.tr("_", " ")}: opened, counted and tightened there alone",
+        it "#{route.label}, #{place.label.downcase}, #{template.tr("_", " ")}: opened, counted, tightened there alone",
           :slow do
           job = begun(template, route.id)
           job.add("ask", "at", {"places" => [place.id]})

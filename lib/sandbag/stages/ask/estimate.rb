@@ -12,8 +12,11 @@ module Sandbag
       # @param route [Job::Route]
       # @param machine_kind [String] of machine_kinds.yml
       # @param need_ml [Float] fluid to have; @param shop [Shop]
-      def initialize(route, machine_kind, need_ml, shop)
+      # @param times [Hash{String => Integer}] step or thing => how many times the job has it; once where it is not
+      #   named
+      def initialize(route, machine_kind, need_ml, shop, times: {})
         @route = route
+        @times = times
         @column = Estimate.column(machine_kind)
         @need_ml = need_ml
         @shop = shop
@@ -26,7 +29,7 @@ module Sandbag
       end
 
       def minutes
-        @route.steps.sum { |step| Tables.find("step_minutes", step)[@column] }
+        @route.steps.sum { |step| Tables.find("step_minutes", step)[@column] * @times.fetch(step, 1) }
       end
 
       # @return [Integer] minor units
@@ -36,8 +39,7 @@ module Sandbag
 
       # @return [Array<Hash>] label, minor
       def lines
-        things =
-          @route.things.map { |id| {label: Tables.find("prices", id)["label"], minor: @shop.prices.fetch(id)} }
+        things = @route.things.map { |id| thing(id, @times.fetch(id, 1)) }
         [{label: "Labour, #{minutes} min", minor: (@shop.hourly_rate_minor * minutes / 60.0).round}, *things, *fluid]
       end
 
@@ -77,6 +79,11 @@ module Sandbag
       private_class_method :kit_route, :advice
 
       private
+
+      def thing(id, times)
+        label = Tables.find("prices", id)["label"]
+        {label: (times > 1) ? "#{label} × #{times}" : label, minor: @shop.prices.fetch(id) * times}
+      end
 
       def fluid
         return [] unless @route.handles_fluid?

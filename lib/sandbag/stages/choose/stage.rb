@@ -53,6 +53,15 @@ module Sandbag
         @ask.route&.renews?("hoses") ? laid_hoses : []
       end
 
+      # @return [Hash{String => Integer}] step of step_minutes.yml or thing of prices.yml => how many times the job has
+      #   it
+      def times
+        far_ends = work.units.count { |unit| unit.part != "master" }
+        hoses = @ask.route&.moves&.intersect?(%w[hose ends]) ? laid_hoses.size : 1
+        ends = [far_ends, 1].max
+        {"slave" => ends, "slave_kit" => ends, "hose" => hoses, "unit" => @ask.route&.far_end? ? ends : 1}
+      end
+
       # @return [Array<Circuit::Place>] hoses that stay on
       def old_hoses
         places.of_kind("line").reject { |place| new_hoses.include?(place.part) }

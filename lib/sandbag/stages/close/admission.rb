@@ -11,12 +11,14 @@ module Sandbag
       end
 
       # Refuses to confirm what is computed or not touched, a waiver where there is none, a cure before the work is
-      # done, a function test before the lever is proven, a day that is none or past, and a signature over an open gate.
+      # done, a wet place that is none, a function test before the lever is proven, a day that is none or past, and a
+      # signature over an open gate.
       def admit(entry)
         case entry.kind
         when "gate" then admit_gate(entry.data)
         when "waived" then admit_waiver(entry.data)
         when "cured" then admit_cure(entry.data["flag"])
+        when "leak" then admit_leak(entry.data)
         when "recheck" then admit_recheck(entry)
         when "worn" then admit_worn(entry.data["part"])
         when "level" then admit_level
@@ -57,6 +59,14 @@ module Sandbag
       def find(id)
         @close.gates.find { |each| each.id == id } ||
           raise(Refusal.at("data/gate", "this job has no gate “#{id}”", @close.gates.map(&:id).join(", ")))
+      end
+
+      def admit_leak(data)
+        return unless data["place"]
+        known = (data["value"] == "wet") ? @close.leak_watch.watched.map(&:id) : []
+        return if known.include?(data["place"])
+        raise Refusal.at("data/place", "“#{data["place"]}” is not where it is wet",
+          known.empty? ? "no place" : known.join(", "))
       end
 
       def admit_recheck(entry)

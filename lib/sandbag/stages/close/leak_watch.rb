@@ -9,16 +9,18 @@ module Sandbag
     class LeakWatch
       APART_S = 60 * Tables::Figures.value("watch_apart")
 
-      # @attr at [Time]; dry [Boolean]
-      Watch = Struct.new(:at, :dry, keyword_init: true)
+      # @attr at [Time]; dry [Boolean]; place [Circuit::Place, nil] where it was wet
+      Watch = Struct.new(:at, :dry, :place, keyword_init: true)
 
       # @param job [Job::State]
       def initialize(job)
+        @places = job.choose.places
         since = job.bleed.last_disturbed
         feel = job.journal.of("feel").after(since).of("test").select { |entry| entry.data["test"] == "leak_watch" }
         close = job.journal.of("close").after(since).of("leak")
         @watches = (feel + close).sort_by(&:position).map do |entry|
-          Watch.new(at: Time.iso8601(entry.at), dry: entry.data["value"] == "dry").freeze
+          Watch.new(at: Time.iso8601(entry.at), dry: entry.data["value"] == "dry",
+            place: @places.find_id(entry.data["place"])).freeze
         end.freeze
         freeze
       end
@@ -45,9 +47,14 @@ module Sandbag
       # @return [String, nil] why it is not done
       def why
         return if done?
-        return "wet at a joint: remake it and bleed again" if wet?
+        return "wet at #{where_wet}: remake it and bleed again" if wet?
         return "not watched yet" if dry.empty?
         "dry once; look again #{APART_S / 60} minutes after the first"
+      end
+
+      # @return [Array<Circuit::Place>] where it is watched
+      def watched
+        @places.of_kind("joint", "nipple")
       end
 
       # @return [Hash] watches (at, dry) since the last wet one, done, second_from
@@ -56,8 +63,16 @@ module Sandbag
           watches: @watches.map { |watch| {at: watch.at.utc.iso8601, dry: watch.dry} },
           done: done?,
           wet: wet?,
-          second_from: second_from&.utc&.iso8601
+          second_from: second_from&.utc&.iso8601,
+          places: watched.map { |place| {id: place.id, label: place.label} }
         }.compact
+      end
+
+      private
+
+      def where_wet
+        place = @watches.last.place
+        place ? "the #{Wording.inside(place.label)}" : "a joint"
       end
     end
   end

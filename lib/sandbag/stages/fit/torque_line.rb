@@ -9,9 +9,11 @@ module Sandbag
       # id: of the fastener, with the joint or point it is at; range: [TorqueRange, nil]; row: [Hash, nil] of
       # torques.yml; asks: [String, nil] what has to be known first; reading, estimate: [Job::Entry, nil];
       # wrench: [Hash, nil] scale and name of the wrench it was read with
-      attributes :id, :fastener, :label, :range, :row, :asks, :reading, :estimate, :wrench
+      # place: [Circuit::Place, nil] where it is
+      attributes :id, :fastener, :label, :range, :row, :asks, :reading, :estimate, :wrench, :place
 
-      def initialize(id:, fastener:, label:, range:, row:, asks: nil, reading: nil, estimate: nil, wrench: nil)
+      def initialize(id:, fastener:, label:, range:, row:, asks: nil, reading: nil, estimate: nil, wrench: nil,
+        place: nil)
         @id = id
         @fastener = fastener
         @label = label
@@ -21,6 +23,7 @@ module Sandbag
         @reading = reading
         @estimate = estimate
         @wrench = wrench
+        @place = place
         freeze
       end
 

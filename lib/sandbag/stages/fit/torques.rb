@@ -89,7 +89,7 @@ module Sandbag
         return [line_of(row, nil, row["label"])] if row["per"] == "once"
         places = @places.fetch(row["per"])
         places = places.select { |place| row["joints"].include?(place.fitting) } if row["joints"]
-        places.map { |place| line_of(row, place.at, label_of(row, place)) }
+        places.map { |place| line_of(row, place.at, label_of(row, place), place) }
       end
 
       # A nipple's own name says what it is.
@@ -97,11 +97,11 @@ module Sandbag
         (place.kind == "nipple") ? place.label : "#{row["label"]}: #{Wording.inside(place.label)}"
       end
 
-      def line_of(row, at, label)
+      def line_of(row, at, label, place = nil)
         id = [row["id"], at].compact.join(".")
         TorqueLine.new(id: id, fastener: row, label: label, range: @table.range(id), row: @table.row(id),
           asks: @table.asks(id), reading: newest("torque", id, row), estimate: newest("estimate", id, row),
-          wrench: wrench_at(newest("torque", id, row)))
+          wrench: wrench_at(newest("torque", id, row)), place: place)
       end
 
       def newest(kind, id, row)

@@ -16,6 +16,7 @@ module Sandbag
           **sequence,
           **Parts.new(@fit).to_h,
           torques: @fit.torques.lines.map { |line| torque(line) },
+          places: @fit.job.choose.places.map(&:to_h),
           others: @fit.torques.others.map { |line| {id: line.id, label: line.label} },
           wrench: @fit.torques.wrench,
           washers: @fit.washers.stacks.map { |stack| washers(stack) },
@@ -57,7 +58,7 @@ module Sandbag
 
       def torque(line)
         {
-          id: line.id, label: line.label, when: line.when, asks: ask(line), range: range(line),
+          id: line.id, label: line.label, place: line.place&.id, when: line.when, asks: ask(line), range: range(line),
           note: line.row&.fetch("label"),
           value_nm: line.reading&.data&.fetch("value"), by: (line.reading || line.estimate)&.by,
           tool: line.reading && (line.reading.data["instrument"] || line.wrench&.fetch("name", nil)),

@@ -65,7 +65,8 @@ module Sandbag
       def gauging(size)
         sized = Said.mm(size, "g") if unit.sizes.size > 1
         Gauging.new(readings, limits(size), places: unit.construction.gauge_places, piston: !fresh?, size: sized,
-          named: [(format("%g", size) if sized), unit.at].compact, at: [sized, (unit.label if unit.at)].compact.join(", "))
+          named: [(format("%g", size) if sized), unit.at].compact,
+          at: [sized, (unit.label if unit.at)].compact.join(", "))
       end
 
       def limits(size)

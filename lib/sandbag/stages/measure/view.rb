@@ -45,8 +45,8 @@ module Sandbag
 
       def judgements
         @measure.reports.flat_map do |report|
-          shown = report.sized_judgements.map { |judgement, size| {**judgement.to_h, size_mm: size} }
-          shown.map { |judgement| {**judgement, unit: report.unit.at, unit_name: (report.unit.label if report.unit.at)}.compact }
+          unit = report.unit.at ? {unit: report.unit.at, unit_name: report.unit.label} : {}
+          report.sized_judgements.map { |judgement, size| {**judgement.to_h, **unit, size_mm: size}.compact }
         end
       end
 

@@ -38,7 +38,7 @@ export function CloseStage({ job, view: close, isOpen: open }: StageProps<"close
             isOpen={!job.signed}
             onConfirm={(gate, met, name) => add("gate", { gate, met, ...(name ? { name } : {}) })}
             onWaive={(gate, lead, reason) => add("waived", { gate, lead, reason })}
-            onLeak={(value) => add("leak", { value })}
+            onLeak={(value, place) => add("leak", { value, ...(place ? { place } : {}) })}
             onBatch={(batch) => add("batch", { batch })}
             onRecheck={(on) => add("recheck", { on })}
           />

@@ -16,7 +16,7 @@ export interface GateActions {
   isOpen: boolean;
   onConfirm: (gate: string, met: boolean, name?: string) => void;
   onWaive: (gate: string, lead: string, reason: string) => void;
-  onLeak: (value: "dry" | "wet") => void;
+  onLeak: (value: "dry" | "wet", place?: string) => void;
   onBatch: (batch: string) => void;
   onRecheck: (on: string) => void;
 }

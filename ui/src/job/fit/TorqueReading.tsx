@@ -6,6 +6,7 @@ import styled from "styled-components";
 import type { TorqueLine } from "../../server/api";
 import { answer, client } from "../../server/client";
 import { useUnits } from "../../server/useUnits";
+import { PlaceMap } from "../../drawings/PlaceMap";
 import { Button } from "../../kit/Button";
 import { Choice } from "../../kit/Choice";
 import { InputBox } from "../../kit/EntryField";
@@ -50,6 +51,7 @@ export function TorqueReading({ job, fit, line, onTaken }: Props) {
       <div>
         <h3 data-figure="fastener">{line.label}</h3>
         {range ? <Aim range={range} /> : null}
+        {line.place && fit.places ? <PlaceMap places={fit.places} candidates={[]} at={[line.place]} /> : null}
         {range && line.note && line.note !== line.label ? <Quiet>{line.note}</Quiet> : null}
         {line.verdict === "over" || line.verdict === "under" ? (
           <Notice tone="stop" live>
