@@ -2,7 +2,7 @@
 
 require_relative "close_work"
 
-# Bleed and Feel by keys on the twin discs of the demonstration, and on to the signature.
+# Bleed and Feel by keys, and on to the signature: the twin discs of the demonstration, or any circuit.
 module BleedWorkByHand
   include CloseWorkByHand
 
@@ -39,5 +39,40 @@ module BleedWorkByHand
       press force.to_s, :enter
       press front.travel_mm(front.pressure_mpa(force), air_ml: 0.02).round(1).to_s, :enter
     end
+  end
+
+  # Strokes of every point, topped up whenever the reservoir asks.
+  def bleed_every_point
+    answer_looks "Before fluid moves"
+    stage_now("bleed")["points"].each do |point|
+      count_strokes(point["strokes_to_go"])
+      press "t", "c", "c", "c", "c"
+      expect(session).to have_button("Point finished", disabled: false)
+      press "f"
+      until_api { stage_now("bleed")["points"].find { |each| each["id"] == point["id"] }["done"] }
+    end
+    answer_looks "Last"
+  end
+
+  # Readings of the circuit with hardly any air in it, beside the page, and the hold by hand.
+  def read_and_hold
+    sheet = Sandbag::Circuit::Sheet.new(shown(job_id_now, "choose")["sheet"])
+    circuit = Sandbag::Circuit::Assembly.build(sheet)
+    reference = Sandbag::Circuit::Reference.force_n(sheet, circuit)
+    forces =
+      Sandbag::Feel::LowForces.of(circuit).first(4) + [0.42, 0.62, 0.82, 1.0].map { |share| (share * reference).round }
+    forces.each do |force|
+      add_entry(
+        "feel",
+        "reading",
+        {force: force, travel: circuit.travel_mm(circuit.pressure_mpa(force), air_ml: 0.002).round(2)}
+      )
+    end
+    add_entry("feel", "hold", {creep: 0.3})
+    session.refresh
+  end
+
+  def add_entry(stage, kind, data)
+    post("/jobs/#{job_id_now}/entries", {id: SecureRandom.uuid, stage: stage, kind: kind, data: data})
   end
 end

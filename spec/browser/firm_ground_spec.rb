@@ -3,53 +3,18 @@
 require_relative "helper"
 require_relative "cylinder_work"
 require_relative "fit_work"
-require_relative "close_work"
+require_relative "bleed_work"
 
 # Stops that hold, and the roads that lead out of them.
 RSpec.describe "Firm ground", :browser do
   include CylinderWorkByHand
   include FitWorkByHand
-  include CloseWorkByHand
+  include BleedWorkByHand
 
   def choose_route(label)
     session.find("button", text: "none picked").click
     session.find("[role=option]", text: label, exact_text: true).click
     expect(session).to have_content(label)
-  end
-
-  # Strokes of every point, topped up whenever the reservoir asks.
-  def bleed_every_point
-    answer_looks "Before fluid moves"
-    stage_now("bleed")["points"].each do |point|
-      count_strokes(point["strokes_to_go"])
-      press "t", "c", "c", "c", "c"
-      expect(session).to have_button("Point finished", disabled: false)
-      press "f"
-      until_api { stage_now("bleed")["points"].find { |each| each["id"] == point["id"] }["done"] }
-    end
-    answer_looks "Last"
-  end
-
-  # Readings of the circuit with hardly any air in it, beside the page, and the hold by hand.
-  def read_and_hold
-    sheet = Sandbag::Circuit::Sheet.new(shown(job_id_now, "choose")["sheet"])
-    circuit = Sandbag::Circuit::Assembly.build(sheet)
-    reference = Sandbag::Circuit::Reference.force_n(sheet, circuit)
-    forces =
-      Sandbag::Feel::LowForces.of(circuit).first(4) + [0.42, 0.62, 0.82, 1.0].map { |share| (share * reference).round }
-    forces.each do |force|
-      add_entry(
-        "feel",
-        "reading",
-        {force: force, travel: circuit.travel_mm(circuit.pressure_mpa(force), air_ml: 0.002).round(2)}
-      )
-    end
-    add_entry("feel", "hold", {creep: 0.3})
-    session.refresh
-  end
-
-  def add_entry(stage, kind, data)
-    post("/jobs/#{job_id_now}/entries", {id: SecureRandom.uuid, stage: stage, kind: kind, data: data})
   end
 
   it "puts a stopped job away as referred, by name, and takes it up again when the machine is back" do

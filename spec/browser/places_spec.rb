@@ -97,11 +97,45 @@ RSpec.describe "Places on a circuit", :browser do
     expect(browser_faults).to be_empty
   end
 
+  it "adds a hand master to a foot brake, from the order to both controls and a circuit of its own" do
+    post("/machines/ridgeline/circuits", {id: "spare-rear", name: "Spare rear", template: "road_rear"})
+    post("/jobs", {id: "walk", circuit_id: "spare-rear"})
+    open_page "/jobs/walk/ask"
+    answer_stops_by_key
+    session.find("button", text: "none picked").click
+    session.find("[role=option]", text: "Add a hand master").click
+    expect(session).to have_content("Opened: Master outlet, Hose to the foot master, lower end.")
+    session.click_link "Go on"
+    add_entry("choose", "fluid", {fluid: "dot4", stamped: "dot4"})
+    expect(stage_now("choose")["wanting"]).to include("cylinder", "hose.added_feed")
+    bring_all
+    stage_now("measure")["comparison"].each { |row| add_entry("measure", "compared", {row: row["id"], value: "same"}) }
+    session.refresh
+    session.click_link "Strip"
+    protect
+    session.click_link "Go on to Fit"
+    expect(session).to have_content("Foot lever beside it")
+    expect(fit_now["torques"].map { |line| line["id"] }).to include("clamp", "banjo.master", "comp_nut.added_feed")
+    fit_by_hand
+    session.click_link "Go on to Bleed"
+    bleed_every_point
+    session.click_link "Finish the fitting"
+    fit_by_hand
+    session.click_link "Go on to Feel"
+    read_and_hold
+    session.click_link "Go on to Close"
+    expect(session).to have_css("li[aria-label='Both controls tested']")
+    release
+    expect(job_now).to include("signed" => true)
+    open_page "/machines/ridgeline"
+    expect(session).to have_content("Spare rear, by hand")
+    expect(browser_faults).to be_empty
+  end
+
   # Whatever is still to be fetched, bought for this job.
   def bring_all
     stage_now("choose")["wanting"].each do |line|
-      post("/jobs/#{job_id_now}/entries", {id: SecureRandom.uuid, stage: "choose", kind: "pulled",
-                                           data: {line: line, reason: "bought for this job, compared with the old"}})
+      add_entry("choose", "pulled", {line: line, reason: "bought for this job, compared with the old"})
     end
     session.refresh
   end

@@ -32,7 +32,7 @@ module Sandbag
           against_proposal: ask.against_proposal,
           against_request: ask.against_request,
           offers: ask.due + ask.intake.offers,
-          places: ask.places.map(&:to_h),
+          places: ask.where.places.map(&:to_h),
           where: where,
           may_be_at: may_be_at,
           found_at: ask.all_found.transform_values { |at| at.map(&:id) },

@@ -16,6 +16,9 @@ module Sandbag
         freeze
       end
 
+      # @return [Circuit::Places] of the circuit that it works on
+      attr_reader :places
+
       # @return [Array<Circuit::Place>] where the repair could work; none where it needs no place
       attr_reader :candidates
 
