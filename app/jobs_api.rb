@@ -95,6 +95,10 @@ module App
       pdf "owner-sheet", OwnerSheet.new(*plain(desk.owner_sheet(id)), shop.name, plain(shop.display["length"])).render
     end
 
+    get "/:id/tag.pdf" do |id|
+      pdf "tag", Tag.new(plain(desk.head(id)), shop.name).render
+    end
+
     JobCsv::FILES.each_key do |name|
       get "/:id/#{name}.csv" do |id|
         store.jobs.find(id)

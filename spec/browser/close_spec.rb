@@ -58,20 +58,27 @@ RSpec.describe "Close", :browser do
     expect(session).to have_button("#{label}: Confirmed")
   end
 
-  it "waives nothing on the only brake" do
+  it "offers no waiver: what cannot be released goes on hold with its tag, and is resumed where it stood" do
     expect(session).to have_content("A second person has checked")
     expect(session).to have_no_button("Free play in range: waive")
-  end
-
-  it "waives by the lead's name and reason what may be waived, and says so" do
     open_page "/jobs/job-tourer-front/close"
-    session.click_button "Free play in range: waive"
-    expect(session).to have_button("Waive it", disabled: true)
-    session.fill_in "The lead's name", with: "M. Beck\n"
-    session.fill_in "Why it goes without", with: "cable side\n"
-    session.click_button "Waive it"
-    expect(gate("Free play in range")).to have_content("M. Beck: cable side").and have_content("waived")
-    expect(session).to have_no_button("No leak: waive")
+    session.find("summary", text: "It cannot be released now").click
+    expect(session).to have_button("On hold, not released", disabled: true)
+    session.fill_in "What is missing", with: "the wheel's axle nut is on order\n"
+    session.fill_in "Who puts it on hold", with: "M. Beck\n"
+    session.click_button "On hold, not released"
+    expect(session).to have_css("h2", text: "On hold, not released")
+    expect(session).to have_no_button("Sign and release")
+    tag = Net::HTTP.get_response(URI("#{served.url}/api/jobs/job-tourer-front/tag.pdf"))
+    expect(tag["content-type"]).to eq "application/pdf"
+    session.click_link "Bench"
+    expect(session).to have_css("h2", text: "On hold, not released")
+    session.find("[aria-label='On hold, not released'] a").click
+    expect(session).to have_content("the wheel's axle nut is on order")
+    session.click_link "Close"
+    session.click_button "Resume the job"
+    expect(session).to have_button("Sign and release", disabled: true)
+    expect(api("/jobs/job-tourer-front")).not_to include("on_hold")
   end
 
   it "says how high to fill for worn pads, and judges what is read" do

@@ -19,6 +19,7 @@ module Sandbag
         refuse_correction(entry) if entry.corrects || entry.undo?
         read = EntryReader.read(entry)
         refuse_put_away(read)
+        refuse_on_hold(read)
         refuse_stopped(read)
         refuse_unasked(read)
         @state.stage(read.stage).admit(read) unless read.undo?
@@ -55,8 +56,19 @@ module Sandbag
         raise Refusal.at("stage", "this job is put away as referred", "that the machine has come back, under Ask")
       end
 
+      def refuse_on_hold(entry)
+        held = @state.close.held
+        return if held.nil? || entry.kind == "photo" || entry.corrects == held.id
+        return if [%w[close held], %w[close resumed], %w[ask note]].include?([entry.stage, entry.kind])
+        raise Refusal.at("stage", "this job is on hold, not released: #{held.data["reason"]}",
+          "the job resumed, under Close")
+      end
+
+      # Said of the job, not done to the machine.
+      SAID = %w[photo held resumed].freeze
+
       def refuse_unasked(entry)
-        return if DRY.include?(entry.stage) || entry.undo? || entry.kind == "photo"
+        return if DRY.include?(entry.stage) || entry.undo? || SAID.include?(entry.kind)
         raise Refusal.at("stage", "not yet: no repair is chosen under Ask", "a route") unless @state.route
         where = @state.ask.where
         raise Refusal.at("stage", "not yet, first under Ask: #{where.asks}", "the place") if where.wanted?
@@ -70,7 +82,7 @@ module Sandbag
       end
 
       def refuse_stopped(entry)
-        return unless @state.stop && entry.stage != "ask"
+        return if !@state.stop || entry.stage == "ask" || SAID.include?(entry.kind)
         raise Refusal.at("stage", "do not use: #{@state.stop}", "another finding or route under Ask")
       end
     end

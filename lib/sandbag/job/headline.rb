@@ -10,7 +10,7 @@ module Sandbag
         freeze
       end
 
-      # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, stages (id, status, waits_for,
+      # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, on_hold, stages (id, status, waits_for,
       #   unresolved), complaint, wait, route,
       #   family of the fluid, promised
       def to_h
@@ -22,6 +22,7 @@ module Sandbag
           stop: @job.stop,
           do_not_use: @job.do_not_use,
           referred: referred,
+          on_hold: on_hold,
           stages: stages,
           complaint: ask.complaint,
           wait: @job.close.wait || ask.wait,
@@ -36,6 +37,11 @@ module Sandbag
       def referred
         away = @job.ask.referral
         away && {name: away.data["name"], to: away.data["to"], reason: away.data["reason"], at: away.at}.compact
+      end
+
+      def on_hold
+        held = @job.close.held unless @job.signed?
+        held && {name: held.data["name"], reason: held.data["reason"], at: held.at}
       end
 
       def stages

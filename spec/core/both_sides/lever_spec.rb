@@ -247,17 +247,6 @@ RSpec.describe "Limits of Feel and Close" do
       !fault(day).nil?
     end
 
-    it "waives nothing on the only brake" do
-      job = JobInMemory.new(found)
-      job.answer_stops
-      job.add("ask", "route", {"route" => "bleed"})
-      waive = -> { job.add("close", "waived", {"gate" => "bled", "lead" => "R. Tarn", "reason" => "late"}) }
-      job.add("ask", "intake", {"question" => "sole_brake", "value" => "yes"})
-      expect(problems(&waive).first.message).to include("only brake")
-      job.add("ask", "intake", {"question" => "sole_brake", "value" => "no"})
-      expect { waive.call }.not_to raise_error
-    end
-
     it "shows the wait of the second leak watch before one that Ask set" do
       job = JobInMemory.new(found)
       job.answer_stops

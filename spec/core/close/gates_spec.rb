@@ -56,11 +56,6 @@ RSpec.describe Sandbag::Close::Stage do
     end
   end
 
-  it "never waives what the trade never waives" do
-    never = Sandbag::Tables.rows("gates").select { |row| row["never_waived"] }.map { |row| row["trade"] }.uniq
-    expect(never.grep(/G/).sort).to eq %w[G01 G03 G08 G09 G10 G11 G14 G15 G16 G20 G22 G24]
-  end
-
   it "shows what the job did not touch as such, and asks nothing of it" do
     job = bled
     untouched = job.state.close.gates.select { |each| each.state == :not_touched }.map(&:id)
@@ -186,31 +181,55 @@ RSpec.describe Sandbag::Close::Stage do
   end
 
   describe "a waiver" do
-    def waive(job, gate, **more)
-      job.add("close", "waived", {"gate" => gate, "lead" => "M. Beck", "reason" => "not fitted here", **more})
-    end
-
-    it "is the lead's, with a reason, and only of what may be waived" do
+    it "is none, of no gate, by nobody; one that was entered before meets nothing" do
       job = bled
-      waive(job, "free_play")
-      expect(gate(job, "free_play")).to have_attributes(state: :met, waived: include("lead" => "M. Beck"))
-      expect(refusal_at { waive(job, "leak") }).to eq ["data/gate"]
-      expect(refusal_at { waive(job, "bled") }).to eq ["data/gate"]
-      expect(refusal_at { waive(job, "free_play", "lead" => " ") }).to eq ["data/lead"]
+      waiver = {"gate" => "free_play", "lead" => "M. Beck", "reason" => "not fitted here"}
+      refused = problems { job.add("close", "waived", waiver) }.first
+      expect([refused.pointer, refused.message]).to eq ["kind", "no gate is waived"]
+      before = JobInMemory.new(job.fitted)
+      before.instance_variable_set(:@entries, job.entries + [job.entries.last.with(
+        id: "w", stage: "close", kind: "waived", data: waiver, position: job.entries.size + 1
+      )])
+      expect(gate(before, "free_play").state).to eq :open
+    end
+  end
+
+  describe "a hold" do
+    let(:job) { bled }
+    let(:reason) { {"reason" => "no depth gauge for the lift", "name" => "M. Beck"} }
+
+    it "keeps the machine, says why, and takes nothing but a note, a photo or the resume" do
+      job.add("close", "held", reason)
+      expect(job.headline).to include(
+        do_not_use: "on hold, not released: no depth gauge for the lift",
+        waits_for: "on hold, not released: no depth gauge for the lift",
+        on_hold: include(name: "M. Beck", reason: "no depth gauge for the lift")
+      )
+      expect(refusal_at { job.add("bleed", "stroke") }).to eq ["stage"]
+      expect(refusal_at { job.confirm("firm") }).to eq ["stage"]
+      expect(refusal_at { job.add("close", "held", reason) }).to eq ["kind"]
+      job.add("ask", "note", {"text" => "gauge on order"})
     end
 
-    it "is none on the only brake" do
-      job = bled(sole_brake: "yes")
-      expect(refusal_at { waive(job, "free_play") }).to eq ["data/gate"]
-      expect(job.view("close")[:gates].map { |each| each[:waivable] }.uniq).to eq [false]
-      expect(gate(job, "second").state).to eq :open
-    end
-
-    it "ends when fluid moves again" do
-      job = bled
-      waive(job, "free_play")
+    it "ends where the job stood, by a resume or by taking it back" do
+      before = job.told
+      held = job.add("close", "held", reason)
+      job.add("close", "resumed")
+      expect(job.told[:waits_for]).to eq before[:waits_for]
+      expect(job.headline).not_to include(:on_hold, :do_not_use)
+      expect(refusal_at { job.add("close", "resumed") }).to eq ["kind"]
+      expect(held).to be_a(String)
+      again = job.add("close", "held", reason)
+      job.undo("close", again)
       job.add("bleed", "stroke")
-      expect(gate(job, "free_play").state).to eq :open
+      expect(job.state).not_to be_on_hold
+    end
+
+    it "is possible under a stop, and before any question is answered" do
+      stopped = JobInMemory.new(sheet(twin_disc_plain), careful: false)
+      stopped.write("ask", "flag", {"flag" => "R18"})
+      stopped.write("close", "held", reason)
+      expect(stopped.headline[:on_hold]).to include(reason: "no depth gauge for the lift")
     end
   end
 

@@ -24,6 +24,7 @@ export function Bench() {
   // shown together: what falls due would push aside what stands below it
   const due = useQuery(dueQuery);
   const { items, more } = pagesOf(query);
+  const held = items.filter((job) => job.on_hold);
   // what is open is all of it on the bench, however many pages it takes
   useEffect(() => {
     if (more && !query.isFetching) more();
@@ -54,7 +55,13 @@ export function Bench() {
                 <DayPlanner />
               ) : (
                 <>
-                  <JobList label="Open jobs" jobs={items} />
+                  <JobList label="Open jobs" jobs={items.filter((job) => !job.on_hold)} />
+                  {held.length > 0 ? (
+                    <>
+                      <h2>On hold, not released</h2>
+                      <JobList label="On hold, not released" jobs={held} />
+                    </>
+                  ) : null}
                   <OtherJobs state="referred" title="Referred" />
                   <OtherJobs state="closed" title="Signed off" />
                 </>

@@ -46,7 +46,12 @@ export function JobHead({ job, stage }: { job: Job; stage: Stage }) {
           <strong>Do not use.</strong> {job.stop}
         </Notice>
       ) : null}
-      {job.do_not_use && !job.stop && stage !== "ask" ? (
+      {job.on_hold ? (
+        <Notice tone="stop">
+          <strong>On hold, not released.</strong> {job.on_hold.reason}. It is resumed under Close.
+        </Notice>
+      ) : null}
+      {job.do_not_use && !job.stop && !job.on_hold && stage !== "ask" ? (
         <Notice tone="warn">
           <strong>Do not use the machine.</strong> {job.do_not_use}. This job puts it right.
         </Notice>

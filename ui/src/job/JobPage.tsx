@@ -68,7 +68,7 @@ function StageFrame({ job, stage }: { job: Job; stage: Shown }) {
         const view = answer[stage];
         return view && Page ? (
           <>
-            <Page job={job} view={view} isOpen={!job.signed && !job.stop} />
+            <Page job={job} view={view} isOpen={!job.signed && !job.stop && !job.on_hold} />
             <Cautions cautions={view.cautions} />
           </>
         ) : null;

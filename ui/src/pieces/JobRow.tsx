@@ -77,6 +77,13 @@ export function JobRow({ job }: { job: JobLine }) {
           <div>
             <Mark kind="stop">Referred</Mark> <small>{referralSaid(job.referred)}</small>
           </div>
+        ) : job.on_hold ? (
+          <div>
+            <Mark kind="stop">On hold, not released</Mark>{" "}
+            <small>
+              <Clamped $lines={2}>{job.on_hold.reason}</Clamped>
+            </small>
+          </div>
         ) : job.stop ? (
           <div>
             <Mark kind="stop">Do not use</Mark>{" "}

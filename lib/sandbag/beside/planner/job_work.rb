@@ -21,7 +21,7 @@ module Sandbag
 
       # A machine that another workshop has to see, or that is put away, is not worked on here.
       def plannable?
-        @line.values_at(:stop, :referred, :damaged, :signed).none? && pieces.any?
+        @line.values_at(:stop, :referred, :on_hold, :damaged, :signed).none? && pieces.any?
       end
 
       # @return [Work]

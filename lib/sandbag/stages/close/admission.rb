@@ -10,13 +10,16 @@ module Sandbag
         freeze
       end
 
-      # Refuses to confirm what is computed or not touched, a waiver where there is none, a cure before the work is
+      # Refuses to confirm what is computed or not touched, any waiver, a second hold and a resume without one, a cure
+      # before the work is
       # done, a wet place that is none, a function test before the lever is proven, a day that is none or past, and a
       # signature over an open gate.
       def admit(entry)
         case entry.kind
         when "gate" then admit_gate(entry.data)
-        when "waived" then admit_waiver(entry.data)
+        when "waived" then refuse_waiver
+        when "held" then refuse_held_twice
+        when "resumed" then refuse_not_held
         when "cured" then admit_cure(entry.data["flag"])
         when "leak" then admit_leak(entry.data)
         when "recheck" then admit_recheck(entry)
@@ -48,12 +51,17 @@ module Sandbag
         refuse_open(@close.open_gates.reject { |each| each.id == Stage::LAST }, "no function test yet")
       end
 
-      def admit_waiver(data)
-        gate = find(data["gate"])
-        raise Refusal.at("data/gate", "on the only brake no gate is waived", "the gate itself") if @close.sole?
-        return if gate.waivable? && gate.state == :open
-        raise Refusal.at("data/gate", "#{gate.label} is not open, or never waived",
-          @close.gates.select { |each| each.waivable? && each.state == :open }.map(&:id).join(", "))
+      # Jobs on record have it.
+      def refuse_waiver
+        raise Refusal.at("kind", "no gate is waived", "the gate met, or the job put on hold, not released")
+      end
+
+      def refuse_held_twice
+        raise Refusal.at("kind", "this job is on hold", "the job resumed first") if @close.held
+      end
+
+      def refuse_not_held
+        raise Refusal.at("kind", "this job is not on hold", "a job that is on hold") unless @close.held
       end
 
       def find(id)

@@ -5,9 +5,9 @@ module Sandbag
     # One release gate, or one step at the end, of a job.
     #
     # @attr row [Hash] of gates.yml; id, label [String] its own, where there is one for each nipple; state [Symbol]
-    #   :met, :open or :not_touched; why [String, nil] why it is open; known [Boolean] another stage says; waived [Hash,
-    #   nil] lead and reason; name [String, nil] who confirmed it, where that takes a name
-    Gate = Struct.new(:row, :id, :label, :state, :why, :known, :waived, :name, keyword_init: true) do
+    #   :met, :open or :not_touched; why [String, nil] why it is open; known [Boolean] another stage says; name [String,
+    #   nil] who confirmed it, where that takes a name
+    Gate = Struct.new(:row, :id, :label, :state, :why, :known, :name, keyword_init: true) do
       # Holds nothing up any more.
       def met
         state != :open
@@ -21,10 +21,6 @@ module Sandbag
       # Done at the end, and holds nothing up.
       def step?
         row["step"] == true
-      end
-
-      def waivable?
-        !row["never_waived"] && !step?
       end
     end
   end

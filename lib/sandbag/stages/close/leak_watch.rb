@@ -9,18 +9,18 @@ module Sandbag
     class LeakWatch
       APART_S = 60 * Tables::Figures.value("watch_apart")
 
-      # @attr at [Time]; dry [Boolean]; place [Circuit::Place, nil] where it was wet
+      # @attr at [Time]; dry [Boolean]; place [String, nil] id of the place that was wet
       Watch = Struct.new(:at, :dry, :place, keyword_init: true)
 
       # @param job [Job::State]
       def initialize(job)
-        @places = job.choose.places
+        @job = job
         since = job.bleed.last_disturbed
         feel = job.journal.of("feel").after(since).of("test").select { |entry| entry.data["test"] == "leak_watch" }
         close = job.journal.of("close").after(since).of("leak")
         @watches = (feel + close).sort_by(&:position).map do |entry|
           Watch.new(at: Time.iso8601(entry.at), dry: entry.data["value"] == "dry",
-            place: @places.find_id(entry.data["place"])).freeze
+            place: entry.data["place"]).freeze
         end.freeze
         freeze
       end
@@ -54,7 +54,7 @@ module Sandbag
 
       # @return [Array<Circuit::Place>] where it is watched
       def watched
-        @places.of_kind("joint", "nipple")
+        @job.choose.places.of_kind("joint", "nipple")
       end
 
       # @return [Hash] watches (at, dry) since the last wet one, done, second_from
@@ -71,7 +71,7 @@ module Sandbag
       private
 
       def where_wet
-        place = @watches.last.place
+        place = watched.find { |each| each.id == @watches.last.place }
         place ? "the #{Wording.inside(place.label)}" : "a joint"
       end
     end

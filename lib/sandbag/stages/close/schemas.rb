@@ -39,7 +39,6 @@ module Sandbag
           "alone?" => [TrueClass, FalseClass],
           "by_name?" => String,
           "step?" => [TrueClass, FalseClass],
-          "never_waived?" => [TrueClass, FalseClass],
           "caution?" => String
         }) { |row| Schemas.gate(row) }
       }.freeze

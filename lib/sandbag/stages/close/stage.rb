@@ -45,9 +45,10 @@ module Sandbag
         job.ask.flags.standing
       end
 
-      # The only brake on the machine: nothing is waived.
-      def sole?
-        job.ask.intake.value("sole_brake") == "yes"
+      # @return [Job::Entry, nil] that put the job on hold, not released; nil once it was resumed
+      def held
+        entry = entries.last("held", "resumed")
+        entry if entry&.kind == "held"
       end
 
       # @return [LeakWatch]
@@ -115,9 +116,8 @@ module Sandbag
 
       def gate(row, id, label)
         state, why, known = judged(row, id)
-        waived = waivers[id] if state == :open && !row["never_waived"] && !sole?
-        Gate.new(row: row, id: id, label: label, state: waived ? :met : state, why: why, known: known || false,
-          waived: waived, name: confirmations.dig(id, "name")).freeze
+        Gate.new(row: row, id: id, label: label, state: state, why: why, known: known || false,
+          name: confirmations.dig(id, "name")).freeze
       end
 
       # @return [Array(Symbol, String, Boolean)] state, why it is open, whether another stage said so
@@ -143,10 +143,6 @@ module Sandbag
 
       def confirmations
         @confirmations ||= fresh.by("gate", "gate")
-      end
-
-      def waivers
-        @waivers ||= fresh.by("waived", "gate")
       end
     end
   end

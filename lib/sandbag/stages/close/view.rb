@@ -18,7 +18,6 @@ module Sandbag
           places: places,
           gates: @close.gates.map { |gate| gate_view(gate) },
           ready: @close.ready?,
-          sole: @close.sole?,
           leak_watch: @close.leak_watch.to_h,
           level: @close.level.to_h,
           fluid_balance: @close.fluid_balance,
@@ -59,8 +58,6 @@ module Sandbag
           alone: gate.row["alone"] || false,
           by_name: gate.row["by_name"],
           name: gate.name,
-          waivable: gate.waivable? && !@close.sole?,
-          waived: gate.waived&.slice("lead", "reason"),
           why: (gate.why unless gate.met),
           caution: caution
         }.compact

@@ -33,7 +33,7 @@ const Column = styled.div`
 export function AskStage({ job, view: ask }: StageProps<"ask">) {
   const knowledge = useQuery(knowledgeQuery);
   const { add } = useEntries(job, "ask");
-  const isOpen = !job.signed && !job.referred;
+  const isOpen = !job.signed && !job.referred && !job.on_hold;
   const [seen, setSeen] = useState<{ finding: string; value: string }>();
   const find = (tables: Knowledge) => (finding: string, value: string) => {
     const ordinary = tables.findings.find((row) => row.id === finding)?.ordinary;

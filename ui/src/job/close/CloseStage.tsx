@@ -8,6 +8,7 @@ import { useEntries } from "../useEntries";
 import type { StageProps } from "../StageProps";
 import { CureList } from "./CureList";
 import { LevelPanel } from "./LevelPanel";
+import { OnHold } from "./OnHold";
 import { RecheckPanel } from "./RecheckPanel";
 import { Signature } from "./Signature";
 import { WalkRound } from "./WalkRound";
@@ -35,9 +36,8 @@ export function CloseStage({ job, view: close, isOpen: open }: StageProps<"close
           />
           <WalkRound
             close={close}
-            isOpen={!job.signed}
+            isOpen={!job.signed && !job.on_hold}
             onConfirm={(gate, met, name) => add("gate", { gate, met, ...(name ? { name } : {}) })}
-            onWaive={(gate, lead, reason) => add("waived", { gate, lead, reason })}
             onLeak={(value, place) => add("leak", { value, ...(place ? { place } : {}) })}
             onBatch={(batch) => add("batch", { batch })}
             onRecheck={(on) => add("recheck", { on })}
@@ -45,7 +45,16 @@ export function CloseStage({ job, view: close, isOpen: open }: StageProps<"close
         </Panel>
         <Column>
           <Panel>
-            <Signature job={job} close={close} onSign={(name) => add("signed", { name })} />
+            {job.on_hold ? null : (
+              <Signature job={job} close={close} onSign={(name) => add("signed", { name })} />
+            )}
+            {job.signed ? null : (
+              <OnHold
+                job={job}
+                onHold={(reason, name) => add("held", { reason, name })}
+                onResume={() => add("resumed", {})}
+              />
+            )}
             <Row $gap={1}>
               <a href={`/api/jobs/${job.id}/owner-sheet.pdf`} target="_blank" rel="noreferrer">
                 Owner&apos;s sheet, PDF

@@ -8,14 +8,12 @@ import { Row } from "../../kit/layout";
 import { Mark, Sign } from "../../kit/Mark";
 import type { Close } from "../../server/api";
 import { LeakWatch } from "./LeakWatch";
-import { Waiver } from "./Waiver";
 
 export type Gate = Close["gates"][number];
 
 export interface GateActions {
   isOpen: boolean;
   onConfirm: (gate: string, met: boolean, name?: string) => void;
-  onWaive: (gate: string, lead: string, reason: string) => void;
   onLeak: (value: "dry" | "wet", place?: string) => void;
   onBatch: (batch: string) => void;
   onRecheck: (on: string) => void;
@@ -83,11 +81,6 @@ export function GateRow({ gate, close, ...actions }: Props) {
         {gate.waived ? <small>{`${gate.waived.lead}: ${gate.waived.reason}`}</small> : null}
       </div>
       <Settling gate={gate} close={close} {...actions} />
-      {actions.isOpen && !gate.met && gate.waivable ? (
-        <div data-wide>
-          <Waiver gate={gate} onWaive={actions.onWaive} />
-        </div>
-      ) : null}
     </Item>
   );
 }
