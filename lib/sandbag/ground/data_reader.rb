@@ -26,6 +26,7 @@ module Sandbag
       Refusal.within(name) do
         case rule["type"]
         when "text" then text(typed, rule["max"], name)
+        when "person" then person(typed, rule["max"], name)
         when "id" then known(typed, Tables.ids(rule["table"]), name)
         when "boolean" then boolean(typed, name)
         when "money" then Money.parse(typed)
@@ -39,6 +40,13 @@ module Sandbag
     def self.text(typed, max, name)
       return typed.strip if typed.is_a?(String) && !typed.strip.empty? && typed.length <= max
       raise Refusal.at("", "#{name} is missing or too long", "text of 1 to #{max} characters")
+    end
+
+    # Somebody's name: spaces and signs alone are nobody's.
+    def self.person(typed, max, name)
+      read = text(typed, max, name)
+      raise Refusal.at("", "#{name} names nobody", "a name with letters in it") if Person.none?(read)
+      read
     end
 
     def self.known(typed, ids, name)
@@ -63,6 +71,6 @@ module Sandbag
       return typed.uniq if list && typed.size.between?(1, max)
       raise Refusal.at("", "#{name} is not a list of ids", "1 to #{max} ids")
     end
-    private_class_method :text, :known, :boolean, :table, :names
+    private_class_method :text, :person, :known, :boolean, :table, :names
   end
 end

@@ -7,7 +7,7 @@ module Sandbag
     module EntryShape
       # type of knowledge/entry_kinds.yml => what its value is once it was read
       READ = {
-        "text" => [String], "id" => [String], "choice" => [String], "date" => [String],
+        "text" => [String], "person" => [String], "id" => [String], "choice" => [String], "date" => [String],
         "boolean" => [TrueClass, FalseClass], "money" => [Integer], "measure" => [Numeric], "measures" => [Array],
         "names" => [Array], "table" => [Hash]
       }.freeze

@@ -194,6 +194,17 @@ RSpec.describe Sandbag::Close::Stage do
     end
   end
 
+  describe "the second person" do
+    it "is another than the one who signs, however the name is written" do
+      job = bled(sole_brake: "yes")
+      job.confirm_all
+      expect(refusal_at { job.add("close", "signed", {"name" => "Martha Beck"}) }).to eq ["data/name"]
+      expect(refusal_at { job.add("close", "signed", {"name" => "\u200b"}) }).to eq ["data/name"]
+      job.add("close", "signed", {"name" => "R. Tarn"})
+      expect(job.state).to be_signed
+    end
+  end
+
   describe "a hold" do
     let(:job) { bled }
     let(:reason) { {"reason" => "no depth gauge for the lift", "name" => "M. Beck"} }

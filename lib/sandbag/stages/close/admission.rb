@@ -13,7 +13,7 @@ module Sandbag
       # Refuses to confirm what is computed or not touched, any waiver, a second hold and a resume without one, a cure
       # before the work is
       # done, a wet place that is none, a function test before the lever is proven, a day that is none or past, and a
-      # signature over an open gate.
+      # signature over an open gate or by the person who checked it as the second.
       def admit(entry)
         case entry.kind
         when "gate" then admit_gate(entry.data)
@@ -25,7 +25,7 @@ module Sandbag
         when "recheck" then admit_recheck(entry)
         when "worn" then admit_worn(entry.data["part"])
         when "level" then admit_level
-        when "signed" then refuse_open(@close.open_gates, "cannot be signed")
+        when "signed" then admit_signature(entry.data["name"])
         end
       end
 
@@ -67,6 +67,13 @@ module Sandbag
       def find(id)
         @close.gates.find { |each| each.id == id } ||
           raise(Refusal.at("data/gate", "this job has no gate “#{id}”", @close.gates.map(&:id).join(", ")))
+      end
+
+      def admit_signature(name)
+        refuse_open(@close.open_gates, "cannot be signed")
+        second = @close.gates.find { |gate| gate.id == Stage::SECOND }&.name
+        return unless second && Person.same?(second, name)
+        raise Refusal.at("data/name", "#{name} checked as the second person too", "two people: one signs, another checks")
       end
 
       def admit_leak(data)

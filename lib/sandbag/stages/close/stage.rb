@@ -6,6 +6,8 @@ module Sandbag
     class Stage < Job::Stage
       # Everything else must stand first: nothing is wheeled or ridden on an unproven lever.
       LAST = "function"
+      # Somebody else has checked.
+      SECOND = "second"
 
       # @return [Array<Gate>] every gate and step that this kind of circuit has, in the order of the table
       def gates
