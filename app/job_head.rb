@@ -9,7 +9,7 @@ module App
       kind = Sandbag::Circuit::Kind.find(circuit[:sheet]["kind"])
       {
         id: job[:id],
-        machine: machine.slice(:id, :name, :kind),
+        machine: {**machine.slice(:id, :name, :kind), training: machine[:training] == 1},
         circuit: {
           **circuit.slice(:id, :name),
           kind: kind.id

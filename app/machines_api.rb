@@ -122,7 +122,7 @@ module App
       end
 
       def shown(machine)
-        machine.except(:used_for).merge(use: machine[:used_for])
+        machine.except(:used_for).merge(use: machine[:used_for], training: machine[:training] == 1)
       end
 
       # Circuits and their values, not their jobs: another machine has its own history.
@@ -137,7 +137,10 @@ module App
 
       # What the owner calls it, where it stands, how it is used, and its odometer or hours.
       def own(body)
-        {mark: body["mark"], place: body["place"], used_for: body["use"], meter: body["meter"]}.compact
+        {mark: body["mark"], place: body["place"], used_for: body["use"], meter: body["meter"],
+         training: if body.key?("training")
+                     body["training"] ? 1 : 0
+                   end}.compact
       end
 
       # An id made of another may be taken, or too long.

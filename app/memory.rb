@@ -57,14 +57,14 @@ module App
     def state(store, job_id, circuit, shop)
       @lock.synchronize do
         journal = journal(store, job_id)
-        kind, use = store.machines.kind_and_use(circuit[:machine_id])
+        kind, use, training = store.machines.nature(circuit[:machine_id])
         months = Sandbag::Fluid::ChangeDue.most_months(shop.fluid_months, use)
-        key = key(journal.position, circuit, shop.lubricant, kind, months, shop.schools)
+        key = key(journal.position, circuit, shop.lubricant, kind, months, shop.schools, training == 1)
         kept = @jobs[job_id]
         return kept.state if kept.key == key
         state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]),
           lubricant: shop.lubricant, machine_kind: kind, fluid_months: months, schools: shop.schools,
-          last_good: store.jobs.last_good(circuit[:id]))
+          training: training == 1, last_good: store.jobs.last_good(circuit[:id]))
         keep(job_id, Kept.new(journal, key, state)).state
       end
     end
@@ -80,7 +80,7 @@ module App
           Kept.new(
             state.journal,
             key(state.journal.position, circuit, state.lubricant, state.machine_kind, state.fluid_months,
-              state.schools),
+              state.schools, state.training),
             state
           )
         )

@@ -31,7 +31,8 @@ module Demo
     private
 
     def add_machine(machine)
-      @store.machines.add(id: machine["id"], name: machine["name"], kind: machine["kind"], note: machine["note"])
+      @store.machines.add(id: machine["id"], name: machine["name"], kind: machine["kind"], note: machine["note"],
+        training: 1)
       machine["circuits"].each do |circuit|
         parts =
           circuit["parts"].map do |part|

@@ -34,7 +34,7 @@ module Store
       @machines.where(retired_at: nil).group_and_count(:kind).to_h { |row| [row[:kind], row[:count]] }
     end
 
-    # @param changes [Hash] name, kind, note, mark, place, used_for, meter, retired_at
+    # @param changes [Hash] name, kind, note, mark, place, used_for, meter, training, retired_at
     def change(id, changes)
       @machines.where(id: id).update(changes) if changes.any?
       find(id)
@@ -44,9 +44,9 @@ module Store
       !@machines.where(id: id).empty?
     end
 
-    # @return [Array(String, String)] of machine_kinds.yml and machine_uses.yml
-    def kind_and_use(id)
-      @machines.where(id: id).get(%i[kind used_for])
+    # @return [Array(String, String, Integer)] of machine_kinds.yml and machine_uses.yml, and 1 if it is for training
+    def nature(id)
+      @machines.where(id: id).get(%i[kind used_for training])
     end
 
     def find(id)

@@ -13,7 +13,7 @@ module Sandbag
       # @return [Entry] with its data read
       # Refuses what EntryReader refuses, any entry on a signed job or on one put away as referred, a correction that
       # has nothing to correct, work under a stop or before the questions that can stop it are answered, and what the
-      # entry's stage does not admit.
+      # entry's stage does not admit; and a simulated reading on a real machine.
       def admit(entry)
         refuse_closed
         refuse_correction(entry) if entry.corrects || entry.undo?
@@ -21,6 +21,7 @@ module Sandbag
         refuse_put_away(read)
         refuse_on_hold(read)
         refuse_stopped(read)
+        refuse_simulated(read)
         refuse_unasked(read)
         @state.stage(read.stage).admit(read) unless read.undo?
         read
@@ -62,6 +63,15 @@ module Sandbag
         return if [%w[close held], %w[close resumed], %w[ask note]].include?([entry.stage, entry.kind])
         raise Refusal.at("stage", "this job is on hold, not released: #{held.data["reason"]}",
           "the job resumed, under Close")
+      end
+
+      # What a simulated instrument calls itself.
+      SIMULATED = /\A\s*simulated\b/i
+
+      def refuse_simulated(entry)
+        return if @state.training || !entry.data["instrument"]&.match?(SIMULATED)
+        raise Refusal.at("data/instrument", "a simulated reading proves nothing about a real machine",
+          "a reading of the machine itself; or the machine marked for training")
       end
 
       # Said of the job, not done to the machine.

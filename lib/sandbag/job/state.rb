@@ -9,7 +9,7 @@ module Sandbag
       USUAL_STAGES = %w[ask choose bleed feel close].freeze
 
       attr_reader :journal, :fitted, :lubricant, :machine_kind, :fluid_months, :schools, :last_good,
-        :counted
+        :counted, :training
 
       # @param journal [Journal]
       # @param fitted [Circuit::Sheet] the circuit as the machine's record has it
@@ -19,9 +19,10 @@ module Sandbag
       #   it: Fluid::ChangeDue.most_months
       # @param schools [Hash{String => String}] what the shop holds with, see Airway::Schools
       # @param last_good [Hash, nil] at, and fit of the lever when the circuit was last signed off, see Feel::Baseline
+      # @param training [Boolean] the machine is made up, or kept to learn on
       # @param counted [Bleed::Count, nil] strokes of the same job one entry ago
       def initialize(journal, fitted, lubricant: Fluid::Lubricants::USUAL, machine_kind: nil, fluid_months: nil,
-        schools: {}, last_good: nil, counted: nil)
+        schools: {}, last_good: nil, training: false, counted: nil)
         @journal = journal
         @fitted = fitted
         @lubricant = lubricant
@@ -29,6 +30,7 @@ module Sandbag
         @fluid_months = fluid_months
         @schools = schools
         @last_good = last_good
+        @training = training
         @counted = counted
         @built = {}
         freeze
@@ -38,7 +40,8 @@ module Sandbag
       # @return [State]
       def with(entry)
         State.new(journal.with(entry), fitted, lubricant: lubricant, machine_kind: machine_kind,
-          fluid_months: fluid_months, schools: schools, last_good: last_good, counted: @built["bleed"]&.count)
+          fluid_months: fluid_months, schools: schools, last_good: last_good, training: training,
+          counted: @built["bleed"]&.count)
       end
 
       STAGES.each { |id| define_method(id) { stage(id) } }

@@ -28,6 +28,7 @@ export function MachineHead({ machine }: { machine: Machine }) {
       <Row>
         <h1>{machine.name}</h1>
         {machine.retired_at ? <Mark kind="quiet">Retired</Mark> : null}
+        {machine.training ? <Mark kind="quiet">For training</Mark> : null}
         <Button onPress={() => setEditing(!isEditing)}>{isEditing ? "Done" : "Edit machine"}</Button>
         <a href={`/api/archive/machines/${machine.id}`} download>
           Whole record, JSON
@@ -127,12 +128,16 @@ function MachineEditor({ machine }: { machine: Machine }) {
         <Button isDisabled={copy.isPending} onPress={() => copy.mutate()}>
           Copy this machine
         </Button>
+        <Button onPress={() => change.mutate({ training: !machine.training })}>
+          {machine.training ? "A real machine" : "For training only"}
+        </Button>
         <Button onPress={() => change.mutate({ retired: !machine.retired_at })}>
           {machine.retired_at ? "Bring back" : "Retire"}
         </Button>
       </Row>
       <Quiet>
         A copy has the same circuits and values, and no history. A retired machine keeps its history.
+        Simulated instruments are offered on a machine for training, and on no other.
       </Quiet>
     </Panel>
   );

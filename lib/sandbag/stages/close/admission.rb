@@ -73,7 +73,8 @@ module Sandbag
         refuse_open(@close.open_gates, "cannot be signed")
         second = @close.gates.find { |gate| gate.id == Stage::SECOND }&.name
         return unless second && Person.same?(second, name)
-        raise Refusal.at("data/name", "#{name} checked as the second person too", "two people: one signs, another checks")
+        raise Refusal.at("data/name", "#{name} checked as the second person too",
+          "two people: one signs, another checks")
       end
 
       def admit_leak(data)

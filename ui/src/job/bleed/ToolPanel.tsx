@@ -7,6 +7,7 @@ import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
+import { OnTrainingMachine } from "../OnTrainingMachine";
 import { useEntries } from "../useEntries";
 import { time } from "../../kit/time";
 import { useSecondsLeft } from "../../kit/useSecondsLeft";
@@ -90,9 +91,11 @@ export function ReportPanel({ job, bleed, isOpen }: Props) {
             value=""
             onFinish={(text) => add("tool_report", { lamp: "on", report: text })}
           />
-          <Button isDisabled={simulated.isPending} onPress={() => simulated.mutate()}>
-            Simulated tool
-          </Button>
+          <OnTrainingMachine job={job}>
+            <Button isDisabled={simulated.isPending} onPress={() => simulated.mutate()}>
+              Simulated tool
+            </Button>
+          </OnTrainingMachine>
         </Row>
       ) : null}
       {report ? (

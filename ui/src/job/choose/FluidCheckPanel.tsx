@@ -9,6 +9,7 @@ import { FoldingPanel } from "../../kit/FoldingPanel";
 import { Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
+import { OnTrainingMachine } from "../OnTrainingMachine";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -93,7 +94,9 @@ function PenReading({ job, choose }: { job: Job; choose: Choose }) {
           value={choose.water === undefined ? "" : String(choose.water)}
           onFinish={(water) => add("water", { water })}
         />
-        <Button onPress={() => pen.mutate()}>Read the simulated pen</Button>
+        <OnTrainingMachine job={job}>
+          <Button onPress={() => pen.mutate()}>Read the simulated pen</Button>
+        </OnTrainingMachine>
       </Row>
     </>
   );

@@ -9,6 +9,7 @@ import { Button } from "../../kit/Button";
 import { figure } from "../../kit/format";
 import { Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
+import { OnTrainingMachine } from "../OnTrainingMachine";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -86,9 +87,11 @@ export function GaugePanel({ job, feel, sheet }: Props) {
         <FileTrigger acceptedFileTypes={[".csv", ".txt", "text/csv"]} onSelect={take}>
           <Button>Read a gauge&apos;s file</Button>
         </FileTrigger>
-        <Button isDisabled={simulated.isPending} onPress={() => simulated.mutate()}>
-          Simulated gauge
-        </Button>
+        <OnTrainingMachine job={job}>
+          <Button isDisabled={simulated.isPending} onPress={() => simulated.mutate()}>
+            Simulated gauge
+          </Button>
+        </OnTrainingMachine>
         <Quiet>or drop it here: force and travel under a header, with time or without.</Quiet>
       </Row>
       {read.error ? (

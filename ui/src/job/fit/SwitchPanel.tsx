@@ -7,6 +7,7 @@ import { EntryField } from "../../kit/EntryField";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
+import { OnTrainingMachine } from "../OnTrainingMachine";
 import { useEntries } from "../useEntries";
 import type { FitProps } from "./fitProps";
 
@@ -109,13 +110,15 @@ function Contact({ job, fit, electrics, state, isOpen }: ContactProps) {
           >
             Open
           </Button>
-          <Button
-            aria-label={`Read the simulated meter: ${where}`}
-            isDisabled={simulated.isPending}
-            onPress={() => simulated.mutate()}
-          >
-            Simulated meter
-          </Button>
+          <OnTrainingMachine job={job}>
+            <Button
+              aria-label={`Read the simulated meter: ${where}`}
+              isDisabled={simulated.isPending}
+              onPress={() => simulated.mutate()}
+            >
+              Simulated meter
+            </Button>
+          </OnTrainingMachine>
         </Row>
       ) : null}
     </>

@@ -15,6 +15,7 @@ import { Notice } from "../../kit/Notice";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { leaveOnEscape } from "../leaveOnEscape";
 import { ReadingLine } from "../ReadingLine";
+import { OnTrainingMachine } from "../OnTrainingMachine";
 import { useEntries } from "../useEntries";
 import type { FitProps } from "./fitProps";
 import { ServiceFigure } from "./ServiceFigure";
@@ -143,9 +144,11 @@ function Take({ job, fit, line, onTaken }: Props) {
         </Button>
       </ReadingLine>
       <Row $gap={1}>
-        <Button isDisabled={!fit.wrench || simulated.isPending} onPress={() => simulated.mutate()}>
-          Read the simulated wrench
-        </Button>
+        <OnTrainingMachine job={job}>
+          <Button isDisabled={!fit.wrench || simulated.isPending} onPress={() => simulated.mutate()}>
+            Read the simulated wrench
+          </Button>
+        </OnTrainingMachine>
         {line.turns ? (
           <Button
             onPress={() => {

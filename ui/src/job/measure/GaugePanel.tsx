@@ -15,6 +15,7 @@ import { ReasonButton } from "../../kit/ReasonButton";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { leaveOnEscape } from "../leaveOnEscape";
 import { ReadingLine } from "../ReadingLine";
+import { OnTrainingMachine } from "../OnTrainingMachine";
 import { useEntries } from "../useEntries";
 import { LimitsPanel } from "./LimitsPanel";
 
@@ -141,9 +142,11 @@ function Reading({ job, measure, again, onTaken }: ReadingProps) {
         </Button>
       </ReadingLine>
       <Row>
-        <Button isDisabled={simulated.isPending} onPress={() => simulated.mutate(place.id)}>
-          Read the simulated gauge
-        </Button>
+        <OnTrainingMachine job={job}>
+          <Button isDisabled={simulated.isPending} onPress={() => simulated.mutate(place.id)}>
+            Read the simulated gauge
+          </Button>
+        </OnTrainingMachine>
       </Row>
     </>
   );
