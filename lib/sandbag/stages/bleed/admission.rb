@@ -13,8 +13,9 @@ module Sandbag
 
       # Refuses to move fluid before machine, mechanic and tool are ready and the circuit is shut, and after a lever
       # that did not hold until that is said; a stroke the reservoir may not bear, or more millilitres than were in it;
-      # a refill with the nipple open; a point the circuit does not have, and finishing one whose criteria are not met;
-      # a method that may not be used; an answer that is none; a round before the last one is through.
+      # a refill with the nipple open; a point the circuit does not have, and finishing one whose criteria are not met,
+      # or by a method that only helps; a method that may not be used; an answer that is none; a round before the last
+      # one is through.
       def admit(entry)
         refuse_unready if Stage::MOVING.include?(entry.kind)
         check_point(entry.data["point"]) if entry.data["point"]
@@ -157,9 +158,17 @@ module Sandbag
         raise Refusal.at("data/point", "this circuit has no bleed point “#{id}”", @count.points.keys.join(", "))
       end
 
+      # What only helps has to be followed by a method that finishes.
+      def refuse_aid
+        return unless @bleed.aided_last?
+        raise Refusal.at("kind", "#{Wording.inside(@count.method["label"])} does not finish a bleed",
+          "fluid moved by a method that does, such as hold cycle, and then finished")
+      end
+
       def admit_done(id)
         refuse_open("finished")
         point = @count.points[id]
+        refuse_aid if point.missing.empty?
         return if point.missing.empty?
         raise Refusal.at(
           "data/point",

@@ -10,6 +10,9 @@ module Sandbag
       # Entries after which an earlier lever reading says nothing any more.
       DISTURBING = %w[stroke beat run uncovered].freeze
 
+      # Entries that say that fluid went through.
+      MOVED = %w[stroke beat run].freeze
+
       attr_reader :plan, :count
 
       def initialize(job)
@@ -34,6 +37,15 @@ module Sandbag
         DISTURBING.filter_map { |kind| entries.of(kind).last&.position }.max
       end
 
+      # The last fluid was moved by a method that only helps: another one finishes the bleed.
+      def aided_last?
+        moved = entries.last(*MOVED)
+        return method_row["aid"] == true unless moved
+        said = entries.of("method").reverse_each.find { |entry| entry.position < moved.position }
+        row = said ? Tables.find("bleed_methods", said.data["method"]) : job.choose.first_method
+        row["aid"] == true
+      end
+
       # @return [Checks] of the method at hand
       def checks
         @checks ||= Checks.new(entries, method_row, job.sheet, followed: Airway::Schools.followed(job.schools),
@@ -47,7 +59,7 @@ module Sandbag
 
       # Every point ran clean, and so did the port at the master.
       def done?
-        count.finished? && checks.after_fluid.nil?
+        count.finished? && !aided_last? && checks.after_fluid.nil?
       end
 
       def waits_for
@@ -56,6 +68,7 @@ module Sandbag
         return first if first
         return checks.after_fluid if count.finished?
         return refill_said if count.reservoir.spent?
+        return "a method that finishes: #{Wording.inside(method_row["label"])} only helps" if aided_last?
         point = count.current
         point.done ? "the next point" : "#{point.label}: #{point.missing.first || "finish the point"}"
       end
