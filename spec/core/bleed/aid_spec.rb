@@ -37,6 +37,6 @@ RSpec.describe "A method that only helps a bleed" do
     job.add("bleed", "topped_up")
     job.add("bleed", "colour", {"colour" => "as_fresh"})
     job.add("bleed", "point_done", {"point" => id})
-    expect(job.state.bleed.count.points[id]).to be_done
+    expect(job.state.bleed.count.points[id].done).to be true
   end
 end
