@@ -35,6 +35,12 @@ module App
 
     private
 
+    # A retired machine is not released.
+    def refuse_release(circuit, entry)
+      return unless entry.kind == "signed"
+      JobOpening.refuse_retired(@store.machines.find(circuit[:machine_id]), "kind")
+    end
+
     # @return [Draft, nil] nil when the entry is there already
     def draft(job, given)
       known = @store.journals.find(given[:id])
@@ -47,6 +53,7 @@ module App
         Sandbag::Job::Admission.new(state).admit(
           Sandbag::Job::Entry.new(**given.except(*TIMES), position: state.journal.position + 1)
         )
+      refuse_release(circuit, entry)
       entry = completed(state, entry, stock)
       refuse_strange_photo(job[:id], entry)
       after = state.with(entry)

@@ -102,6 +102,16 @@ RSpec.describe App::ShopApi, :api do
     expect(pointers(ask(:put, "/shop", {limits: {safe_gap: "wide"}}))).to eq ["limits/safe_gap"]
     expect(ask(:get, "/shop")).to eq before
   end
+
+  it "opens no job on a machine that is retired, until it is brought back" do
+    add_circuit("front", twin_disc_plain)
+    ask(:patch, "/machines/m-front", {retired: true})
+    refused = ask(:post, "/jobs", {id: "j", circuit_id: "front"})
+    expect(refused["errors"].first).to include("pointer" => "circuit_id", "message" => "m-front is retired")
+    ask(:patch, "/machines/m-front", {retired: false})
+    ask(:post, "/jobs", {id: "j", circuit_id: "front"})
+    expect(last_response.status).to eq 201
+  end
 end
 
 RSpec.describe App::ComparisonsApi, :api do
