@@ -140,6 +140,16 @@ RSpec.describe "Strip and Build" do
     expect(job.view("strip")[:setup].find { |row| row[:id] == "drain_method" }[:warning]).to include("draws air")
   end
 
+  it "is not drained by the lever where ABS is or may be fitted" do
+    drain = lambda do |abs|
+      machine = circuit_with("bar_radial").set("vehicle", "abs", abs, "measured")
+      setup = Sandbag::Cylinder::Setup.new({}, machine, hoses: [])
+      refusal_at { setup.admit({"item" => "drain_method", "value" => "lever"}) }
+    end
+    expect(%w[none fitted unknown].to_h { |abs| [abs, drain[abs]] })
+      .to eq("none" => [], "fitted" => ["data/value"], "unknown" => ["data/value"])
+  end
+
   it "has every hose that stays on looked at by name, stops for one that bulges, and does not release with a bad one" do
     bleed = JobInMemory.new(sheet(twin_disc_plain))
     bleed.add("ask", "route", {"route" => "bleed"})
@@ -276,6 +286,15 @@ RSpec.describe "Strip and Build" do
       look["cal_groove", "damaged"]
       expect(verdicts[].map(&:first)).to eq %w[reuse unit]
       expect(job.state.measure.verdict.label).to eq "Renew the caliper"
+    end
+
+    it "does not leave with pads that were seen wet, whatever Ask was told" do
+      job = job_on("caliper_sliding").set_up.strip_all
+      job.add("measure", "finding", {"check" => "pads@left_caliper", "value" => "wet"})
+      expect(job.flags).to eq ["R09"]
+      expect(job.state.do_not_use).to start_with "Fluid or grease on pad or disc"
+      job.add("measure", "finding", {"check" => "pads@left_caliper", "value" => "good"})
+      expect(job.flags).to be_empty
     end
 
     it "is renewed whole where it is past use, while the other is used again" do

@@ -37,6 +37,7 @@ module Sandbag
           "always?" => [TrueClass, FalseClass],
           "each?" => String,
           "good?" => Array,
+          "never_abs?" => Array,
           "values?" => Hash,
           "warns?" => Hash,
           "counts?" => Hash

@@ -54,7 +54,7 @@ module Sandbag
             rows.map { |each| each["id"] }.join(", ")
           )
         end
-        accepted = row["values"]&.keys || [DONE]
+        accepted = answers_of(row).keys
         value = data["value"] || DONE
         return if accepted.include?(value) || (waivable?(row) && data["reason"])
         raise Refusal.at("data/value", "“#{value}” is no answer to “#{row["label"]}”", accepted.join(", "))
@@ -69,7 +69,7 @@ module Sandbag
             detail: row["detail"],
             word: row["word"],
             waivable: waivable?(row),
-            values: row["values"],
+            values: (answers_of(row) if row["values"]),
             value: answer && (answer["value"] || DONE),
             reason: answer&.fetch("reason", nil),
             warning: answer && row.dig("warns", answer["value"])
@@ -78,6 +78,12 @@ module Sandbag
       end
 
       private
+
+      # @return [Hash{String => String}] what can be answered on this circuit
+      def answers_of(row)
+        answers = row["values"] || {DONE => DONE}
+        @sheet.abs? ? answers.except(*row["never_abs"]) : answers
+      end
 
       # A hose is looked at, or new.
       def waivable?(row)

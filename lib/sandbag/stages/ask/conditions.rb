@@ -11,7 +11,8 @@ module Sandbag
         "abs_stated" => %w[contradicted],
         "hold_after_bleed" => %w[failed],
         "rubber_seen" => %w[swollen],
-        "hose_seen" => %w[bulges]
+        "hose_seen" => %w[bulges],
+        "pads_seen" => %w[wet]
       }.freeze
       # A finding nobody has looked for yet, where a condition has to say so.
       NOT_LOOKED = "unknown"

@@ -3,14 +3,15 @@
 module Sandbag
   module Ask
     # What other stages saw that can stop a job: a lever that did not hold after a bleed, and rubber that the wrong
-    # fluid has swollen, and a hose that bulges.
+    # fluid has swollen, a hose that bulges, and wet pads.
     class Seen
       # @param journal [Job::Journal]
       def initialize(journal)
         @entries = {
           "hold_after_bleed" => failed_hold(journal),
           "rubber_seen" => swollen(journal),
-          "hose_seen" => bulging(journal)
+          "hose_seen" => bulging(journal),
+          "pads_seen" => wet_pads(journal)
         }.compact.freeze
         freeze
       end
@@ -37,6 +38,13 @@ module Sandbag
         hold = journal.of("feel").last("hold", "hold_series")
         return unless moved && hold && hold.position > moved.position
         hold if Feel::HoldCheck.sunk?(hold)
+      end
+
+      # The newest look at each caliper's pads counts.
+      def wet_pads(journal)
+        looks = journal.of("measure").of("finding").to_h { |entry| [entry.data["check"], entry] }
+        wet = looks.select { |check, entry| check.split("@").first == "pads" && entry.data["value"] == "wet" }
+        wet.any? ? ["wet", wet.values.last] : nil
       end
 
       # The newest look at each hose counts.
