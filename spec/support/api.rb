@@ -60,7 +60,8 @@ module Api
   # The safe answer to every question that can stop the job and that the record does not know.
   def answer_stops(job_id)
     while (row = stage(job_id, "ask")["intake"].find { |each| each["stops"] && !each.key?("value") })
-      entry(job_id, "ask", "intake", {question: row["id"], value: JobInMemory::SAFE.fetch(row["id"])})
+      marked = stage(job_id, "ask")["intake"].find { |each| each["id"] == "fluid_marked" }["value"]
+      entry(job_id, "ask", "intake", {question: row["id"], value: JobInMemory.safe(row["id"], marked)})
     end
   end
 

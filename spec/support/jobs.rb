@@ -22,6 +22,11 @@ class JobInMemory
     "fluid_found" => "dot4"
   }.freeze
 
+  # What is in it is what the cap says.
+  def self.safe(question, marked)
+    ((question == "fluid_found") && marked) || SAFE.fetch(question)
+  end
+
   # @param careful [Boolean] answers what can stop the job, and protects the machine, before any work is entered
   # @param machine_kind [String, nil] of machine_kinds.yml; nil asks what is asked of any
   def initialize(fitted, careful: true, machine_kind: nil)
@@ -39,7 +44,8 @@ class JobInMemory
 
   def answer_stops
     while (row = state.ask.intake.unanswered.first)
-      write("ask", "intake", {"question" => row["id"], "value" => SAFE.fetch(row["id"])})
+      marked = state.ask.intake.value("fluid_marked")
+      write("ask", "intake", {"question" => row["id"], "value" => JobInMemory.safe(row["id"], marked)})
     end
   end
 

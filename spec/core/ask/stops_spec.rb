@@ -138,6 +138,32 @@ RSpec.describe "Stops" do
     end
   end
 
+  describe "the fluid" do
+    def said(record: nil, **answers)
+      plain = sheet(twin_disc_plain).set("fluid", "stamped", record, record && "part_marking")
+      worked = JobInMemory.new(plain, careful: false)
+      answers.each { |question, value| answer(worked, question => value) }
+      worked.flags & ["R07"]
+    end
+
+    it "stops the job where cap, record and what is in it are of different families, in any order" do
+      expect(said(fluid_marked: "dot4", fluid_found: "mineral")).to eq ["R07"]
+      expect(said(fluid_found: "mineral", fluid_marked: "dot4")).to eq ["R07"]
+      expect(said(record: "dot4", fluid_found: "dot5")).to eq ["R07"]
+      expect(said(record: "dot4", fluid_marked: "mineral")).to eq ["R07"]
+    end
+
+    it "does not stop for another class of one family, for what is not known, or once the slip is put right" do
+      expect(said(record: "dot4", fluid_marked: "dot4", fluid_found: "dot51")).to be_empty
+      expect(said(fluid_marked: "dot4", fluid_found: "unknown")).to be_empty
+      worked = JobInMemory.new(sheet(twin_disc_plain), careful: false)
+      answer(worked, fluid_found: "mineral")
+      expect(worked.flags).to eq ["R07"]
+      answer(worked, fluid_found: "dot4")
+      expect(worked.flags).to be_empty
+    end
+  end
+
   describe "a flag that a job cures" do
     {
       "R02" => [{hose_state: "bulges"}, "renew_hose"],

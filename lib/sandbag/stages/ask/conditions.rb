@@ -9,6 +9,7 @@ module Sandbag
         "side" => %w[brake clutch],
         "opens" => %w[nothing above below],
         "abs_stated" => %w[contradicted],
+        "fluid_said" => %w[contradicted],
         "hold_after_bleed" => %w[failed],
         "rubber_seen" => %w[swollen],
         "hose_seen" => %w[bulges],

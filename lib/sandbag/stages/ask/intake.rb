@@ -24,6 +24,11 @@ module Sandbag
         @answers.fetch(id) { recorded(Tables.find("intake", id)) }
       end
 
+      # @return [Array<String, nil>] see value
+      def values_at(*ids)
+        ids.map { |id| value(id) }
+      end
+
       # @return [String, nil] the ABS of this circuit, by whoever said it: the mechanic, else the record. Where the two
       #   contradict one another it is taken as fitted.
       def abs

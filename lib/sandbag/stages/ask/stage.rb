@@ -250,10 +250,21 @@ module Sandbag
       end
 
       def facts
-        @facts ||= {"side" => @sheet.clutch? ? "clutch" : "brake", "abs" => "none"}.merge(
+        @facts ||= {"side" => @sheet.clutch? ? "clutch" : "brake", "abs" => "none", "fluid_said" => fluid_said}.merge(
           intake.facts,
           @seen.facts
         ).freeze
+      end
+
+      # What the cap says, what the record says and what seems to be in it are answers about one thing.
+      def fluid_said
+        said = [recorded_fluid, *intake.values_at("fluid_marked", "fluid_found")]
+        families = said.filter_map { |fluid| Tables.find("fluids", fluid)&.fetch("family") }.uniq
+        (families.size > 1) ? "contradicted" : "agreed"
+      end
+
+      def recorded_fluid
+        job.fitted.value("fluid", "stamped") unless job.fitted.source("fluid", "stamped") == Circuit::Source::DEFAULT
       end
 
       # Only what this circuit can answer.
