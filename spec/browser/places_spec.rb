@@ -41,7 +41,10 @@ RSpec.describe "Places on a circuit", :browser do
     fit_by_hand
     session.click_link "Go on to Bleed"
     answer_looks "Before fluid moves"
-    stage_now("bleed")["points"].each { |point| bleed_point(point["strokes_to_go"]) }
+    stage_now("bleed")["points"].each do |point|
+      expect(session).to have_css("svg[aria-label$='at hand: #{point["label"]}']")
+      bleed_point(point["strokes_to_go"])
+    end
     answer_looks "Last"
     session.click_link "Finish the fitting"
     fit_by_hand
@@ -70,6 +73,7 @@ RSpec.describe "Places on a circuit", :browser do
     bring_all
     session.click_link "Go on to Strip"
     set_up
+    expect(session).to have_css("svg[aria-label^='Left caliper cut open']")
     strip_by_space
     session.click_link "Go on to Measure"
     look_over("cal_groove@caliper_right": "damaged")

@@ -89,6 +89,15 @@ RSpec.describe Sandbag::Circuit::Places do
     expect(%w[master trunk hose_left.upper].map { |at| split.joint(at).height_mm }).to eq [1000, 720, 720]
   end
 
+  it "says what is at the lower end of a hose, and at the master" do
+    split = places(template("road_front_split"))
+    ends = %w[master trunk hose_left].to_h { |id| [id, split.at_end_of(id).map(&:id)] }
+    expect(ends).to eq("master" => ["joint.master"],
+      "trunk" => ["joint.trunk", "joint.hose_left.upper", "joint.hose_right.upper"],
+      "hose_left" => ["joint.caliper_left", "nipple.caliper_left", "far_end.caliper_left"])
+    expect(places(template("road_rear")).at_end_of("master").map(&:id)).to eq ["joint.reservoir", "joint.master"]
+  end
+
   describe "what a job opens" do
     def opened(sheet, what, *ids)
       all = places(sheet)

@@ -12,6 +12,8 @@ interface Props {
   legs: Legs | undefined;
   /** Of the fluid in it, as it was last seen in the clear hose. */
   colour?: string | undefined;
+  /** Ids of the places at hand. */
+  at?: string[] | undefined;
 }
 
 const WIDE = 480;
@@ -21,7 +23,7 @@ const EDGE = 58;
 const HALF = 19;
 
 /** The line as height over length, from the reservoir to the nipple; a bubble where air stays. */
-export function HeightProfile({ way, legs, colour }: Props) {
+export function HeightProfile({ way, legs, colour, at = [] }: Props) {
   const theme = useTheme();
   const units = useUnits();
   const heights = way.points.map((point) => point.height_mm);
@@ -29,29 +31,49 @@ export function HeightProfile({ way, legs, colour }: Props) {
   const x = (mm: number) => EDGE + (mm / way.length_mm) * (WIDE - 2 * EDGE);
   const y = (mm: number) => TALL - EDGE - ((mm - low) / Math.max(high - low, 1)) * (TALL - 2 * EDGE);
   const path = way.points
-    .map((point, at) => `${at === 0 ? "M" : "L"}${x(point.at_mm)} ${y(point.height_mm)}`)
+    .map((point, index) => `${index === 0 ? "M" : "L"}${x(point.at_mm)} ${y(point.height_mm)}`)
     .join("");
   const stuck = legs?.findIndex((leg) => leg.state !== "carried" && leg.state !== "rises") ?? -1;
   const bubble = stuck < 0 ? undefined : higher(way.points[stuck], way.points[stuck + 1]);
+  const isAtHand = (point: Point) => point.places.some((id) => at.includes(id));
+  const worked = way.lines.flatMap((id, index) => {
+    const [from, to] = [way.points[index], way.points[index + 1]];
+    return from && to && at.includes(id) ? [{ id, from, to }] : [];
+  });
   const name = (point: Point) => (point.kind === "far_end" ? way.label : point.label);
+  const atHand = [
+    ...way.points.filter(isAtHand).map(name),
+    ...worked.map(({ from, to }) => `from ${name(from)} to ${name(to)}`),
+  ];
   return (
     <svg
       viewBox={`0 0 ${WIDE} ${TALL}`}
       role="img"
-      aria-label={`${way.label}: ${way.points.map((point) => `${point.label} at ${units.say("length", point.height_mm, 0)}`).join(", ")}${bubble ? `; air stays at ${bubble.label}` : ""}`}
+      aria-label={`${way.label}: ${way.points.map((point) => `${point.label} at ${units.say("length", point.height_mm, 0)}`).join(", ")}${bubble ? `; air stays at ${bubble.label}` : ""}${atHand.length > 0 ? `; at hand: ${atHand.join(", ")}` : ""}`}
       style={{ width: "100%", maxHeight: "19rem" }}
     >
+      {worked.map(({ id, from, to }) => (
+        <path
+          key={`${id} ${from.at_mm}`}
+          d={`M${x(from.at_mm)} ${y(from.height_mm)}L${x(to.at_mm)} ${y(to.height_mm)}`}
+          {...line(theme.act, 22)}
+        />
+      ))}
       <path d={path} {...line(theme.tube, 14)} />
       <path d={path} {...line(colour ?? theme.fresh, 8)} />
       {way.abs ? <AbsUnit way={way} x={x} y={y} /> : null}
-      {way.points.map((point, at) => (
+      {way.points.map((point, index) => (
         <g key={point.label} transform={`translate(${x(point.at_mm)} ${y(point.height_mm)})`}>
+          {isAtHand(point) ? (
+            <circle r={HALF + 10} fill={theme.actSoft} stroke={theme.act} strokeWidth="4" />
+          ) : null}
           <PointShape point={point} isNippleUp={way.nipple_up} />
           <text
-            x={at === 0 ? -EDGE + 6 : at === way.points.length - 1 ? EDGE - 6 : 0}
-            y={isBelow(way.points, at) ? HALF + 24 : -HALF - 10}
-            textAnchor={at === 0 ? "start" : at === way.points.length - 1 ? "end" : "middle"}
+            x={index === 0 ? -EDGE + 6 : index === way.points.length - 1 ? EDGE - 6 : 0}
+            y={isBelow(way.points, index) ? HALF + 28 : -HALF - 14}
+            textAnchor={index === 0 ? "start" : index === way.points.length - 1 ? "end" : "middle"}
             fontSize="20"
+            fontWeight={isAtHand(point) ? 700 : undefined}
             fill={theme.ink}
           >
             {`${name(point)}, ${units.say("length", point.height_mm, 0)}`}

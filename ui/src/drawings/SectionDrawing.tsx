@@ -88,6 +88,11 @@ export function SectionDrawing({ section, asked = [] }: Props) {
         );
       })}
       <g fontSize="18" fill={theme.ink}>
+        {section.label ? (
+          <text x="24" y="26" fontWeight="700">
+            {section.label}
+          </text>
+        ) : null}
         {parts
           .map((part, index) => ({ part, place: places[index] }))
           .filter(({ part }) => part.at_hand)
@@ -127,7 +132,7 @@ function described(section: Section): string {
   const out = section.parts.filter((part) => !part.is_in && !part.at_hand);
   const inside = section.parts.filter((part) => part.is_in && !part.at_hand);
   return [
-    "The cylinder cut open, from the bore's end to the lever.",
+    `${section.label ?? "The cylinder"} cut open, from the bore's end to the lever.`,
     at.length > 0 ? `At hand: ${words(at)}.` : "",
     inside.length > 0 ? `In: ${words(inside)}.` : "Nothing is in.",
     out.length > 0 ? `Out: ${words(out)}.` : "",

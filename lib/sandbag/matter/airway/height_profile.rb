@@ -7,8 +7,8 @@ module Sandbag
     # below the master.
     class HeightProfile
       # @attr at_mm [Float] along the way; height_mm [Float]; label [String]; kind [String] reservoir, low, master,
-      #   high_spot, joint or far_end
-      Point = Struct.new(:at_mm, :height_mm, :label, :kind, keyword_init: true)
+      #   high_spot, joint or far_end; end_of [String, nil] the line that ends there, or the master
+      Point = Struct.new(:at_mm, :height_mm, :label, :kind, :end_of, keyword_init: true)
 
       # A stretch that only climbs or only falls. rise_mm: outward, negative where it falls; feed: above the master.
       Leg = Struct.new(:line, :label, :from, :to, :bore_mm, :feed, keyword_init: true) do
@@ -88,7 +88,7 @@ module Sandbag
 
       def walk
         here = Point.new(at_mm: feed_length_mm, height_mm: tilted(master_mm, 0.0), label: "Master outlet",
-          kind: "master").freeze
+          kind: "master", end_of: Circuit::Topology::ROOT).freeze
         path.flat_map { |line| stretch(line, @sheet.values(line), here).tap { |legs| here = legs.last.to } }
       end
 
@@ -126,7 +126,7 @@ module Sandbag
 
       def end_of(line, label)
         last = line["id"] == far_end["from"]
-        {label: "#{label}, lower end", kind: last ? "far_end" : "joint"}
+        {label: "#{label}, lower end", kind: last ? "far_end" : "joint", end_of: line["id"]}
       end
 
       # The feed hose, where it is known to sag.
@@ -137,7 +137,7 @@ module Sandbag
         reservoir = Point.new(at_mm: 0.0, height_mm: reservoir_mm, label: "Reservoir", kind: "reservoir").freeze
         sag = Point.new(at_mm: length / 2, height_mm: low, label: "Feed hose, lowest point", kind: "low").freeze
         master = Point.new(at_mm: length, height_mm: tilted(master_mm, 0.0), label: "Master, under its feed hose",
-          kind: "master").freeze
+          kind: "master", end_of: Circuit::Topology::ROOT).freeze
         [reservoir, sag, master].each_cons(2).map do |from, to|
           Leg.new(line: "reservoir", label: "Feed hose", from: from, to: to,
             bore_mm: @sheet.value("reservoir", "feed_bore"), feed: true).freeze

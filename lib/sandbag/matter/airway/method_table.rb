@@ -159,9 +159,14 @@ module Sandbag
         profile = way.profile
         {
           far_end: way.far_end["id"], label: way.end_label, pocket_ml: way.turned ? 0.0 : profile.pocket_ml,
-          points: profile.points.map { |point| point.to_h }, length_mm: profile.length_mm,
+          points: profile.points.map { |point| {**point.to_h.except(:end_of), places: places(point)} },
+          lines: profile.legs.map { |leg| "line.#{leg.line}" }, length_mm: profile.length_mm,
           abs: @sheet.abs?, nipple_up: way.turned
         }
+      end
+
+      def places(point)
+        point.end_of ? Circuit::Places.of(@sheet).at_end_of(point.end_of).map(&:id) : []
       end
     end
   end

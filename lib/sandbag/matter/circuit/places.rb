@@ -90,6 +90,17 @@ module Sandbag
         joints.select { |joint| joint.lines.include?(place.part) }
       end
 
+      # @param id [String] of a line, or the master's
+      # @return [Array<Place>] where its lower end is: joints of a splitter, or a far end with its joints and nipples;
+      #   for the master its outlets, its own nipple and its feed hose
+      def at_end_of(id)
+        return select { |place| place.part["part"] == "master" || place.fitting == "feed hose" } if id == Topology::ROOT
+        far_end = @sheet.far_ends.find { |part| part["from"] == id }
+        return select { |place| place.part["id"] == far_end["id"] } if far_end
+        fed = @sheet.parts_of("line").filter_map { |line| "#{line["id"]}.upper" if line["from"] == id }
+        joints.select { |joint| [id, *fed].include?(joint.at) }
+      end
+
       # @param place [Place] a far end
       # @return [Array<Place>] joints that are opened when it comes off
       def inlets_of(place)

@@ -15,11 +15,12 @@ module Sandbag
         freeze
       end
 
-      # @return [Hash, nil] parts: id, label, is_in, at_hand; reservoir [Boolean] one stands over it; nil when nothing
+      # @return [Hash, nil] label: its own name where it is one of several; parts: id, label, is_in, at_hand; reservoir [Boolean] one stands over it; nil when nothing
       #   is taken apart
       def to_h
         return unless @unit
-        {reservoir: @unit.part == "master", parts: @unit.construction.section.map { |id| part_view(id) }}
+        {label: (@unit.label if @unit.at), reservoir: @unit.part == "master",
+         parts: @unit.construction.section.map { |id| part_view(id) }}.compact
       end
 
       private

@@ -17,6 +17,7 @@ module Sandbag
           **Parts.new(@fit).to_h,
           torques: @fit.torques.lines.map { |line| torque(line) },
           places: @fit.job.choose.places.map(&:to_h),
+          at: @fit.job.ask.where.at.map(&:id),
           others: @fit.torques.others.map { |line| {id: line.id, label: line.label} },
           wrench: @fit.torques.wrench,
           washers: @fit.washers.stacks.map { |stack| washers(stack) },

@@ -20,17 +20,20 @@ export function PointProfile({ job, bleed, point, isOpen }: Props) {
   const verdicts = useQuery({ ...bleedVerdictsQuery(job.id, bleed, asItStands), enabled: isOpen });
   const found = verdicts.data;
   if (!found) return <div />;
-  const at = Math.max(
-    found.ways.findIndex((way) => point === way.far_end || point.startsWith(`${way.far_end}.`)),
-    0,
-  );
+  const own = found.ways.findIndex((way) => point === way.far_end || point.startsWith(`${way.far_end}.`));
+  const at = Math.max(own, 0);
   const way = found.ways[at];
   const seen = bleed.points.find((each) => each.id === point)?.colour;
   const method = found.methods.find((each) => each.id === bleed.method.id);
   if (!way) return <div />;
   return (
     <figure style={{ margin: 0, display: "grid", alignContent: "center" }}>
-      <HeightProfile way={way} legs={method?.legs[at]} colour={seen ? fluidColours[seen] : undefined} />
+      <HeightProfile
+        way={way}
+        legs={method?.legs[at]}
+        colour={seen ? fluidColours[seen] : undefined}
+        at={[own < 0 ? "joint.master" : `far_end.${way.far_end}`]}
+      />
       {method ? (
         <figcaption style={{ display: "flex", gap: "0.6rem", alignItems: "center", flexWrap: "wrap" }}>
           <Mark kind={VERDICTS[method.verdict].kind}>{VERDICTS[method.verdict].word}</Mark>

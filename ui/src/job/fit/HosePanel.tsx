@@ -24,20 +24,20 @@ export function HosePanel({ job, fit, isOpen }: FitProps) {
       {fit.hoses.map((hose) => (
         <HoseRun key={hose.line} job={job} hose={hose} isOpen={isOpen} />
       ))}
-      <Profiles sheet={fit.sheet} />
+      <Profiles sheet={fit.sheet} at={fit.at} />
     </Panel>
   );
 }
 
 /** The height of the whole way as it is routed now: a high spot shows at once, and goes into Bleed. */
-function Profiles({ sheet }: { sheet: Sheet }) {
+function Profiles({ sheet, at }: { sheet: Sheet; at: string[] }) {
   const line = useQuery(profilesQuery(sheet));
   if (!line.data) return null;
   return (
     <div>
       <h3>Height along the way</h3>
       {line.data.ways.map((way) => (
-        <HeightProfile key={way.far_end} way={way} legs={undefined} />
+        <HeightProfile key={way.far_end} way={way} legs={undefined} at={at} />
       ))}
     </div>
   );
