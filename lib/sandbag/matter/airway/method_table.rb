@@ -160,7 +160,8 @@ module Sandbag
         {
           far_end: way.far_end["id"], label: way.end_label, pocket_ml: way.turned ? 0.0 : profile.pocket_ml,
           points: profile.points.map { |point| {**point.to_h.except(:end_of), places: places(point)} },
-          lines: profile.legs.map { |leg| "line.#{leg.line}" }, length_mm: profile.length_mm,
+          lines: profile.legs.map { |leg| "#{leg.feed ? "reservoir" : "line"}.#{leg.line}" },
+          length_mm: profile.length_mm,
           abs: @sheet.abs?, nipple_up: way.turned
         }
       end

@@ -15,8 +15,8 @@ module Sandbag
         freeze
       end
 
-      # @return [Hash, nil] label: its own name where it is one of several; parts: id, label, is_in, at_hand; reservoir [Boolean] one stands over it; nil when nothing
-      #   is taken apart
+      # @return [Hash, nil] label: its own name where it is one of several; parts: id, label, is_in, at_hand; reservoir
+      #   [Boolean] one stands over it; nil when nothing is taken apart
       def to_h
         return unless @unit
         {label: (@unit.label if @unit.at), reservoir: @unit.part == "master",
