@@ -10,7 +10,8 @@ RSpec.describe Sandbag::Airway::HeightProfile do
   it "names the places that are at each point, and the hose or pipe between one and the next" do
     way = Sandbag::Airway::MethodTable.new(Sandbag::Circuit::Template.filled("road_front_split")).to_h[:ways].first
     expect(way[:points].to_h { |point| point.values_at(:label, :places) }).to include(
-      "Master outlet" => ["joint.master"], "Hose to the splitter, lower end" => %w[joint.trunk joint.hose_left.upper joint.hose_right.upper]
+      "Master outlet" => ["joint.master"],
+      "Hose to the splitter, lower end" => %w[joint.trunk joint.hose_left.upper joint.hose_right.upper]
     )
     expect(way[:points].last[:places]).to include("far_end.caliper_left", "joint.caliper_left")
     expect(way[:lines]).to eq %w[line.trunk line.hose_left]
