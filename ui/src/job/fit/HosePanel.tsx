@@ -30,7 +30,7 @@ export function HosePanel({ job, fit, isOpen }: FitProps) {
 }
 
 /** The height of the whole way as it is routed now: a high spot shows at once, and goes into Bleed. */
-function Profiles({ sheet, at }: { sheet: Sheet; at: string[] }) {
+function Profiles({ sheet, at }: { sheet: Sheet; at: string[] | undefined }) {
   const line = useQuery(profilesQuery(sheet));
   if (!line.data) return null;
   return (
