@@ -31,6 +31,24 @@ module BleedWorkByHand
     press "f"
   end
 
+  # From "Before fluid moves" to the lever, the last figures of Fit between them.
+  # @yieldparam point [Hash] that is bled now
+  def bleed_and_finish_fitting
+    answer_looks "Before fluid moves"
+    stage_now("bleed")["points"].each do |point|
+      yield point if block_given?
+      bleed_point(point["strokes_to_go"])
+    end
+    answer_looks "Last"
+    finish_fitting
+  end
+
+  def finish_fitting
+    session.click_link "Finish the fitting"
+    fit_by_hand
+    session.click_link "Go on to Feel"
+  end
+
   def read_lever
     front = twin_disc
     expect(session).to have_content("Next: pull")

@@ -86,9 +86,7 @@ RSpec.describe "Firm ground", :browser do
     fit_by_hand
     session.click_link "Go on to Bleed"
     bleed_every_point
-    session.click_link "Finish the fitting"
-    fit_by_hand
-    session.click_link "Go on to Feel"
+    finish_fitting
     read_and_hold
     session.click_link "Go on to Close"
     release
@@ -134,9 +132,7 @@ RSpec.describe "Firm ground", :browser do
     fit_by_hand
     session.click_link "Go on to Bleed"
     bleed_every_point
-    session.click_link "Finish the fitting"
-    fit_by_hand
-    session.click_link "Go on to Feel"
+    finish_fitting
     read_and_hold
     session.click_link "Go on to Close"
     expect(session).to have_content("Is it put right?")

@@ -40,15 +40,9 @@ RSpec.describe "Places on a circuit", :browser do
       .to eq %w[banjo.caliper_left nipple.caliper_left nipple.caliper_right]
     fit_by_hand
     session.click_link "Go on to Bleed"
-    answer_looks "Before fluid moves"
-    stage_now("bleed")["points"].each do |point|
+    bleed_and_finish_fitting do |point|
       expect(session).to have_css("svg[aria-label$='at hand: #{point["label"]}']")
-      bleed_point(point["strokes_to_go"])
     end
-    answer_looks "Last"
-    session.click_link "Finish the fitting"
-    fit_by_hand
-    session.click_link "Go on to Feel"
     read_and_sign
     expect(job_now).to include("signed" => true)
     expect(browser_faults).to be_empty
@@ -90,12 +84,7 @@ RSpec.describe "Places on a circuit", :browser do
     session.click_link "Go on to Fit"
     fit_by_hand
     session.click_link "Go on to Bleed"
-    answer_looks "Before fluid moves"
-    stage_now("bleed")["points"].each { |point| bleed_point(point["strokes_to_go"]) }
-    answer_looks "Last"
-    session.click_link "Finish the fitting"
-    fit_by_hand
-    session.click_link "Go on to Feel"
+    bleed_and_finish_fitting
     read_and_sign
     expect(job_now).to include("signed" => true)
     expect(browser_faults).to be_empty
@@ -123,9 +112,7 @@ RSpec.describe "Places on a circuit", :browser do
     fit_by_hand
     session.click_link "Go on to Bleed"
     bleed_every_point
-    session.click_link "Finish the fitting"
-    fit_by_hand
-    session.click_link "Go on to Feel"
+    finish_fitting
     read_and_hold
     session.click_link "Go on to Close"
     expect(session).to have_css("li[aria-label='Both controls tested']")

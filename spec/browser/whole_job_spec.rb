@@ -101,12 +101,7 @@ RSpec.describe "A whole job", :browser do
     session.click_link "Go on to Bleed"
 
     # Bleed, Feel, Close
-    answer_looks "Before fluid moves"
-    stage_now("bleed")["points"].each { |point| bleed_point(point["strokes_to_go"]) }
-    answer_looks "Last"
-    session.click_link "Finish the fitting"
-    fit_by_hand
-    session.click_link "Go on to Feel"
+    bleed_and_finish_fitting
     read_and_sign
     expect(api("/shelf")["items"].find { |item| item["id"] == "kit-radial-19" }).to include("amount" => 0.0,
       "reserved" => {})
