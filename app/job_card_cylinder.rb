@@ -30,7 +30,8 @@ module App
       looks = measure[:inspection].filter_map { |look| [look[:label], look[:values][look[:value]]] if look[:value] }
       figures =
         measure[:judgements].map do |judgement|
-          [[judgement[:label], judgement[:unit_name]].compact.join(", "), "#{judgement[:why]} Limit: #{Sandbag::Wording.spelled(judgement[:source])}."]
+          [judgement.values_at(:label, :unit_name).compact.join(", "),
+            "#{judgement[:why]} Limit: #{Sandbag::Wording.spelled(judgement[:source])}."]
         end
       eye = measure[:by_eye] ? [["Gauges", "judged by eye: an estimate"]] : []
       [*verdicts(measure), *figures, *eye, *looks]

@@ -138,9 +138,7 @@ module App
       # What the owner calls it, where it stands, how it is used, and its odometer or hours.
       def own(body)
         {mark: body["mark"], place: body["place"], used_for: body["use"], meter: body["meter"],
-         training: if body.key?("training")
-                     body["training"] ? 1 : 0
-                   end}.compact
+         training: {true => 1, false => 0}[body["training"]]}.compact
       end
 
       # An id made of another may be taken, or too long.

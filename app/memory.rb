@@ -59,12 +59,12 @@ module App
         journal = journal(store, job_id)
         kind, use, training = store.machines.nature(circuit[:machine_id])
         months = Sandbag::Fluid::ChangeDue.most_months(shop.fluid_months, use)
-        key = key(journal.position, circuit, shop.lubricant, kind, months, shop.schools, training == 1)
+        key = key(journal.position, circuit, shop.lubricant, kind, months, shop.schools, training)
         kept = @jobs[job_id]
         return kept.state if kept.key == key
         state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]),
           lubricant: shop.lubricant, machine_kind: kind, fluid_months: months, schools: shop.schools,
-          training: training == 1, last_good: store.jobs.last_good(circuit[:id]))
+          training: training, last_good: store.jobs.last_good(circuit[:id]))
         keep(job_id, Kept.new(journal, key, state)).state
       end
     end

@@ -27,7 +27,8 @@ module App
         @shelf.release(id, state.journal.find(pulled[:entry]), entry) if pulled[:item]
       end
       @shelf.use_up(id, entry)
-      sheet = Sandbag::Calendar::SignedDays.public_send(added ? :beside : :written, state, entry.at[0, 10])
+      days, day = Sandbag::Calendar::SignedDays, entry.at[0, 10]
+      sheet = added ? days.beside(state, day) : days.written(state, day)
       @store.circuits.write_sheet(circuit[:id], sheet.to_h)
       book = DueBook.new(@store, @reader.shop, @today)
       book.write(circuit, sheet)

@@ -44,9 +44,10 @@ module Store
       !@machines.where(id: id).empty?
     end
 
-    # @return [Array(String, String, Integer)] of machine_kinds.yml and machine_uses.yml, and 1 if it is for training
+    # @return [Array(String, String, Boolean)] of machine_kinds.yml and machine_uses.yml, and whether it is for training
     def nature(id)
-      @machines.where(id: id).get(%i[kind used_for training])
+      kind, use, training = @machines.where(id: id).get(%i[kind used_for training])
+      [kind, use, training == 1]
     end
 
     def find(id)

@@ -61,7 +61,7 @@ module Sandbag
         held = @state.close.held
         return if held.nil? || entry.kind == "photo" || entry.corrects == held.id
         return if [%w[close held], %w[close resumed], %w[ask note]].include?([entry.stage, entry.kind])
-        raise Refusal.at("stage", "this job is on hold, not released: #{held.data["reason"]}",
+        raise Refusal.at("stage", "this job is #{@state.on_hold_said}",
           "the job resumed, under Close")
       end
 

@@ -90,12 +90,17 @@ module Sandbag
       # What keeps the machine here until this job has cured it, or is resumed; or nil.
       def do_not_use
         return if signed?
-        on_hold? ? "on hold, not released: #{close.held.data["reason"]}" : ask.do_not_use
+        on_hold_said || ask.do_not_use
       end
 
       # Not released, and not worked on until it is resumed.
       def on_hold?
         !close.held.nil?
+      end
+
+      # @return [String, nil]
+      def on_hold_said
+        "on hold, not released: #{close.held.data["reason"]}" if on_hold?
       end
 
       # Put away until the machine comes back from another workshop.
@@ -106,7 +111,7 @@ module Sandbag
       def waits_for
         return "nothing: signed off" if signed?
         return "the machine to come back" if referred?
-        return "on hold, not released: #{close.held.data["reason"]}" if on_hold?
+        return on_hold_said if on_hold?
         return "another workshop: #{stop}" if stop
         stages.fetch(current).waits_for
       end

@@ -108,7 +108,7 @@ module Sandbag
 
       # A high spot is taken to lie half way along its line.
       def stretch(line, values, here)
-        label = line["label"] || "Hose"
+        label = Circuit::Places.name(line)
         length = values["length"].value
         along = here.at_mm - feed_length_mm
         ends = Point.new(at_mm: here.at_mm + length, height_mm: tilted(values["end_height"].value, along + length),

@@ -83,13 +83,11 @@ module Sandbag
       end
 
       def nipples_of(part, upstream_ml)
-        values = @sheet.values(part)
-        count = values.key?("nipples") ? values["nipples"].value.round : 1
-        share_ml = values["fluid"].value / count
-        Array.new(count) do |index|
-          id = (count == 1) ? part["id"] : "#{part["id"]}.#{index + 1}"
-          label = (count == 1) ? part["label"] : "#{part["label"]}, #{%w[far near][index]} nipple"
-          point_of(id, label, index.zero? ? upstream_ml : 0, share_ml, order_reason)
+        nipples = Circuit::Places.of(@sheet).nipples(part)
+        share_ml = @sheet.values(part)["fluid"].value / nipples.size
+        nipples.map.with_index do |nipple, index|
+          label = nipples.one? ? part["label"] : "#{part["label"]}, #{%w[far near][index]} nipple"
+          point_of(nipple.at, label, index.zero? ? upstream_ml : 0, share_ml, order_reason)
         end
       end
 

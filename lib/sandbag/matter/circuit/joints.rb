@@ -36,7 +36,7 @@ module Sandbag
 
       def outlet(lines, first:, alone:)
         at = first ? Topology::ROOT : "#{lines.first["id"]}.upper"
-        label = alone ? "Master outlet" : "Master outlet, #{Wording.inside(name(lines.first))}"
+        label = alone ? "Master outlet" : "Master outlet, #{Places.inside(lines.first)}"
         Place.new(kind: "joint", at: at, label: label, part: @sheet.parts_of("master").first,
           fitting: outlet_fitting(lines), lines: lines, seals: seals(lines.first), above: true,
           height_mm: @sheet.value("master", "height"))
@@ -52,7 +52,7 @@ module Sandbag
         return [] unless fitted?
         lines = entering_unit
         lines.flat_map do |line|
-          of = lines.one? ? "" : " of the #{Wording.inside(name(line))}"
+          of = lines.one? ? "" : " of the #{Places.inside(line)}"
           [
             at_unit(line, "abs_in", "ABS unit, inlet#{of}", true),
             at_unit(line, "abs_out", "ABS unit, outlet#{of}", false)
@@ -90,7 +90,7 @@ module Sandbag
 
       def between(line, at, feeds, fed)
         place = line.equal?(feeds) ? "lower end" : "upper end"
-        label = fed.one? ? "#{name(line)}, #{place}" : "Splitter, #{Wording.inside(name(line))}"
+        label = fed.one? ? "#{Places.name(line)}, #{place}" : "Splitter, #{Places.inside(line)}"
         Place.new(kind: "joint", at: at, label: label, part: line, fitting: inner_fitting(line), lines: [line],
           seals: seals(line), above: second_master? && @first.include?(feeds), height_mm: @heights.end_mm(feeds["id"]),
           splits: (feeds["id"] unless fed.one?))
@@ -122,10 +122,6 @@ module Sandbag
 
       def seals(line)
         @sheet.values(line)["seals"].value
-      end
-
-      def name(line)
-        line["label"] || "Hose"
       end
     end
   end

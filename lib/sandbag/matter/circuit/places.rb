@@ -18,10 +18,13 @@ module Sandbag
         "names unknown #{odd.join(", ")}; known are #{[*Place::KINDS, *OPENED].join(", ")}" if odd.any?
       end
 
-      # @param part [Hash] a far end
+      # What a part is called that has no label.
+      UNNAMED = {"line" => "Hose"}.freeze
+
+      # @param part [Hash] a far end, or a hose or pipe
       # @return [String]
       def self.name(part)
-        part["label"] || part["part"].capitalize
+        part["label"] || UNNAMED.fetch(part["part"]) { |kind| kind.capitalize }
       end
 
       # The same inside a sentence.
@@ -95,7 +98,7 @@ module Sandbag
       #   for the master its outlets, its own nipple and its feed hose
       def at_end_of(id)
         return select { |place| place.part["part"] == "master" || place.fitting == "feed hose" } if id == Topology::ROOT
-        far_end = @sheet.far_ends.find { |part| part["from"] == id }
+        far_end = fed_by(id)
         return select { |place| place.part["id"] == far_end["id"] } if far_end
         fed = @sheet.parts_of("line").filter_map { |line| "#{line["id"]}.upper" if line["from"] == id }
         joints.select { |joint| [id, *fed].include?(joint.at) }
@@ -125,12 +128,17 @@ module Sandbag
 
       private
 
+      # @return [Hash, nil] the far end that a line leads to
+      def fed_by(id)
+        @sheet.far_ends.find { |part| part["from"] == id }
+      end
+
       def pair?(one, other)
         one.part["from"] == other.part["from"] && ends_like(one) == ends_like(other)
       end
 
       def ends_like(line)
-        far_end = @sheet.far_ends.find { |part| part["from"] == line.part["id"] }
+        far_end = fed_by(line.at)
         far_end && [@sheet.values(line.part)["kind"].value,
           *@sheet.values(far_end).values_at("build", "pistons").map { |each| each&.value }]
       end
@@ -149,7 +157,7 @@ module Sandbag
 
       def lines
         @sheet.parts_of("line").map do |line|
-          Place.new(kind: "line", at: line["id"], label: line["label"] || "Hose", part: line, lines: [line],
+          Place.new(kind: "line", at: line["id"], label: Places.name(line), part: line, lines: [line],
             above: false, height_mm: @sheet.values(line)["end_height"].value)
         end
       end

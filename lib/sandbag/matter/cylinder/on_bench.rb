@@ -31,14 +31,14 @@ module Sandbag
       def initialize(sheet, holder, apart:, named: false, piston_wanted: false)
         @part = holder["part"]
         @at = holder["id"] if named
-        @label = holder["label"] || holder["part"].capitalize
+        @label = Circuit::Places.name(holder)
         @apart = apart
         values = sheet.values(holder)
         @construction = OnBench.construction(sheet, values)
         bores = values_of_pistons(values)
         @pistons = bores.size
         @sizes = bores.uniq.sort.reverse.freeze
-        @nipples = values.key?("nipples") ? values["nipples"].value.round : 1
+        @nipples = Circuit::Places.of(sheet).nipples(holder).size
         @family = Tables.find("fluids", sheet.value("fluid", "stamped"))&.fetch("family")
         @spring = spring_of(values)
         @unproven = unproven_reason(sheet, holder, values[caliper? ? "pistons" : "bore"])
@@ -66,6 +66,12 @@ module Sandbag
       # @return [String] what it is called in a sentence
       def noun
         {"master" => "cylinder", "slave" => "slave", "caliper" => "caliper"}.fetch(part)
+      end
+
+      # @param id [String] of a part, step or look, see named
+      # @return [Array(String, String), Array(String)] the same without its unit's name, and that name where it has one
+      def self.apart(id)
+        id.split("@", 2)
       end
 
       # @param id [String] of a part, step or look

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Ask
-    # What other stages saw that can stop a job: a lever that did not hold after a bleed, and rubber that the wrong
-    # fluid has swollen, a hose that bulges, and wet pads.
+    # What other stages saw that can stop a job: a lever that did not hold after a bleed, rubber that the wrong fluid
+    # has swollen, a hose that bulges, and wet pads.
     class Seen
       # @param journal [Job::Journal]
       def initialize(journal)
@@ -42,9 +42,8 @@ module Sandbag
 
       # The newest look at each caliper's pads counts.
       def wet_pads(journal)
-        looks = journal.of("measure").of("finding").to_h { |entry| [entry.data["check"], entry] }
-        wet = looks.select { |check, entry| check.split("@").first == "pads" && entry.data["value"] == "wet" }
-        wet.any? ? ["wet", wet.values.last] : nil
+        wet = looks(journal).select { |entry| plain(entry) == "pads" && entry.data["value"] == "wet" }
+        wet.any? ? ["wet", wet.last] : nil
       end
 
       # The newest look at each hose counts.
@@ -56,13 +55,20 @@ module Sandbag
 
       # The newest look at each part counts.
       def swollen(journal)
-        looks = journal.of("measure").of("finding").to_h { |entry| [entry.data["check"], entry] }
-        found =
-          looks.values.find do |entry|
-            row = Tables.find("inspections", entry.data["check"].split("@").first)
-            row&.dig("values", entry.data["value"], "rule") == "flag"
-          end
+        found = looks(journal).find do |entry|
+          Tables.find("inspections", plain(entry))&.dig("values", entry.data["value"], "rule") == "flag"
+        end
         found && ["swollen", found]
+      end
+
+      # @return [Array<Job::Entry>] the newest of each look under Measure
+      def looks(journal)
+        journal.of("measure").of("finding").to_h { |entry| [entry.data["check"], entry] }.values
+      end
+
+      # What was looked at, of whichever unit.
+      def plain(look)
+        Cylinder::OnBench.apart(look.data["check"]).first
       end
     end
   end

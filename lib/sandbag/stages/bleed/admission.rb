@@ -168,8 +168,7 @@ module Sandbag
       def admit_done(id)
         refuse_open("finished")
         point = @count.points[id]
-        refuse_aid if point.missing.empty?
-        return if point.missing.empty?
+        return refuse_aid if point.missing.empty?
         raise Refusal.at(
           "data/point",
           "not finished: #{point.missing.join(", ")}",

@@ -46,7 +46,7 @@ module Sandbag
       # @param part [String] id of kit_items.yml, with the name of the unit
       # @return [Line, nil]
       def apart(part, count: 1, detail: nil)
-        plain, at = part.split("@", 2)
+        plain, at = Cylinder::OnBench.apart(part)
         unit = @work.unit(at)
         item = Tables.find("kit_items", plain)
         return unless item && unit&.apart && unit.construction.part(plain)

@@ -9,7 +9,7 @@ module Sandbag
       Laid = Struct.new(:line, :run, :open, :lacks, :bend, keyword_init: true) do
         # @return [Array<String>] what is still to do, or what is wrong
         def due
-          name = Wording.inside(line["label"] || "hose")
+          name = Circuit::Places.inside(line)
           [
             ("#{name}: its path at #{open.map { |row| Wording.inside(row["label"]) }.join(", ")}" if open.any?),
             ("#{name}: #{Said.mm(-run.slack_mm, 0)} too short. A longer one" if open.empty? && run.verdict == "short"),

@@ -75,7 +75,7 @@ module Sandbag
       # It was taken out; or the job takes no such part out and moves what it holds.
       def out?(line)
         row = line.fastener
-        at = line.id.split(".", 2)[1] if row["per"] == "far_end"
+        at = line.place.at if row["per"] == "far_end"
         return false if row["held_by"] && @removed.call(row["held_by"], at)
         taken = row["out"] && @removed.call(row["out"], at)
         taken.nil? ? @scope.moves?(*row["moves"]) : taken

@@ -44,7 +44,7 @@ export function VerdictPanel({ job, measure, isOpen }: Props) {
   const units = measure.units;
   if (!units)
     return measure.verdict ? <OneVerdict job={job} verdict={measure.verdict} isOpen={isOpen} /> : null;
-  const at = units.find((each) => !each.settled) ?? units.at(-1);
+  const at = units.find((each) => each.unit === measure.unit);
   return (
     <>
       <Panel>
