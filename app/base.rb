@@ -154,6 +154,15 @@ module App
         DueBook.new(store, shop, today)
       end
 
+      def circuit_record
+        CircuitRecord.new(store, due_book)
+      end
+
+      # @param row [Hash] of a circuit
+      def circuit_view(row)
+        CircuitView.of(row, today, other: store.circuits.other_control(row[:id]))
+      end
+
       def today
         @clock.call.to_date
       end

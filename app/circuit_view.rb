@@ -3,10 +3,20 @@
 module App
   # A stored circuit with what follows from its values.
   module CircuitView
-    def self.of(row, today)
+    # @param other [Hash, nil] row of the circuit of another control on the same far end
+    def self.of(row, today, other: nil)
       sheet = Sandbag::Circuit::Sheet.stored(row[:sheet])
-      row.slice(:id, :machine_id, :name).merge(sheet: sheet.to_h,
-        figures: Sandbag::Circuit::Summary.new(sheet, today: today).to_h)
+      {
+        **row.slice(:id, :machine_id, :name),
+        sheet: sheet.to_h,
+        figures: Sandbag::Circuit::Summary.new(sheet, today: today).to_h,
+        other_control: (other_view(other) if other)
+      }.compact
     end
+
+    def self.other_view(row)
+      {**row.slice(:id, :name), in_line: row[:joined_to].nil?}
+    end
+    private_class_method :other_view
   end
 end

@@ -4,7 +4,7 @@ module App
   # /api/circuits
   class CircuitsApi < Base
     get "/:id" do |id|
-      json 200, CircuitView.of(store.circuits.find(id), today)
+      json 200, circuit_view(store.circuits.find(id))
     end
 
     get "/:id/levers" do |id|
@@ -41,9 +41,8 @@ module App
           changed.change(change["part"], change["field"], change["value"], change["source"] || "measured")
         end
         Sandbag::Circuit::Days.refuse_future(sheet, today)
-        changed = CircuitView.of(row.merge(sheet: sheet.to_h), today)
-        store.circuits.write_sheet(id, sheet.to_h)
-        due_book.write(row, sheet)
+        changed = circuit_view(row.merge(sheet: sheet.to_h))
+        circuit_record.write(row, sheet)
         changed
       end
       json 200, view
@@ -56,10 +55,9 @@ module App
         row = store.circuits.find(id)
         refuse_other_kind(row, sheet)
         Sandbag::Circuit::Days.refuse_future(sheet, today)
-        replaced = CircuitView.of(row.merge(name: body["name"], sheet: sheet.to_h), today)
+        replaced = circuit_view(row.merge(name: body["name"], sheet: sheet.to_h))
         store.circuits.rename(id, body["name"])
-        store.circuits.write_sheet(id, sheet.to_h)
-        due_book.write(row, sheet)
+        circuit_record.write(row, sheet)
         replaced
       end
       json 200, view

@@ -79,9 +79,12 @@ module App
       @store.machines.add(id: id, kind: kind["id"], used_for: use["id"], **texts)
       templates.each do |template|
         sheet = @shop.limit(Sandbag::Circuit::Template.sheet(template["id"]))
-        @store.circuits.add(id: SecureRandom.uuid, machine_id: id, name: template["label"], sheet: sheet.to_h)
+        circuit_record.add_new(id: SecureRandom.uuid, machine_id: id, name: template["label"], sheet: sheet)
       end
-      @due_book.write_machine(@store.machines.find(id))
+    end
+
+    def circuit_record
+      @circuit_record ||= CircuitRecord.new(@store, @due_book)
     end
   end
 end

@@ -98,8 +98,7 @@ module App
       fresh = store.transaction do
         store.machines.find(id)
         next !same_circuit!(body["id"], id, name, sheet) if store.circuits.include?(body["id"])
-        store.circuits.add(id: body["id"], machine_id: id, name: name, sheet: sheet.to_h)
-        due_book.write({id: body["id"], machine_id: id}, sheet)
+        circuit_record.add_new(id: body["id"], machine_id: id, name: name, sheet: sheet)
         true
       end
       json(fresh ? 201 : 200, view(id))
@@ -115,7 +114,7 @@ module App
           not_in_record: NotInRecord.of(jobs, circuits),
           due: store.dues.up_to((today + DueApi::CALENDAR_AHEAD).iso8601, limit: DUES, machine_id: id)
             .map { |row| DueLine.of(row, today) },
-          circuits: circuits.map { |circuit| CircuitView.of(circuit, today) },
+          circuits: circuits.map { |circuit| circuit_view(circuit) },
           jobs: jobs,
           comparisons: comparisons.map { |comparison| comparison.except(:body) }
         )
@@ -128,9 +127,11 @@ module App
       # Circuits and their values, not their jobs: another machine has its own history.
       def copy(original, id, name)
         store.machines.add(id: id, name: name, **original.slice(:kind, :note, :place, :used_for))
+        copies = {}
         circuits_of(original[:id]).each_with_index do |circuit, index|
-          store.circuits.add(id: free_id("#{id}.#{index + 1}"), machine_id: id, name: circuit[:name],
-            sheet: circuit[:sheet])
+          copies[circuit[:id]] = free_id("#{id}.#{index + 1}")
+          store.circuits.add(id: copies[circuit[:id]], machine_id: id, name: circuit[:name],
+            sheet: circuit[:sheet], joined_to: copies[circuit[:joined_to]])
         end
         due_book.write_machine(store.machines.find(id))
       end

@@ -59,12 +59,13 @@ module App
         journal = journal(store, job_id)
         kind, use, training = store.machines.nature(circuit[:machine_id])
         months = Sandbag::Fluid::ChangeDue.most_months(shop.fluid_months, use)
-        key = key(journal.position, circuit, shop.lubricant, kind, months, shop.schools, training)
+        two_controls = !store.circuits.other_control(circuit[:id]).nil?
+        key = key(journal.position, circuit, shop.lubricant, kind, months, shop.schools, training, two_controls)
         kept = @jobs[job_id]
         return kept.state if kept.key == key
         state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]),
           lubricant: shop.lubricant, machine_kind: kind, fluid_months: months, schools: shop.schools,
-          training: training, last_good: store.jobs.last_good(circuit[:id]))
+          training: training, two_controls: two_controls, last_good: store.jobs.last_good(circuit[:id]))
         keep(job_id, Kept.new(journal, key, state)).state
       end
     end
@@ -80,7 +81,7 @@ module App
           Kept.new(
             state.journal,
             key(state.journal.position, circuit, state.lubricant, state.machine_kind, state.fluid_months,
-              state.schools, state.training),
+              state.schools, state.training, state.two_controls),
             state
           )
         )

@@ -29,10 +29,8 @@ module App
       @shelf.use_up(id, entry)
       days, day = Sandbag::Calendar::SignedDays, entry.at[0, 10]
       sheet = added ? days.beside(state, day) : days.written(state, day)
-      @store.circuits.write_sheet(circuit[:id], sheet.to_h)
-      book = DueBook.new(@store, @reader.shop, @today)
-      book.write(circuit, sheet)
-      book.sign(job, state)
+      circuit_record.write(circuit, sheet)
+      due_book.sign(job, state)
     end
 
     # Writes the records of jobs that were signed by a Sandbag that did not keep one. Once, when the server starts.
@@ -53,9 +51,16 @@ module App
       id = SecureRandom.uuid
       sheet = Sandbag::Calendar::SignedDays.written(state, entry.at[0, 10])
       name = "#{circuit[:name]}, by hand"
-      @store.circuits.add(id: id, machine_id: circuit[:machine_id], name: name, sheet: sheet.to_h)
-      DueBook.new(@store, @reader.shop, @today).write({**circuit, id: id}, sheet)
+      circuit_record.add(id: id, machine_id: circuit[:machine_id], name: name, sheet: sheet, joined_to: circuit[:id])
       id
+    end
+
+    def circuit_record
+      CircuitRecord.new(@store, due_book)
+    end
+
+    def due_book
+      @due_book ||= DueBook.new(@store, @reader.shop, @today)
     end
 
     def record(job, circuit, state)

@@ -46,11 +46,11 @@ module Store
 
     # @param machine [Hash] as it is exported
     def add_machine(machine)
-      row = machine.slice(*MACHINE.map(&:to_s))
+      row = machine.slice(*MACHINE.map(&:to_s), "training")
       @database[:machines].insert(row.transform_keys(&:to_sym))
       machine["circuits"].each do |circuit|
         @database[:circuits].insert(id: circuit["id"], machine_id: machine["id"], name: circuit["name"],
-          sheet: JSON.generate(circuit["sheet"]))
+          joined_to: circuit["joined_to"], sheet: JSON.generate(circuit["sheet"]))
       end
     end
 
@@ -140,10 +140,11 @@ module Store
     def machine_of(row)
       circuits = @database[:circuits].where(machine_id: row[:id]).order(Sequel.lit("rowid")).map do |circuit|
         comparisons = @database[:comparisons].where(circuit_id: circuit[:id], job_id: nil)
-        {"id" => circuit[:id], "name" => circuit[:name], "sheet" => JSON.parse(circuit[:sheet]),
-         "comparisons" => comparisons_of(comparisons)}
+        {**plain(circuit, %i[id name joined_to]), "sheet" => JSON.parse(circuit[:sheet]),
+                                                  "comparisons" => comparisons_of(comparisons)}
       end
-      {**plain(row, MACHINE), "circuits" => circuits}
+      training = (row[:training] == 1) ? 1 : nil
+      {**plain(row, MACHINE), **{"training" => training}.compact, "circuits" => circuits}
     end
 
     def job_of(row)

@@ -7,8 +7,16 @@ module Store
       @circuits = database[:circuits]
     end
 
-    def add(id:, machine_id:, name:, sheet:)
-      @circuits.insert(id: id, machine_id: machine_id, name: name, sheet: Document.dump(sheet))
+    # @param joined_to [String, nil] id of the circuit whose far end it shares
+    def add(id:, machine_id:, name:, sheet:, joined_to: nil)
+      @circuits.insert(id: id, machine_id: machine_id, name: name, sheet: Document.dump(sheet), joined_to: joined_to)
+    end
+
+    # @return [Hash, nil] the circuit of another control on the same far end
+    def other_control(id)
+      joined_to = @circuits.where(id: id).get(:joined_to)
+      row = joined_to ? @circuits.first(id: joined_to) : @circuits.first(joined_to: id)
+      row && read(row)
     end
 
     def find(id)

@@ -119,7 +119,12 @@ RSpec.describe "Places on a circuit", :browser do
     release
     expect(job_now).to include("signed" => true)
     open_page "/machines/ridgeline"
-    expect(session).to have_content("Spare rear, by hand")
+    session.find("label", text: "Spare rear, by hand", match: :first).click
+    foot_in_drawing = session.find("g[aria-label='Spare rear: Spare rear same far end'], " \
+      "g[aria-label='Spare rear same far end']")
+    expect(session).to have_content("Two controls work this far end.")
+    foot_in_drawing.send_keys(:enter)
+    expect(session).to have_css("h2", text: /\ASpare rear\z/)
     expect(browser_faults).to be_empty
   end
 

@@ -10,6 +10,8 @@ import { ControlShape } from "./ControlShape";
 import { HoseShape } from "./HoseShape";
 import { placeLabels } from "./labelLayout";
 import { MasterShape, ReservoirShape } from "./MasterShape";
+import { OtherControl } from "./OtherControl";
+import type { Other } from "./OtherControl";
 import { labelLines } from "./partLabel";
 import { PartLabel } from "./PartLabel";
 import { PartTarget } from "./PartTarget";
@@ -19,11 +21,14 @@ interface Props {
   figures: CircuitFigures;
   picked: string | undefined;
   onPick: (id: string) => void;
+  /** The circuit of another control on the same far end. */
+  other?: Other | undefined;
+  onOther?: (() => void) | undefined;
   ref?: Ref<SVGSVGElement>;
 }
 
 /** The circuit as a schematic to relative height, fluid coloured by its age; every part can be picked, by keyboard too. */
-export function CircuitDrawing({ figures, picked, onPick, ref }: Props) {
+export function CircuitDrawing({ figures, picked, onPick, other, onOther, ref }: Props) {
   const theme = useTheme();
   const units = useUnits();
   const { parts, control } = figures;
@@ -63,6 +68,9 @@ export function CircuitDrawing({ figures, picked, onPick, ref }: Props) {
       {layout.hoses.map((hose) =>
         drawn(hose.part, <HoseShape hose={hose} fluid={fluid} isPicked={hose.part.id === picked} />),
       )}
+      {other && onOther ? (
+        <OtherControl other={other} layout={layout} fluid={fluid} onPick={onOther} />
+      ) : null}
       {middle(reservoir, <ReservoirShape {...ofMaster} isPicked={reservoir?.id === picked} />)}
       {middle(master, <MasterShape {...ofMaster} isPicked={master?.id === picked} />)}
       {middle(lever, <ControlShape control={control.id} size={size} isPicked={lever?.id === picked} />)}

@@ -8,7 +8,7 @@ import { Button } from "../kit/Button";
 import { downloadSvg } from "../kit/download";
 import { EntryField } from "../kit/EntryField";
 import { Later } from "../kit/Later";
-import { Column, Panel, Row, Split } from "../kit/layout";
+import { Column, Panel, Quiet, Row, Split } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { CircuitFigures } from "./CircuitFigures";
 import { CircuitWarnings } from "./CircuitWarnings";
@@ -18,10 +18,13 @@ import { PartValues } from "./PartValues";
 interface Props {
   machineId: string;
   circuit: Circuit;
+  /** All of the machine. */
+  circuits: Circuit[];
+  onShow: (circuitId: string) => void;
 }
 
 /** A circuit drawn from its values; the values of the part that was picked; what follows from them. */
-export function CircuitSheet({ machineId, circuit }: Props) {
+export function CircuitSheet({ machineId, circuit, circuits, onShow }: Props) {
   const [picked, setPicked] = useState(
     () => circuit.figures.parts.find((each) => each.part === "master")?.id,
   );
@@ -38,6 +41,8 @@ export function CircuitSheet({ machineId, circuit }: Props) {
     onSuccess: () => queryClient.invalidateQueries({ queryKey: ["machine", machineId] }),
   });
   const { figures } = circuit;
+  const { other_control: other } = circuit;
+  const drawnWith = circuits.find((each) => each.id === other?.id);
   const part = figures.parts.find((each) => each.id === picked) ?? figures.parts[0];
   return (
     <Split $left="1.45fr">
@@ -45,7 +50,24 @@ export function CircuitSheet({ machineId, circuit }: Props) {
         <Panel>
           {rename.isError ? <Notice tone="warn">{rename.error.message}</Notice> : null}
           <h2>{circuit.name}</h2>
-          <CircuitDrawing ref={drawing} figures={figures} picked={part?.id} onPick={setPicked} />
+          <CircuitDrawing
+            ref={drawing}
+            figures={figures}
+            picked={part?.id}
+            onPick={setPicked}
+            other={
+              other && drawnWith
+                ? { name: other.name, figures: drawnWith.figures, isInLine: other.in_line }
+                : undefined
+            }
+            onOther={() => other && onShow(other.id)}
+          />
+          {other ? (
+            <Quiet>
+              Two controls work this far end. Hoses, calipers and fluid are the same in both circuits: a
+              change here is a change in “{other.name}”.
+            </Quiet>
+          ) : null}
           <CircuitWarnings figures={figures} />
           <CircuitFigures figures={figures} />
           <EntryField

@@ -38,7 +38,15 @@ function MachineRecord({ machine }: { machine: Machine }) {
           onChange={show}
         />
       ) : null}
-      {circuit ? <CircuitSheet key={circuit.id} machineId={machine.id} circuit={circuit} /> : null}
+      {circuit ? (
+        <CircuitSheet
+          key={circuit.id}
+          machineId={machine.id}
+          circuit={circuit}
+          circuits={machine.circuits}
+          onShow={show}
+        />
+      ) : null}
       {comparisons.length > 0 ? (
         <Panel>
           <h2>Saved comparisons</h2>

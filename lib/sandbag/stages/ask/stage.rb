@@ -151,7 +151,7 @@ module Sandbag
 
       # @return [Array<Job::Route>] those this kind of circuit can have
       def routes
-        Job::Route.all.select { |each| each.suits?(@sheet.kind) }
+        Job::Route.all.select { |each| each.suits?(@sheet.kind) && !(each.adds && job.two_controls) }
       end
 
       # @return [String, nil] what keeps the machine here although the work goes on

@@ -9,6 +9,7 @@ module Sandbag
           "label" => String,
           "how" => String,
           **Circuit::SUITS,
+          "two_controls?" => [TrueClass, FalseClass],
           "answers" => Hash,
           "good" => Array,
           "limit" => String,

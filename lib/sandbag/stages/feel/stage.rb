@@ -131,7 +131,8 @@ module Sandbag
 
       # @return [Tests] what was tried besides
       def tests
-        @tests ||= Tests.new(@fresh, job.sheet.kind, proven: -> { passed? && held? }, fitted: method(:fitted?))
+        @tests ||= Tests.new(@fresh, job.sheet.kind, proven: -> { passed? && held? }, fitted: method(:fitted?),
+          two_controls: job.two_controls)
       end
 
       def done?
