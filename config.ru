@@ -9,4 +9,4 @@ begin
 rescue Store::Opening::Fault => fault
   abort fault.message
 end
-run App::Server.build(Store::All.new(database))
+run App::Server.build(Store::All.new(database), clock: -> { App::Settings.now })

@@ -29,6 +29,9 @@ module App
 
     attr_reader :store, :memory, :contract
 
+    # A page counts down by this clock, whatever its device's own says.
+    after { headers "sandbag-time" => @clock.call.utc.iso8601(3) }
+
     helpers do
       # @return [Hash] the body, as the contract has it for an operation
       def body_for(operation_id)

@@ -3,10 +3,14 @@
 require "time"
 
 module App
-  # When something happened, by a device whose clock may be wrong. Up to a day is taken as it is said; beyond that the
-  # server's own clock goes, and what the device said stands beside it.
+  # When something happened. A page says it by the clock of its device, and what that clock says now: how far it is off
+  # is taken out. Whatever waited offline lies between the entry before it and the time at which it was received, so
+  # that no gate rests on a time that somebody made up.
   class DeviceClock
-    TRUSTED_SECONDS = 86_400
+    # A device's clock is wrong, and the mechanic is told, from here.
+    WRONG_SECONDS = 86_400
+    # Two clocks that agree, seconds.
+    AGREES_SECONDS = 60
 
     # @param now [Time] the server's
     # @param sent [String, nil] what the device's clock said when it sent this
@@ -17,29 +21,45 @@ module App
 
     # The device's clock is wrong by more than a day.
     def wrong?
-      !@off.nil? && @off.abs > TRUSTED_SECONDS
+      !@off.nil? && @off.abs > WRONG_SECONDS
     end
 
     # @param said [String, nil] when it happened, by the device; nil is now
+    # @param opened [Time] of the job; newest [Time, nil] of the entry before it
     # @return [Hash] at, received_at, and said_at where the time was put right
-    def stamp(said)
+    # Refuses a time in the future and one before the job was opened, where no clock came with it that explains them.
+    def stamp(said, opened:, newest: nil)
       received = written(@now)
       return {at: received, received_at: received} unless said
       happened = Time.iso8601(said)
-      return {at: [written(happened - @off), received].min, received_at: received, said_at: said} if wrong?
-      return {at: received, received_at: received, said_at: said} if happened > @now + TRUSTED_SECONDS
-      {at: said, received_at: received}
+      refuse_impossible(happened, opened) unless @off
+      right = (happened - off).clamp([newest, opened].compact.max.clamp(nil, @now), @now)
+      return {at: said, received_at: received} if (right - happened).abs <= AGREES_SECONDS
+      {at: written(right), received_at: received, said_at: said}
     end
 
     # @return [String, nil] what to tell whoever holds the device
     def says
       return unless wrong?
-      days = (@off.abs / TRUSTED_SECONDS).round
+      days = (@off.abs / WRONG_SECONDS).round
       "This device's clock is #{days} #{(days == 1) ? "day" : "days"} #{@off.positive? ? "ahead" : "behind"}. The " \
         "times are put right here; set the clock."
     end
 
     private
+
+    # What a network takes is no wrong clock.
+    def off
+      (@off && @off.abs > AGREES_SECONDS) ? @off : 0
+    end
+
+    def refuse_impossible(happened, opened)
+      if happened > @now + AGREES_SECONDS
+        raise Sandbag::Refusal.at("at", "that is in the future", "a time up to now: #{written(@now)}")
+      end
+      return unless happened < opened - AGREES_SECONDS
+      raise Sandbag::Refusal.at("at", "that is before the job was opened", "a time from #{written(opened)} to now")
+    end
 
     def written(time)
       time.utc.iso8601(3)

@@ -89,8 +89,14 @@ module App
       @store.journals.append(draft.job[:id], {**draft.entry.to_h, **draft.times})
       move_stock(draft)
       Headlines.new(@store, @memory).write(draft.job[:id], draft.after, draft.circuit[:revision])
-      @signing.close(draft) if draft.entry.kind == "signed"
+      sign(draft) if draft.entry.kind == "signed"
       true
+    end
+
+    # In the transaction, so that no other job opens the circuit meanwhile.
+    def sign(draft)
+      Neighbours.new(@store, @memory).refuse_signature(draft.job, draft.circuit)
+      @signing.close(draft)
     end
 
     # What an entry does to the shelf.

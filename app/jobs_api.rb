@@ -50,7 +50,8 @@ module App
     post "/:id/entries" do |id|
       entry = body_for("addEntry").transform_keys(&:to_sym)
       clock = DeviceClock.new(@clock.call, entry.delete(:sent))
-      draft = desk.write(id, {by: NOBODY, corrects: nil, **entry, **clock.stamp(entry[:at])})
+      times = clock.stamp(entry[:at], **store.journals.bounds(store.jobs.find(id)))
+      draft = desk.write(id, {by: NOBODY, corrects: nil, **entry, **times})
       acknowledge(draft, id, entry[:stage], clock.says)
     end
 

@@ -70,7 +70,7 @@ RSpec.describe "What falls due", :api do
       expect(job["complaint"]).to start_with "Re-check, due #{recheck["on"]}"
       expect(stage("again", "ask")["intake"].select { |row| row["stops"] && row["value"].nil? }).to eq []
       expect(stage("again", "close")["gates"].map { |gate| gate["id"] })
-        .to eq %w[stop firm return dry nip residual level caps briefed]
+        .to eq %w[stop undone firm return dry nip residual level caps briefed]
       expect(stage("again", "feel")).to include("passed" => false)
       expect(job["current"]).to eq "close"
     end

@@ -56,8 +56,8 @@ RSpec.describe App::JobsApi, :api do
   end
 
   it "keeps the mechanic's time and name" do
-    entry("job", "ask", "note", {text: "squeaks"}, at: "2026-03-14T08:00:00Z", by: "R. Tarn")
-    expect(ask(:get, "/jobs/job/entries")["items"].first).to include("at" => "2026-03-14T08:00:00Z", "by" => "R. Tarn",
+    entry("job", "ask", "note", {text: "squeaks"}, at: "2026-03-14T09:27:00Z", by: "R. Tarn")
+    expect(ask(:get, "/jobs/job/entries")["items"].first).to include("at" => "2026-03-14T09:27:00Z", "by" => "R. Tarn",
       "position" => 1)
   end
 

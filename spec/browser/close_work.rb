@@ -2,7 +2,7 @@
 
 # Close by hand: walking round the machine to the signature.
 module CloseWorkByHand
-  # The second leak watch is done by touch; the first one eleven minutes ago, beside the page.
+  # The second leak watch is done by touch, eleven minutes after the first one.
   def walk_round
     first_leak_watch
     settle_the_record
@@ -20,10 +20,9 @@ module CloseWorkByHand
     session.current_path.split("/")[2]
   end
 
-  def first_leak_watch(minutes_ago: 11)
-    at = (Time.now - 60 * minutes_ago).utc.iso8601(3)
-    post("/jobs/#{close_job}/entries",
-      {id: SecureRandom.uuid, stage: "close", kind: "leak", data: {value: "dry"}, at: at})
+  def first_leak_watch
+    add_entry("close", "leak", {value: "dry"})
+    served.pass_minutes(11)
     session.refresh
   end
 

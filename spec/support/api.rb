@@ -13,7 +13,16 @@ module Api
   end
 
   def app
-    @app ||= App::Server.build(store, clock: -> { Time.utc(2026, 3, 14, 9, 26, 0) })
+    @app ||= App::Server.build(store, clock: -> { clock })
+  end
+
+  # The server's; what happens later is sent later.
+  def clock
+    @clock ||= Time.utc(2026, 3, 14, 9, 26, 0)
+  end
+
+  def wait_until(time)
+    @clock = [clock, Time.iso8601(time)].max
   end
 
   def add_circuit(id, plain, machine: "m-#{id}")
@@ -23,6 +32,7 @@ module Api
 
   # Sends a request and returns the parsed answer; fails when the answer is not what the contract says.
   def ask(method, path, body = nil, raw: nil, headers: {})
+    wait_until(body[:at]) if body.is_a?(Hash) && body[:at] && !body[:sent] && path.end_with?("/entries")
     header "Host", "127.0.0.1"
     headers.each { |name, value| header(name, value) }
     header "Content-Type", headers.fetch("Content-Type", "application/json") if body || raw

@@ -184,7 +184,7 @@ class JobInMemory
       stage: stage,
       kind: kind,
       data: data,
-      at: (Time.utc(2026, 3, 14, 9) + number + 60 * (@minutes || 0)).iso8601,
+      at: (Time.utc(2026, 3, 14, 9, 30) + number + 60 * (@minutes || 0)).iso8601,
       by: "spec",
       corrects: corrects,
       position: number

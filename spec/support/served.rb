@@ -18,6 +18,8 @@ class Served
     @database = "#{@folder}/sandbag.db"
     @port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
     FileUtils.cp(Served.demo_database, @database) if demo
+    @clock = "#{@folder}/clock"
+    File.write(@clock, "0")
     start
   end
 
@@ -51,6 +53,11 @@ class Served
     @pid = nil
   end
 
+  # The server's clock goes on at once by so much.
+  def pass_minutes(minutes)
+    File.write(@clock, (Integer(File.read(@clock)) + 60 * minutes).to_s)
+  end
+
   def remove
     stop
     FileUtils.rm_rf(@folder)
@@ -63,7 +70,7 @@ class Served
   end
 
   def environment
-    {"SANDBAG_PORT" => port.to_s, "SANDBAG_DATABASE" => database}
+    {"SANDBAG_PORT" => port.to_s, "SANDBAG_DATABASE" => database, "SANDBAG_CLOCK" => @clock}
   end
 
   def answering?

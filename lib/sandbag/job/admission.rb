@@ -24,6 +24,7 @@ module Sandbag
         refuse_simulated(read)
         refuse_unasked(read)
         @state.stage(read.stage).admit(read) unless read.undo?
+        refuse_undone(read)
         read
       end
 
@@ -89,6 +90,19 @@ module Sandbag
           "not yet, first under Ask: #{open.map { |row| row["ask"] }.join(" ")}",
           "an answer to each"
         )
+      end
+
+      # Entries that may make another job of it.
+      SHAPING = %w[route at intake].freeze
+
+      # What is off, open or loose is put right by this job, whatever is chosen, answered otherwise or taken back.
+      def refuse_undone(entry)
+        shapes = entry.stage == "ask" && SHAPING.include?(entry.kind)
+        return unless entry.corrects || shapes
+        left = @state.with(entry).ledger.faults - @state.ledger.faults
+        return if left.empty?
+        raise Refusal.at(entry.undo? ? "corrects" : "data", "this would leave undone: #{left.join("; ")}",
+          "a repair that puts it right, or these entries taken back first")
       end
 
       def refuse_stopped(entry)

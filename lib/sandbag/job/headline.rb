@@ -10,7 +10,7 @@ module Sandbag
         freeze
       end
 
-      # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, on_hold, stages (id, status, waits_for,
+      # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, on_hold, begun (what was opened), stages (id, status, waits_for,
       #   unresolved), complaint, wait, route,
       #   family of the fluid, promised
       def to_h
@@ -23,6 +23,7 @@ module Sandbag
           do_not_use: @job.do_not_use,
           referred: referred,
           on_hold: on_hold,
+          begun: @job.ledger.begun,
           stages: stages,
           complaint: ask.complaint,
           wait: @job.close.wait || ask.wait,

@@ -75,6 +75,11 @@ module Sandbag
         (stages.find { |_, stage| !stage.done? } || stages.to_a.last).first
       end
 
+      # @return [Ledger] what was done to the machine, whatever the route is
+      def ledger
+        @built[:ledger] ||= Ledger.new(self)
+      end
+
       # @return [Hash] see Headline
       def headline
         @built[:headline] ||= Headline.new(self).to_h.freeze

@@ -11,7 +11,7 @@ RSpec.describe "A re-check" do
 
   it "asks for what is looked at again and no more, and is followed by none" do
     gates = job.state.close.gates
-    expect(gates.map(&:id)).to eq %w[stop firm return dry nip residual level caps briefed]
+    expect(gates.map(&:id)).to eq %w[stop undone firm return dry nip residual level caps briefed]
     expect(job.view("close")[:rechecks]).to eq []
     job.confirm(*gates.reject(&:computed?).map(&:id))
     job.add("close", "signed", {"name" => "R. Tarn"})

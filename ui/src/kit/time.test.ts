@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { time } from "./time";
+import { setTime, time } from "./time";
 import { clock } from "./useSecondsLeft";
 
 describe("the page's clock", () => {
@@ -21,6 +21,15 @@ describe("the page's clock", () => {
     stop();
     vi.advanceTimersByTime(3500);
     expect(tick).toHaveBeenCalledTimes(3);
+  });
+
+  it("follows the server's, where the two differ by more than a network takes", () => {
+    setTime(1_000_000 + 4_000);
+    expect(time.now()).toBe(1_000_000);
+    setTime(1_000_000 + 600_000);
+    expect(time.now()).toBe(1_600_000);
+    setTime(1_000_000);
+    expect(time.now()).toBe(1_000_000);
   });
 
   it("is the one a spec has put in its place, once it is there", () => {

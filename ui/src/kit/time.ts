@@ -13,14 +13,24 @@ declare global {
 }
 
 const own: Clock = {
-  now: () => Date.now(),
+  now: () => Date.now() + ahead,
   every: (ms, tick) => {
     const timer = setInterval(tick, ms);
     return () => clearInterval(timer);
   },
 };
 
-/** The browser's own clock, or the one that a spec has put in its place. */
+/** Two clocks that agree, ms: a network takes its time, and the server tells whole seconds. */
+const AGREES = 5000;
+let ahead = 0;
+
+/** Sets the page's time by the server's, so that a wait ends when the server says so, whatever the device's clock. */
+export function setTime(serverSaid: number): void {
+  const off = serverSaid - Date.now();
+  ahead = Math.abs(off) > AGREES ? off : 0;
+}
+
+/** The browser's own clock set by the server's, or the one that a spec has put in its place. */
 export const time: Clock = {
   now: () => (window.sandbagClock ?? own).now(),
   every: (ms, tick) => (window.sandbagClock ?? own).every(ms, tick),

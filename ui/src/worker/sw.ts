@@ -4,7 +4,7 @@ import { ExpirationPlugin } from "workbox-expiration";
 import { registerRoute } from "workbox-routing";
 import { CacheFirst, NetworkFirst } from "workbox-strategies";
 import type { WorkboxPlugin } from "workbox-core/types";
-import { ANSWERS, KEEP_ROOMS } from "./agreed";
+import { ANSWERS, KEEP_ROOMS, TIME } from "./agreed";
 
 // Keeps the page and the last answers at hand, so that a reload while the server is away still shows the job.
 // The network always comes first: nothing old is shown while the server answers.
@@ -22,6 +22,16 @@ const pruned = (maxEntries: number) => new ExpirationPlugin({ maxEntries, purgeO
 /** Whatever page of Sandbag is opened, it is the same one. */
 const onePage: WorkboxPlugin = { cacheKeyWillBeUsed: () => Promise.resolve("/") };
 
+/** An answer that is kept tells nothing of the time. */
+const timeless: WorkboxPlugin = {
+  cacheWillUpdate: ({ response }) => {
+    const headers = new Headers(response.headers);
+    headers.delete(TIME);
+    const { status, statusText } = response;
+    return Promise.resolve(new Response(response.body, { status, statusText, headers }));
+  },
+};
+
 const isRead = (request: Request) => request.method === "GET";
 
 registerRoute(
@@ -38,7 +48,7 @@ registerRoute(
     request.mode !== "navigate" &&
     url.pathname.startsWith("/api/") &&
     !url.pathname.startsWith("/api/photos/"),
-  new NetworkFirst({ cacheName: ANSWERS, plugins: [whole, pruned(300)] }),
+  new NetworkFirst({ cacheName: ANSWERS, plugins: [whole, timeless, pruned(300)] }),
 );
 registerRoute(
   ({ request, url }) =>

@@ -47,6 +47,22 @@ module Sandbag
         @groups ||= Tables.rows("part_groups").map { |plain| new(plain) }.freeze
       end
 
+      # What a step is, on whatever unit it was done.
+      # @param plain [String] id of a step, without its unit's name
+      # @return [Hash, nil]
+      def self.step_called(plain)
+        @called ||= [*all, *groups].flat_map(&:steps).to_h { |step| [step["id"], step] }.freeze
+        @called[plain]
+      end
+
+      # What a part is, on whatever unit it came off.
+      # @param plain [String] id of a part, without its unit's name
+      # @return [Hash, nil]
+      def self.part_called(plain)
+        @parts_called ||= [*all, *groups].flat_map(&:parts).to_h { |part| [part["id"], part] }.freeze
+        @parts_called[plain]
+      end
+
       # @param plain [Hash] a file as ConstructionFile read it
       def initialize(plain)
         @id = plain["id"]
@@ -71,6 +87,12 @@ module Sandbag
       # @return [Hash, nil]
       def step(id)
         steps.find { |step| step["id"] == id }
+      end
+
+      # A step of its own or of a group that it shares takes something off it.
+      # @param plain [String] id of a step, without its unit's name
+      def takes?(plain)
+        order.include?(plain) || Construction.groups.any? { |group| order.include?(group.id) && group.step(plain) }
       end
 
       # @return [Hash, nil]

@@ -28,6 +28,7 @@ module Sandbag
         "leaks?" => String,
         "lost?" => String,
         "tools" => Array,
+        "opens?" => [TrueClass, FalseClass],
         "cover?" => String,
         "caution?" => String,
         "needs?" => String

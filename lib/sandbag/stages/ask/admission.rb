@@ -10,7 +10,7 @@ module Sandbag
         freeze
       end
 
-      # Refuses a value the finding does not have, a place where neither it nor the repair can be, taking back what was
+      # Refuses a value the finding does not have, a look that opens the circuit before it may be opened, a place where neither it nor the repair can be, taking back what was
       # not found, lifting a flag that is not up, a route this circuit cannot have or that does not cure the flags that
       # are up, putting away a job that nothing stops, and bringing back one that is not away.
       def admit(entry)
@@ -47,7 +47,21 @@ module Sandbag
           raise Refusal.at("data/value",
             "#{finding["label"]} cannot be “#{data["value"]}”", finding["values"].keys.join(", "))
         end
+        refuse_opening(finding, data["value"])
         admit_place(finding, data) if data["place"]
+      end
+
+      # To look there opens the circuit: what an opening asks for is asked first.
+      def refuse_opening(finding, value)
+        side = finding["opens"]&.fetch(value, nil)
+        return unless side
+        open = @ask.intake.unanswered
+        if open.any?
+          raise Refusal.at("data/value", "not yet, this opens the circuit; first: #{open.map { |row| row["ask"] }.join(" ")}",
+            "an answer to each")
+        end
+        stop = @ask.abs_stop(side)
+        raise Refusal.at("data/value", "this opens the circuit: #{stop["says"]}", stop["does"]) if stop
       end
 
       def admit_place(finding, data)

@@ -18,12 +18,12 @@ module Sandbag
           "family?" => String,
           "group?" => String,
           "ordinary?" => String,
-          "opens?" => [TrueClass, FalseClass],
+          "opens?" => Hash,
           "places?" => Array,
           "many?" => [TrueClass, FalseClass],
           "values" => Hash
         }) do |row|
-          Tables.unknown("walks", [row["walk"]]) || Circuit::Kind.unknown(row) ||
+          Tables.unknown("walks", [row["walk"]]) || Circuit::Kind.unknown(row) || Schemas.openings(row) ||
             Circuit::Places.unknown(row["places"] || [], [])
         end,
         "walks" => Tables::Schema.new({
@@ -109,6 +109,17 @@ module Sandbag
         return wrong if wrong
         code, cell = row.except("id").find { |_, each| !each.match?(CELL) }
         code && "has “#{cell}” under #{code}; known are ++ + . - -- with b or c"
+      end
+
+      SIDES = %w[above below].freeze
+
+      # @return [String, nil] what is wrong with the answers of a finding for which the circuit was opened
+      def self.openings(row)
+        opens = row["opens"] || {}
+        odd = opens.keys - row["values"].keys
+        return "opens for unknown #{odd.join(", ")}; known are #{row["values"].keys.join(", ")}" if odd.any?
+        odd = opens.values - SIDES
+        "opens #{odd.join(", ")}; known are #{SIDES.join(", ")}" if odd.any?
       end
 
       # @return [String, nil] what is wrong with a question of the intake

@@ -22,7 +22,7 @@ module Sandbag
             reported: entries.values("flag", "flag"),
             liftings: Liftings.new(job.journal, @seen),
             route: picked,
-            opens: where.side
+            opens: side
           )
       end
 
@@ -112,6 +112,19 @@ module Sandbag
       # A job that opens a joint: the circuit is filled again and bled from the master outwards.
       def opened?
         where.opened.any?
+      end
+
+      # @return [Array<Array(Hash, Job::Entry)>] findings for which the circuit was opened
+      def opened_to_look
+        entries.of("finding").map { |entry| [Tables.find("findings", entry.data["finding"]), entry] }
+          .select { |finding, entry| finding["opens"]&.key?(entry.data["value"]) }
+      end
+
+      # @param side [String] above or below an ABS unit
+      # @return [Hash, nil] row of abs_gate.yml by which nothing may be opened there
+      def abs_stop(side)
+        row = AbsGate.decide(findings, facts, side)
+        row if row && row["decision"] == "stop"
       end
 
       # @param finding [String]
@@ -214,6 +227,12 @@ module Sandbag
       end
 
       private
+
+      # What the repair opens, or what was opened to look; the worse of both.
+      def side
+        looked = opened_to_look.map { |finding, entry| finding["opens"][entry.data["value"]] }
+        ["below", "above", "nothing"].find { |each| [where.side, *looked].include?(each) }
+      end
 
       def picked
         @chosen && Job::Route.find(@chosen["route"])

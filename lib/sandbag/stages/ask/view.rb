@@ -101,7 +101,7 @@ module Sandbag
           gain_bits: offer.gain_bits,
           minutes: offer.minutes,
           walk: offer.walk["label"],
-          opens: offer.finding["opens"] || false,
+          opens: offer.finding.key?("opens"),
           answers: answers
         }
       end

@@ -49,8 +49,9 @@ module Sandbag
           last_id: all.at(-1).id)
       end
 
-      # @return [Count] the count after one more entry; one that names a point this plan no longer has changes nothing
+      # @return [Count] the count after one more entry; one of another stage opened the circuit, and one that names a point this plan no longer has changes nothing
       def apply(entry)
+        return opened_again(entry) unless entry.stage == "bleed"
         return self if entry.data["point"] && !points.key?(entry.data["point"])
         case entry.kind
         when "point" then with(current_id: entry.data["point"])
@@ -183,11 +184,14 @@ module Sandbag
         with(points: changed, current_id: following || id)
       end
 
-      def start_over(entry)
+      def opened_again(entry)
+        return self unless begun?
+        start_over(entry, "The circuit was opened again.")
+      end
+
+      def start_over(entry, cause = "The port was uncovered: air went in at the master.")
         lost = points.values.sum(&:strokes)
-        why =
-          "The port was uncovered: air went in at the master. #{lost_said(lost)} at every point. A flush is now a " \
-            "bleed."
+        why = "#{cause} #{lost_said(lost)} at every point. A flush is now a bleed."
         with(
           points: fresh_points,
           reservoir: fresh_reservoir,

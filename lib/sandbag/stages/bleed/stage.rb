@@ -20,7 +20,7 @@ module Sandbag
         @plan = Airway::Plan.new(job.sheet, opened: job.ask.opened?, order: job.choose.bleed_method["order"],
           reservoirs: Airway::Schools.reservoirs(job.schools))
         first = job.choose.first_method
-        @count = job.counted&.on(@plan, entries, method: first) || Count.fold(@plan, entries, method: first)
+        @count = job.counted&.on(@plan, counted, method: first) || Count.fold(@plan, counted, method: first)
       end
 
       # @return [Hash] row of bleed_methods.yml at hand
@@ -28,13 +28,19 @@ module Sandbag
         count.method
       end
 
-      # @return [Integer, nil] journal positions of the first and the last entry that disturbed the lever
+      # @return [Integer, nil] journal positions of the first and the last entry that disturbed the lever: fluid that
+      #   moved, or the circuit opened
       def first_disturbed
-        DISTURBING.filter_map { |kind| entries.of(kind).first&.position }.min
+        [*DISTURBING.filter_map { |kind| entries.of(kind).first&.position }, *job.ledger.openings.first&.position].min
       end
 
       def last_disturbed
-        DISTURBING.filter_map { |kind| entries.of(kind).last&.position }.max
+        [*DISTURBING.filter_map { |kind| entries.of(kind).last&.position }, *job.ledger.last_opened].max
+      end
+
+      # @return [Integer, nil] journal position of the last entry by which fluid went through
+      def last_moved
+        MOVED.filter_map { |kind| entries.of(kind).last&.position }.max
       end
 
       # The last fluid was moved by a method that only helps: another one finishes the bleed.
@@ -106,6 +112,14 @@ module Sandbag
       end
 
       private
+
+      # Its own entries, with whatever opened the circuit again among them.
+      def counted
+        begun = entries.at(0)&.position
+        late = begun ? job.ledger.openings.select { |opening| opening.position > begun } : []
+        return entries if late.empty?
+        Job::Entries.new([*entries, *late.map(&:entry)].sort_by(&:position))
+      end
 
       def explained(id)
         Tables.fetch("bleed_methods", id, "explain", "there is no way to bleed “#{id}”")

@@ -11,7 +11,7 @@ module Sandbag
       end
 
       # Refuses to confirm what is computed or not touched, any waiver, a second hold and a resume without one, a cure
-      # before the work is done, a wet place that is none, a function test before the lever is proven, a day that is
+      # before the work is done, a leak watch of a circuit without fluid, a wet place that is none, a function test before the lever is proven, a day that is
       # none or past, and a signature over an open gate or by the person who checked it as the second.
       def admit(entry)
         case entry.kind
@@ -77,6 +77,8 @@ module Sandbag
       end
 
       def admit_leak(data)
+        why = @close.job.ledger.unreadable
+        raise Refusal.at("kind", "no joint can be watched under pressure: #{why}", "the bleed first") if why
         return unless data["place"]
         known = (data["value"] == "wet") ? @close.leak_watch.watched.map(&:id) : []
         return if known.include?(data["place"])

@@ -31,6 +31,7 @@ module Sandbag
       def fault(id)
         feel = @job.feel
         case id
+        when "undone" then @job.ledger.faults.first
         when "stop" then @job.stop || uncured
         when "fluid_age" then FluidAge.fault(@job)
         when "fluid" then ("no fluid chosen" unless @job.choose.fluid) ||

@@ -10,8 +10,10 @@ module Sandbag
         freeze
       end
 
-      # Refuses to set aside what is no reading, and to accept a verdict that is not marginal.
+      # Refuses to read a lever that has no fluid behind it, to set aside what is no reading, and to accept a verdict that
+      # is not marginal.
       def admit(entry)
+        refuse_unreadable if READ.include?(entry.kind)
         case entry.kind
         when "set_aside"
           known = @feel.entries.of("reading", "curve").flat_map { |each| @feel.readings_of(each) }
@@ -37,7 +39,16 @@ module Sandbag
         end
       end
 
+      # Taken at the lever.
+      READ = [*Stage::MEASURED, "test", "preload"].freeze
+
       private
+
+      def refuse_unreadable
+        why = @feel.job.ledger.unreadable
+        return unless why
+        raise Refusal.at("kind", "nothing can be read at the #{@feel.control["noun"]}: #{why}", "the bleed first")
+      end
 
       def admit_curve(data)
         return if data["forces"].size == data["travels"].size
