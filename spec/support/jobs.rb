@@ -29,10 +29,11 @@ class JobInMemory
 
   # @param careful [Boolean] answers what can stop the job, and protects the machine, before any work is entered
   # @param machine_kind [String, nil] of machine_kinds.yml; nil asks what is asked of any
-  def initialize(fitted, careful: true, machine_kind: nil)
+  # @param entries [Array<Sandbag::Job::Entry>] it begins with
+  def initialize(fitted, careful: true, machine_kind: nil, entries: [])
     @fitted = fitted
     @machine_kind = machine_kind
-    @entries = []
+    @entries = entries
     @careful = careful
   end
 

@@ -10,9 +10,10 @@ module Sandbag
         freeze
       end
 
-      # Refuses a value the finding does not have, a look that opens the circuit before it may be opened, a place where neither it nor the repair can be, taking back what was
-      # not found, lifting a flag that is not up, a route this circuit cannot have or that does not cure the flags that
-      # are up, putting away a job that nothing stops, and bringing back one that is not away.
+      # Refuses a value the finding does not have, a look that opens the circuit before it may be opened, a place
+      # where neither it nor the repair can be, taking back what was not found, lifting a flag that is not up, a route
+      # this circuit cannot have or that does not cure the flags that are up, putting away a job that nothing stops,
+      # and bringing back one that is not away.
       def admit(entry)
         case entry.kind
         when "intake" then admit_intake(entry.data)
@@ -57,8 +58,8 @@ module Sandbag
         return unless side
         open = @ask.intake.unanswered
         if open.any?
-          raise Refusal.at("data/value", "not yet, this opens the circuit; first: #{open.map { |row| row["ask"] }.join(" ")}",
-            "an answer to each")
+          raise Refusal.at("data/value",
+            "not yet, this opens the circuit; first: #{open.map { |row| row["ask"] }.join(" ")}", "an answer to each")
         end
         stop = @ask.abs_stop(side)
         raise Refusal.at("data/value", "this opens the circuit: #{stop["says"]}", stop["does"]) if stop

@@ -49,7 +49,8 @@ module Sandbag
           last_id: all.at(-1).id)
       end
 
-      # @return [Count] the count after one more entry; one of another stage opened the circuit, and one that names a point this plan no longer has changes nothing
+      # @return [Count] the count after one more entry; one of another stage opened the circuit, and one that names a
+      #   point this plan no longer has changes nothing
       def apply(entry)
         return opened_again(entry) unless entry.stage == "bleed"
         return self if entry.data["point"] && !points.key?(entry.data["point"])

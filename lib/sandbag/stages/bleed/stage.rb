@@ -65,7 +65,7 @@ module Sandbag
 
       # Every point ran clean, and so did the port at the master.
       def done?
-        count.finished? && !aided_last? && checks.after_fluid.nil?
+        count.finished? && !aided_last? && checks.before_fluid.nil? && checks.after_fluid.nil?
       end
 
       def waits_for

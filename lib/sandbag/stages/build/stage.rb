@@ -77,6 +77,7 @@ module Sandbag
         return "parts to build with" if reckoning.tray.cells.empty?
         return "a verdict under Measure" unless job.measure.done?
         return "put in: #{put_back.said(step)}" if step
+        return "which way it faces: #{Wording.inside(put_back.wrong.first.feature)}" if put_back.wrong.any?
         return reckoning.says unless reckoning.zero?
         Wording.inside(checks.find { |check| !check[:pass] }.dig(:row, "label"))
       end

@@ -11,8 +11,9 @@ module Sandbag
       end
 
       # Refuses to confirm what is computed or not touched, any waiver, a second hold and a resume without one, a cure
-      # before the work is done, a leak watch of a circuit without fluid, a wet place that is none, a function test before the lever is proven, a day that is
-      # none or past, and a signature over an open gate or by the person who checked it as the second.
+      # before the work is done, a leak watch of a circuit without fluid, a wet place that is none, a function test
+      # before the lever is proven, a day that is none or past, and a signature over an open gate or by the person who
+      # checked it as the second.
       def admit(entry)
         case entry.kind
         when "gate" then admit_gate(entry.data)

@@ -47,11 +47,13 @@ module Sandbag
       end
 
       # Gates that are a stage of their own.
-      STAGES = {"measured" => "measure", "built" => "build", "fitted" => "fit", "bled" => "bleed"}.freeze
+      STAGES = {"stripped" => "strip", "measured" => "measure", "built" => "build", "fitted" => "fit", "bled" => "bleed"}.freeze
 
       def undone(id)
         stage = @job.stages.fetch(STAGES.fetch(id))
-        stage.waits_for unless stage.done?
+        return stage.waits_for unless stage.done?
+        fetch = stage.wanting.first if id == "stripped"
+        "still to fetch: #{Wording.inside(fetch.label)}" if fetch
       end
 
       def uncured

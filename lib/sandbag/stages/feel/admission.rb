@@ -10,8 +10,8 @@ module Sandbag
         freeze
       end
 
-      # Refuses to read a lever that has no fluid behind it, to set aside what is no reading, and to accept a verdict that
-      # is not marginal.
+      # Refuses to read a lever that has no fluid behind it, to set aside what is no reading, and to accept a verdict
+      # that is not marginal.
       def admit(entry)
         refuse_unreadable if READ.include?(entry.kind)
         case entry.kind

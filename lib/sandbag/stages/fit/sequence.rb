@@ -62,7 +62,11 @@ module Sandbag
 
       # @return [Array<String>]
       def due(phase)
-        of(phase).reject { |each| done?(each) }.map { |each| Wording.inside(each.label) }
+        of(phase).filter_map do |step|
+          next Wording.inside(step.label) unless done?(step)
+          wrong = step.strip ? @put_back.wrong([step.strip]) : []
+          "which way it faces: #{Wording.inside(wrong.first.feature)}" if wrong.any?
+        end
       end
 
       # Refuses a step that is none here, is done, or does not come now, and one with a part the wrong way round.

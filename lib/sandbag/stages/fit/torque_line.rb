@@ -46,7 +46,7 @@ module Sandbag
       end
 
       def done?
-        verdict == "in" || estimated?
+        (verdict == "in" && suits?) || estimated?
       end
 
       # @return [String, nil] what is still to do, or what is wrong
@@ -56,6 +56,7 @@ module Sandbag
         return "#{name}: #{ASKED.fetch(asks)}" if asks
         return "#{name}: the service figure; there is no default" unless range
         return "#{name}: its torque" unless reading
+        return ["#{name}: with which wrench?", unfit].compact.join(" ") if verdict == "in"
         "#{name}: #{read} is #{verdict} the range#{". #{row["over"]}" if verdict == "over"}"
       end
       ASKED = {
@@ -64,6 +65,15 @@ module Sandbag
         "nipple_thread" => "the nipple's thread",
         "mount_thread" => "the bolts' thread"
       }.freeze
+
+      # The wrench at hand when it was read can read that figure.
+      def suits?
+        !wrench.nil? && unfit.nil?
+      end
+
+      def unfit
+        wrench && range.unfit(wrench["scale"])
+      end
 
       def read
         Said.figure(reading.data["value"], :torque, "g")
