@@ -16,10 +16,12 @@ module App
     end
 
     # @param document [Hash] of ArchiveFile
-    # @return [Hash] added and passed over, each a count of machines, jobs and moves
+    # @return [Hash] added and passed over, each a count of machines, jobs and moves; and entries of open jobs that were
+    #   refused
     def take(document)
       @added = {machines: 0, jobs: 0, moves: 0}
       @passed_over = @added.dup
+      @refused = []
       @store.transaction do
         take_settings(document["settings"])
         machines = fresh(document, "machines", :machine)
@@ -32,7 +34,7 @@ module App
         check_shelf if moves.any?
         work_out(machines, jobs)
       end
-      {added: @added, passed_over: @passed_over}
+      {added: @added, passed_over: @passed_over, refused: @refused}
     end
 
     private
@@ -81,9 +83,20 @@ module App
         check_times(job)
         check_entries(job)
         check_record(job) if job["closed_at"]
+        check_signature(job) if job["closed_at"]
         job["photos"].each_with_index { |photo, index| at("photos/#{index}") { check_photo(photo) } }
-        @archive.add_job(job)
+        @archive.add_job(job["closed_at"] ? job : admitted(job))
       end
+    end
+
+    # @return [Hash] an open job with the entries that it could have been sent
+    def admitted(job)
+      state = @memory.empty_state(@store, @store.circuits.find(job["circuit_id"]), @memory.shop(@store))
+      journal = ArchivedJournal.new(job, state)
+      @refused.concat(journal.refused.map do |each|
+        {job: job["id"], stage: each.entry["stage"], kind: each.entry["kind"], why: each.why}
+      end)
+      job.merge("entries" => journal.entries)
     end
 
     def check_times(job)
@@ -115,6 +128,26 @@ module App
       end
       return if faults.empty?
       raise Sandbag::Refusal.at("record", "is damaged: #{faults.first}", "a record as Sandbag writes it")
+    end
+
+    # What the record says was signed and bled is in the journal too.
+    def check_signature(job)
+      told = document_of(job["record"])["stages"]
+      signed = in_force(job).select { |entry| entry.values_at("stage", "kind") == %w[close signed] }.last
+      unless signed && signed["at"] == job["closed_at"] && signed["data"]["name"] == told.dig("close", "signed_by")
+        raise Sandbag::Refusal.at("record", "says that it was signed, and its journal does not",
+          "the signature of its journal")
+      end
+      finished = in_force(job).select { |entry| entry["kind"] == "point_done" }.map { |entry| entry["data"]["point"] }
+      said = (told.dig("bleed", "points") || []).select { |point| point["done"] }.map { |point| point["id"] }
+      return if (said - finished).empty?
+      raise Sandbag::Refusal.at("record", "says that #{(said - finished).first} was bled, and its journal does not",
+        "what its journal says")
+    end
+
+    def in_force(job)
+      corrected = job["entries"].filter_map { |entry| entry["corrects"] }
+      job["entries"].reject { |entry| corrected.include?(entry["id"]) }
     end
 
     def check_photo(photo)

@@ -57,17 +57,17 @@ module App
     def state(store, job_id, circuit, shop)
       @lock.synchronize do
         journal = journal(store, job_id)
-        kind, use, training = store.machines.nature(circuit[:machine_id])
-        months = Sandbag::Fluid::ChangeDue.most_months(shop.fluid_months, use)
-        two_controls = !store.circuits.other_control(circuit[:id]).nil?
-        key = key(journal.position, circuit, shop.lubricant, kind, months, shop.schools, training, two_controls)
+        stands = standing(store, circuit, shop)
+        key = key(journal.position, circuit, *stands.values)
         kept = @jobs[job_id]
         return kept.state if kept.key == key
-        state = Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]),
-          lubricant: shop.lubricant, machine_kind: kind, fluid_months: months, schools: shop.schools,
-          training: training, two_controls: two_controls, last_good: store.jobs.last_good(circuit[:id]))
-        keep(job_id, Kept.new(journal, key, state)).state
+        keep(job_id, Kept.new(journal, key, fresh_state(store, circuit, journal, stands))).state
       end
+    end
+
+    # @return [Sandbag::Job::State] of a job on a circuit before its first entry
+    def empty_state(store, circuit, shop)
+      fresh_state(store, circuit, Sandbag::Job::Journal.new([]), standing(store, circuit, shop))
     end
 
     # An entry was stored: what was worked out to admit it need not be worked out again.
@@ -89,6 +89,19 @@ module App
     end
 
     private
+
+    # What a job is folded on besides its journal and its circuit.
+    def standing(store, circuit, shop)
+      kind, use, training = store.machines.nature(circuit[:machine_id])
+      {lubricant: shop.lubricant, machine_kind: kind,
+       fluid_months: Sandbag::Fluid::ChangeDue.most_months(shop.fluid_months, use), schools: shop.schools,
+       training: training, two_controls: !store.circuits.other_control(circuit[:id]).nil?}
+    end
+
+    def fresh_state(store, circuit, journal, stands)
+      Sandbag::Job::State.new(journal, Sandbag::Circuit::Sheet.stored(circuit[:sheet]), **stands,
+        last_good: store.jobs.last_good(circuit[:id]))
+    end
 
     def key(position, circuit, *given)
       [position, circuit[:id], circuit[:revision], *given]

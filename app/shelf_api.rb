@@ -30,6 +30,7 @@ module App
 
     post "/moves" do
       body = body_for("addMove").transform_keys(&:to_sym)
+      refuse_of_a_job(body[:kind])
       fresh = desk.add({at: now, by: JobsApi::NOBODY, **body})
       json(fresh ? 201 : 200, view(desk.stock.find(body[:item])))
     end
@@ -37,6 +38,12 @@ module App
     helpers do
       def desk
         @shelf_desk ||= ShelfDesk.new(store, memory)
+      end
+
+      # Nothing that is promised to a job is freed or used up by hand.
+      def refuse_of_a_job(kind)
+        return unless Sandbag::Tables.find("stock_moves", kind)&.fetch("of_job", false)
+        raise Sandbag::Refusal.at("kind", "that is the job's own move", "the line pulled or put back under Choose of the job")
       end
 
       # A bottle as it may be used in a brake; a clutch may take it longer.

@@ -75,6 +75,23 @@ RSpec.describe "Archives", :api do
     expect(ask(:get, "/machines")["items"].size).to eq 2
   end
 
+  it "admit the entries of an open job one by one: what could not have been sent stays out, and the job is on hold" do
+    text = without(exported) do |all|
+      job = all["jobs"].find { |each| each["id"] == "job-tourer-front" }
+      last = job["entries"].last
+      job["entries"] << {**last, "id" => "forged", "stage" => "close", "kind" => "signed",
+                         "data" => {"v" => last["data"]["v"], "name" => "R. Tarn"}, "corrects" => nil}.compact
+    end
+    move_to(elsewhere)
+    refused = import(text)["refused"]
+    expect(refused.map { |each| each.slice("job", "stage", "kind") })
+      .to eq ["job" => "job-tourer-front", "stage" => "close", "kind" => "signed"]
+    expect(refused.first["why"]).to include "cannot be signed: still open"
+    job = ask(:get, "/jobs/job-tourer-front")
+    expect(job["do_not_use"]).to include "on hold, not released: brought in from an archive without 1 of its entries"
+    expect(job).to include("signed" => false)
+  end
+
   describe "that are wrong" do
     let(:text) { exported }
 
@@ -100,6 +117,9 @@ RSpec.describe "Archives", :api do
       "with a signed job whose record is gone" => ["jobs/0/record", ->(all) { all["jobs"][0].delete("record") }],
       "with a record that no page could show" => ["jobs/0/record",
         ->(all) { all["jobs"][0]["record"]["stages"]["close"] = {"gates" => 3} }],
+      "with a record signed by another than its journal" => ["jobs/0/record",
+        ->(all) { all["jobs"][0]["record"]["stages"]["close"]["signed_by"] = "N. Obody" }],
+      "with a signed job without entries" => ["jobs/0/record", ->(all) { all["jobs"][0]["entries"] = [] }],
       "with a signed job that says it is open" => ["jobs/0/closed_at", ->(all) { all["jobs"][0].delete("closed_at") }],
       "with an entry that says nothing known" => ["jobs/0/entries/1/data", lambda { |all|
         all["jobs"].find { |job| job["closed_at"].nil? }.then { |job| all["jobs"] = [job] }

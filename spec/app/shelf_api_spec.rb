@@ -113,6 +113,13 @@ RSpec.describe App::ShelfApi, :api do
     expect(ask(:get, "/shelf")["items"].first).to include("amount" => 0.0, "reserved" => {})
   end
 
+  it "frees and uses nothing by hand that is promised to a job" do
+    {"reserved" => {job: "j", count: 1}, "released" => {job: "j", count: 1}, "used" => {job: "j"}}.each do |kind, data|
+      refused = ask(:post, "/shelf/moves", {id: "by-hand-#{kind}", item: "a", kind: kind, data: data})
+      expect(refused["errors"].first).to include("pointer" => "kind", "message" => "that is the job's own move")
+    end
+  end
+
   # Every entry of a bleed from findings to signature.
   def finished(brake)
     job = JobInMemory.new(brake).bled

@@ -100,6 +100,7 @@ RSpec.describe "What falls due", :browser do
     button.click
     expect(session).to have_css("h1", text: "Close")
     expect(session).to have_no_content("Bleeding finished")
+    alone_on_the_circuit
     shown(close_job, "close")["places"].each { |place| confirm_place(place["label"]) }
     session.fill_in "Name", with: "R. Tarn\n"
     session.click_button "Sign and release"

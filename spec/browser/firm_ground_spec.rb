@@ -45,10 +45,10 @@ RSpec.describe "Firm ground", :browser do
     open_page "/"
     start_a_second_job "Wicket Puddle 125, Front brake"
     session.click_button "Every finding"
+    answer_stops_by_key
     pick "Residual pressure", "Drags always"
     pick "What lets it go", "None of them"
     expect(session).to have_content("Proven: caliper or slave piston stuck")
-    answer_stops_by_key
     session.click_button "Choose: Caliper or slave work"
     session.click_link "Go on"
 

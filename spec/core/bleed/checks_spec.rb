@@ -78,6 +78,30 @@ RSpec.describe Sandbag::Bleed::Checks do
     expect(refusal_at { other.add("bleed", "tool_report", {"lamp" => "off", "report" => "x"}) }).to eq ["kind"]
   end
 
+  it "want that report by any method, where air went past the outlet of a master with ABS" do
+    job = JobInMemory.new(changed(twin_disc_plain, "vehicle", abs: "fitted"))
+    job.write("ask", "intake", {"question" => "abs_tool", "value" => "yes"})
+    job.answer_stops
+    job.add("ask", "finding", {"finding" => "abs_state", "value" => "air_past_outlet"})
+    job.add("ask", "route", {"route" => "bleed"})
+    job.add("bleed", "method", {"method" => "hold_cycle"})
+    job.run_all_clean
+    expect([job.state.bleed.done?, job.state.bleed.waits_for]).to eq [false, "the tool's report, with its lamp off"]
+    job.add("bleed", "tool_report", {"lamp" => "off", "report" => "all valves run"})
+    expect(job.state.bleed).to be_done
+  end
+
+  it "refuse a stroke by a method that was allowed when it was chosen, and is not any more" do
+    job = JobInMemory.new(Sandbag::Circuit::Template.filled("road_rear"))
+    job.answer_stops
+    job.add("ask", "route", {"route" => "flush"})
+    job.add("bleed", "method", {"method" => "reverse_syringe"})
+    job.add("bleed", "run", {"ml" => 1})
+    job.add("ask", "intake", {"question" => "abs", "value" => "fitted"})
+    job.add("ask", "finding", {"finding" => "abs_state", "value" => "clear"})
+    expect { job.add("bleed", "run", {"ml" => 1}) }.to raise_error(Sandbag::Refusal, /\Akind: pushed up by syringe/)
+  end
+
   it "name only schools that there are" do
     answers = Sandbag::Airway::Schools.open.flat_map { |row| row["answers"].keys }
     named = Sandbag::Tables.rows("bleed_checks").filter_map { |row| row["school"] }

@@ -49,6 +49,12 @@ export function Archive() {
           {`${take.data.passed_over.machines + take.data.passed_over.jobs + take.data.passed_over.moves} were here already.`}
         </Notice>
       ) : null}
+      {take.data && take.data.refused.length > 0 ? (
+        <Notice tone="warn" live>
+          {`${new Set(take.data.refused.map((each) => each.job)).size} open jobs are on hold. Not taken in: `}
+          {take.data.refused.map((each) => `${each.stage}, ${each.kind}: ${each.why}`).join("; ")}
+        </Notice>
+      ) : null}
       <Quiet>
         Machines, circuits, jobs with their journals and photos, the shelf and the shop&apos;s settings. What
         is here already and says the same is passed over; anything else refuses the whole file.

@@ -14,11 +14,11 @@ module Sandbag
 
       # @return [Array<Array(String, String)>] part id and field
       def self.of(state)
-        sheet, route = state.sheet, state.route
+        sheet = state.sheet
         fields = []
-        fields << [sheet.id_of("fluid"), "changed_on"] if state.stages.key?("bleed")
+        fields << [sheet.id_of("fluid"), "changed_on"] if state.stages["bleed"]&.done?
         fields << [sheet.id_of("fluid"), "tested_on"] if state.choose.water_reading
-        fields << [sheet.id_of("master"), "seals_on"] if new_seals?(route)
+        fields << [sheet.id_of("master"), "seals_on"] if new_seals?(state)
         fields += state.choose.new_hoses.map { |line| [line["id"], "fitted_on"] }
         fields + slaves_seen(state)
       end
@@ -29,8 +29,11 @@ module Sandbag
         state.ask.sheet.set("fluid", "changed_on", day, "measured")
       end
 
-      def self.new_seals?(route)
-        route&.part == "master" || route&.renews?("cylinder")
+      # A cylinder that is together again has new seals in it; one that is new is on the machine.
+      def self.new_seals?(state)
+        route = state.route
+        return state.stages["fit"]&.done? if route&.renews?("cylinder")
+        route&.part == "master" && state.stages["build"]&.done?
       end
 
       def self.slaves_seen(state)

@@ -19,6 +19,7 @@ module Sandbag
         }) { |row| Tables.unknown("shelf_kinds", [row["kind"]]) },
         "stock_moves" => Tables::Schema.new({
           "for" => Array,
+          "of_job?" => [TrueClass, FalseClass],
           "data" => Hash
         }) { |row| Tables.unknown("shelf_kinds", row["for"]) }
       }.freeze

@@ -14,7 +14,7 @@ module Sandbag
       # Refuses to move fluid before machine, mechanic and tool are ready and the circuit is shut, and after a lever
       # that did not hold until that is said; a stroke the reservoir may not bear, or more millilitres than were in it;
       # a refill with the nipple open; a point the circuit does not have, and finishing one whose criteria are not met,
-      # or by a method that only helps; a method that may not be used; an answer that is none; a round before the last
+      # or by a method that only helps; a method that may not be used, or no longer; an answer that is none; a round before the last
       # one is through.
       def admit(entry)
         refuse_unready if Stage::MOVING.include?(entry.kind)
@@ -40,6 +40,7 @@ module Sandbag
       def refuse_unready
         first = @bleed.unready || @bleed.checks.before_fluid
         raise Refusal.at("kind", "not yet: #{first}", "that first") if first
+        refuse_barred("kind", @count.method)
         return unless @bleed.lever_failed?
         raise Refusal.at("kind", "the lever did not hold after this bleed", "round: that it did not, and how")
       end
@@ -99,10 +100,14 @@ module Sandbag
 
       def admit_method(id)
         refuse_open("changed")
-        return if @bleed.job.choose.bleed_methods.any? { |row| row["id"] == id }
-        method = Tables.find("bleed_methods", id)
+        refuse_barred("data/method", Tables.find("bleed_methods", id))
+      end
+
+      # What may be used is judged as things stand now: ABS may have been found, or the line opened, since it was chosen.
+      def refuse_barred(field, method)
         choose = @bleed.job.choose
-        raise Refusal.at("data/method", "#{Wording.inside(method["label"])}: #{choose.method_table.barred(method)}",
+        return if choose.bleed_methods.include?(method)
+        raise Refusal.at(field, "#{Wording.inside(method["label"])}: #{choose.method_table.barred(method)}",
           choose.bleed_methods.map { |row| row["id"] }.join(", "))
       end
 
@@ -132,7 +137,7 @@ module Sandbag
       end
 
       def admit_report
-        return if @count.method["report"]
+        return if @count.method["report"] || @bleed.report_due
         raise Refusal.at("kind", "no tool is at work here", "the machine's own tool as the way to bleed")
       end
 

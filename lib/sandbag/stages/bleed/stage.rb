@@ -65,14 +65,21 @@ module Sandbag
 
       # Every point ran clean, and so did the port at the master.
       def done?
-        count.finished? && !aided_last? && checks.before_fluid.nil? && checks.after_fluid.nil?
+        count.finished? && !aided_last? && checks.before_fluid.nil? && checks.after_fluid.nil? && report_due.nil?
+      end
+
+      # @return [String, nil] air went past the outlet of a master with ABS: only the machine's own tool tells that it is
+      #   out of the unit
+      def report_due
+        return unless job.sheet.abs? && job.ask.findings.values("abs_state").include?("air_past_outlet")
+        "the tool's report, with its lamp off" unless checks.reported?
       end
 
       def waits_for
         return if done?
         first = unready || checks.before_fluid
         return first if first
-        return checks.after_fluid if count.finished?
+        return checks.after_fluid || report_due if count.finished? && !aided_last?
         return refill_said if count.reservoir.spent?
         return "a method that finishes: #{Wording.inside(method_row["label"])} only helps" if aided_last?
         point = count.current

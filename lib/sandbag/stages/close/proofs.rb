@@ -47,7 +47,9 @@ module Sandbag
       end
 
       # Gates that are a stage of their own.
-      STAGES = {"stripped" => "strip", "measured" => "measure", "built" => "build", "fitted" => "fit", "bled" => "bleed"}.freeze
+      STAGES = {
+        "stripped" => "strip", "measured" => "measure", "built" => "build", "fitted" => "fit", "bled" => "bleed"
+      }.freeze
 
       def undone(id)
         stage = @job.stages.fetch(STAGES.fetch(id))
