@@ -133,7 +133,7 @@ module App
     # What the record says was signed and bled is in the journal too.
     def check_signature(job)
       told = document_of(job["record"])["stages"]
-      signed = in_force(job).select { |entry| entry.values_at("stage", "kind") == %w[close signed] }.last
+      signed = in_force(job).reverse.find { |entry| entry.values_at("stage", "kind") == %w[close signed] }
       unless signed && signed["at"] == job["closed_at"] && signed["data"]["name"] == told.dig("close", "signed_by")
         raise Sandbag::Refusal.at("record", "says that it was signed, and its journal does not",
           "the signature of its journal")

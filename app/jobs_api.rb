@@ -49,6 +49,7 @@ module App
 
     post "/:id/entries" do |id|
       entry = body_for("addEntry").transform_keys(&:to_sym)
+      shop.people.refuse("by", entry[:by]) if entry[:by]
       clock = DeviceClock.new(@clock.call, entry.delete(:sent))
       times = clock.stamp(entry[:at], **store.journals.bounds(store.jobs.find(id)))
       draft = desk.write(id, {by: NOBODY, corrects: nil, **entry, **times})

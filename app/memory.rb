@@ -81,7 +81,7 @@ module App
           Kept.new(
             state.journal,
             key(state.journal.position, circuit, state.lubricant, state.machine_kind, state.fluid_months,
-              state.schools, state.training, state.two_controls),
+              state.schools, state.training, state.two_controls, state.people),
             state
           )
         )
@@ -95,7 +95,7 @@ module App
       kind, use, training = store.machines.nature(circuit[:machine_id])
       {lubricant: shop.lubricant, machine_kind: kind,
        fluid_months: Sandbag::Fluid::ChangeDue.most_months(shop.fluid_months, use), schools: shop.schools,
-       training: training, two_controls: !store.circuits.other_control(circuit[:id]).nil?}
+       training: training, two_controls: !store.circuits.other_control(circuit[:id]).nil?, people: shop.people}
     end
 
     def fresh_state(store, circuit, journal, stands)

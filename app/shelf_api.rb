@@ -43,7 +43,8 @@ module App
       # Nothing that is promised to a job is freed or used up by hand.
       def refuse_of_a_job(kind)
         return unless Sandbag::Tables.find("stock_moves", kind)&.fetch("of_job", false)
-        raise Sandbag::Refusal.at("kind", "that is the job's own move", "the line pulled or put back under Choose of the job")
+        raise Sandbag::Refusal.at("kind", "that is the job's own move",
+          "the line pulled or put back under Choose of the job")
       end
 
       # A bottle as it may be used in a brake; a clutch may take it longer.

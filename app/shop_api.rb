@@ -21,9 +21,15 @@ module App
         end
       end
 
+      def roles
+        Sandbag::Tables.rows("roles").map do |row|
+          {id: row["id"], label: row["label"], powers: Sandbag::Job::People::POWERS.keys.select { |power| row[power] }}
+        end
+      end
+
       def shop_view(shop)
         shop.to_h.merge(display: shop.display, offered: Sandbag::Units::SHOWN.transform_values(&:keys),
-          schools_open: schools_open,
+          schools_open: schools_open, roles: roles,
           lubricants: Sandbag::Fluid::Lubricants.wetting.map { |row| row.slice("id", "label", "where") })
       end
     end

@@ -8,6 +8,10 @@ module Demo
   # Loads Fell Gate Garage into an empty store, through the same desks as the page.
   class FellGate
     BY = "R. Tarn"
+    PEOPLE = [
+      {"name" => BY, "role" => "lead"}, {"name" => "M. Beck", "role" => "mechanic"},
+      {"name" => "J. Syke", "role" => "learner"}
+    ].freeze
     # Firm pulls as shares of the reference force, read after the light ones.
     SHARES = [0.42, 0.62, 0.82, 1.0].freeze
     # What a ruler at the bench reads off by, mm, in turn.
@@ -22,7 +26,7 @@ module Demo
     end
 
     def load
-      App::ShopSettings.write(@store, Sandbag::Shop.new("name" => "Fell Gate Garage"))
+      App::ShopSettings.write(@store, Sandbag::Shop.new("name" => "Fell Gate Garage", "people" => PEOPLE))
       YAML.safe_load_file("#{__dir__}/machines.yml").each { |machine| add_machine(machine) }
       YAML.safe_load_file("#{__dir__}/shelf.yml").each { |thing| add_to_shelf(thing) }
       YAML.safe_load_file("#{__dir__}/jobs.yml").each { |job| add_job(job) }

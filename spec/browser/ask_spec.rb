@@ -50,7 +50,7 @@ RSpec.describe "Asking", :browser do
     expect(session).to have_content("Hose bulges, shows its braid")
     expect(session).not_to have_link("Bleed")
     expect(session).to have_button("Lift this stop", disabled: true)
-    session.fill_in "Lead mechanic", with: "R. Tarn\n"
+    name_person "Lead mechanic", "R. Tarn"
     session.fill_in "What was done about it", with: "new hose on the bench\n"
     session.click_button "Lift this stop"
     expect(session).to have_content("Lifted by R. Tarn: new hose on the bench")

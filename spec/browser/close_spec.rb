@@ -65,7 +65,7 @@ RSpec.describe "Close", :browser do
     session.find("summary", text: "It cannot be released now").click
     expect(session).to have_button("On hold, not released", disabled: true)
     session.fill_in "What is missing", with: "the wheel's axle nut is on order\n"
-    session.fill_in "Who puts it on hold", with: "M. Beck\n"
+    name_person "Who puts it on hold", "M. Beck"
     session.click_button "On hold, not released"
     expect(session).to have_css("h2", text: "On hold, not released")
     expect(session).to have_no_button("Sign and release")
@@ -102,7 +102,7 @@ RSpec.describe "What falls due", :browser do
     expect(session).to have_no_content("Bleeding finished")
     alone_on_the_circuit
     shown(close_job, "close")["places"].each { |place| confirm_place(place["label"]) }
-    session.fill_in "Name", with: "R. Tarn\n"
+    name_person "Name", "R. Tarn"
     session.click_button "Sign and release"
     expect(session).to have_content("Signed off")
     expect(api("/due?days=60&limit=100")["items"].select { |line|

@@ -12,7 +12,7 @@ module CloseWorkByHand
   def release
     alone_on_the_circuit
     walk_round
-    session.fill_in "Name", with: "R. Tarn\n"
+    name_person "Name", "R. Tarn"
     session.click_button "Sign and release"
     expect(session).to have_content("Signed off")
   end
@@ -44,7 +44,7 @@ module CloseWorkByHand
     session.fill_in "Batch on the bottle", with: "L 2604\n" if open_gates.any? { |gate| gate["id"] == "batch" }
     session.find("[aria-label^='Re-check on ']").click
     expect(session).to have_no_css("[aria-label^='Re-check on ']")
-    open_gates.filter_map { |gate| gate["by_name"] }.each { |name| session.fill_in name, with: "M. Beck\n" }
+    open_gates.filter_map { |gate| gate["by_name"] }.each { |label| name_person label, "M. Beck" }
   end
 
   # What the page shows open, as the server has it.

@@ -86,7 +86,7 @@ RSpec.describe "Releasing", :browser do
     session.click_button "Level set: I have checked"
     session.click_button "Level set: Confirmed"
     expect(session).to have_button("Level set: I have checked")
-    session.fill_in "Name", with: "R. Tarn\n"
+    name_person "Name", "R. Tarn"
     expect(session).to have_button("Sign and release", disabled: true)
     expect(session).to have_content("gates are still open")
   end

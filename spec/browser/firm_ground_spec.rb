@@ -20,7 +20,7 @@ RSpec.describe "Firm ground", :browser do
   it "puts a stopped job away as referred, by name, and takes it up again when the machine is back" do
     open_page "/jobs/job-tourer-rear/ask"
     expect(session).to have_button("Put away as referred", disabled: true)
-    session.fill_in "Who decided", with: "R. Tarn\n"
+    name_person "Who decided", "R. Tarn"
     session.fill_in "Where it goes", with: "a workshop with the tool\n"
     session.click_button "Put away as referred"
     expect(session).to have_css("h2", text: "Put away as referred")

@@ -84,6 +84,12 @@ module AtTheBench
     session.find("[role=radiogroup]", text: /\A#{question}/).find("label", text: option, exact_text: true).click
   end
 
+  # One of the shop's people, out of the list that opens.
+  def name_person(label, name)
+    session.find("span", text: label, exact_text: true).find(:xpath, "following-sibling::button").click
+    session.find("[role=option]", text: name, exact_text: true).click
+  end
+
   # Strokes of one point by key, topped up whenever the reservoir asks.
   def count_strokes(strokes)
     strokes.times do |count|

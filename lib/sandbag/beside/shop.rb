@@ -22,12 +22,12 @@ module Sandbag
     FLUID_MONTHS_RULE = {"type" => "measure", "dimension" => "number", "min" => 12, "max" => 24}.freeze
 
     attr_reader :name, :units, :school, :limits, :fluid_months, :lubricant, :schools, :hourly_rate_minor, :currency,
-      :prices
+      :prices, :people
 
     # @param plain [Hash] name, units, school, band, limits, fluid interval, lubricant, schools of bleeding, currency,
-    #   hourly rate, prices; what is missing stands at its default
-    # Refuses, by field path, units that are not offered, unknown schools and lubricants, an empty band, and limits
-    # out of range.
+    #   hourly rate, prices, people; what is missing stands at its default
+    # Refuses, by field path, units that are not offered, unknown schools and lubricants, an empty band, limits
+    # out of range, and what Job::People refuses.
     def initialize(plain = {})
       @name = read_name(plain["name"] || "")
       @units =
@@ -44,6 +44,7 @@ module Sandbag
         Refusal.within("hourly_rate_minor") { Money.parse(plain["hourly_rate_minor"] || HOURLY_RATE_MINOR) }
       @prices =
         Tables.rows("prices").to_h { |row| [row["id"], read_price(row, plain.dig("prices", row["id"]))] }.freeze
+      @people = Refusal.within("people") { Job::People.new(plain["people"] || []) }
       freeze
     end
 
@@ -59,7 +60,8 @@ module Sandbag
         "schools" => schools,
         "currency" => currency,
         "hourly_rate_minor" => hourly_rate_minor,
-        "prices" => prices
+        "prices" => prices,
+        "people" => people.list
       }
     end
 

@@ -40,6 +40,10 @@ module Sandbag
           "steps" => Array,
           "things" => Array
         }) { |row| Schemas.route(row) },
+        "roles" => Tables::Schema.new({
+          "label" => String,
+          **People::POWERS.keys.to_h { |power| [power, [TrueClass, FalseClass]] }
+        }),
         "entry_kinds" => Tables::Schema.new({
           "stage" => String,
           "kind" => String,

@@ -9,7 +9,7 @@ module Sandbag
       USUAL_STAGES = %w[ask choose bleed feel close].freeze
 
       attr_reader :journal, :fitted, :lubricant, :machine_kind, :fluid_months, :schools, :last_good,
-        :counted, :training, :two_controls
+        :counted, :training, :two_controls, :people
 
       # @param journal [Journal]
       # @param fitted [Circuit::Sheet] the circuit as the machine's record has it
@@ -21,9 +21,10 @@ module Sandbag
       # @param last_good [Hash, nil] at, and fit of the lever when the circuit was last signed off, see Feel::Baseline
       # @param training [Boolean] the machine is made up, or kept to learn on
       # @param two_controls [Boolean] another control works on the same far end
+      # @param people [People] of the shop
       # @param counted [Bleed::Count, nil] strokes of the same job one entry ago
       def initialize(journal, fitted, lubricant: Fluid::Lubricants::USUAL, machine_kind: nil, fluid_months: nil,
-        schools: {}, last_good: nil, training: false, two_controls: false, counted: nil)
+        schools: {}, last_good: nil, training: false, two_controls: false, people: People.new, counted: nil)
         @journal = journal
         @fitted = fitted
         @lubricant = lubricant
@@ -33,6 +34,7 @@ module Sandbag
         @last_good = last_good
         @training = training
         @two_controls = two_controls
+        @people = people
         @counted = counted
         @built = {}
         freeze
@@ -43,7 +45,7 @@ module Sandbag
       def with(entry)
         State.new(journal.with(entry), fitted, lubricant: lubricant, machine_kind: machine_kind,
           fluid_months: fluid_months, schools: schools, last_good: last_good, training: training,
-          two_controls: two_controls, counted: @built["bleed"]&.count)
+          two_controls: two_controls, people: people, counted: @built["bleed"]&.count)
       end
 
       STAGES.each { |id| define_method(id) { stage(id) } }

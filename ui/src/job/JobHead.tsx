@@ -6,6 +6,7 @@ import { useOutboxState } from "../server/useOutbox";
 import { Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { Notice } from "../kit/Notice";
+import { Worker } from "./Worker";
 import { stageNames, stageQuestions } from "../words/stages";
 
 const Head = styled.header`
@@ -38,6 +39,7 @@ export function JobHead({ job, stage }: { job: Job; stage: Stage }) {
           <Link to={`/machines/${job.machine.id}?circuit=${job.circuit.id}`}>
             {job.machine.name}: {job.circuit.name}
           </Link>
+          {job.signed ? null : <Worker />}
           {job.signed ? <Mark kind="good">Signed off</Mark> : null}
         </Row>
       </Head>

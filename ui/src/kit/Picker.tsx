@@ -8,6 +8,8 @@ interface Props {
   value: string;
   onChange: (id: string) => void;
   isLabelHidden?: boolean;
+  /** Stands there while nothing is picked. */
+  placeholder?: string;
 }
 
 const Frame = styled(Select)<{ $hidden: boolean }>`
@@ -58,10 +60,11 @@ const Item = styled(ListBoxItem)`
 `;
 
 /** One of many, in a list that opens. */
-export function Picker({ label, options, value, onChange, isLabelHidden }: Props) {
+export function Picker({ label, options, value, onChange, isLabelHidden, placeholder }: Props) {
   return (
     <Frame
       $hidden={isLabelHidden ?? false}
+      placeholder={placeholder ?? "Pick one"}
       value={value}
       onChange={(key) => (key === null || key === value ? undefined : onChange(String(key)))}
     >

@@ -20,6 +20,7 @@ export type PartView = Schemas["PartView"];
 export type PartValue = Schemas["PartValue"];
 export type CurvePoint = Schemas["CurvePoint"];
 export type Sheet = Schemas["Sheet"];
+export type Power = Schemas["Power"];
 export type Shop = Schemas["Shop"];
 export type ShopSettings = Schemas["ShopSettings"];
 export type Candidate = Schemas["Candidate"];

@@ -41,6 +41,8 @@ export class Outbox {
     private readonly store: OutboxStore,
     private readonly send: (parcel: Parcel) => Promise<Changed>,
     private readonly onDelivered: (parcel: Parcel, changed: Changed) => void,
+    /** Who works at this screen. */
+    private readonly by: () => string | undefined = () => undefined,
   ) {
     this.#order = Math.max(0, ...store.read().map((parcel) => parcel.order));
     this.#state = this.#read();
@@ -54,7 +56,9 @@ export class Outbox {
     const id = crypto.randomUUID();
     this.#order = Math.max(this.#order + 1, Date.now());
     try {
-      this.store.write({ jobId, entry: { ...entry, id, at: new Date().toISOString() }, order: this.#order });
+      const by = this.by();
+      const written = { ...entry, id, at: new Date().toISOString(), ...(by ? { by } : {}) };
+      this.store.write({ jobId, entry: written, order: this.#order });
     } catch {
       this.#unkept = [...this.#unkept, entry.kind];
       this.#publish();

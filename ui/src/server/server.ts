@@ -7,6 +7,7 @@ import { Outbox } from "./outbox";
 import { browserKeeper, OutboxStore } from "./outboxStore";
 import type { Parcel } from "./outboxStore";
 import { takeChange } from "./takeChange";
+import { worker } from "./worker";
 
 // an entry leaves the outbox and the count that holds it comes in before the next key: no figure steps back in between
 notifyManager.setScheduler(queueMicrotask);
@@ -38,7 +39,7 @@ function take({ jobId }: Parcel, changed: Changed): void {
   if (stage) keepAnswer(`/jobs/${jobId}/stages/${stage.id}`, stage);
 }
 
-export const outbox = new Outbox(new OutboxStore(browserKeeper()), send, take);
+export const outbox = new Outbox(new OutboxStore(browserKeeper()), send, take, worker);
 
 window.addEventListener("online", () => void outbox.flush());
 window.addEventListener("storage", outbox.refresh);

@@ -12,6 +12,7 @@ import { Notice } from "../kit/Notice";
 import { Archive } from "../pieces/Archive";
 import { useTitle } from "../kit/useTitle";
 import { Schools } from "./Schools";
+import { People } from "./People";
 import { Prices } from "./Prices";
 
 export function ShopPage() {
@@ -51,6 +52,7 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
             currency: shop.currency,
             hourly_rate_minor: shop.hourly_rate_minor,
             prices: shop.prices,
+            people: shop.people,
             ...changed,
           },
         }),
@@ -77,6 +79,7 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
             error={errorAt("name")}
             onFinish={(name) => change.mutate({ name })}
           />
+          <People shop={shop} error={errorAt("people")} onChange={(changed) => change.mutate(changed)} />
           <h2>Display units</h2>
           {Object.entries(shop.offered).map(([dimension, units]) => (
             <Choice

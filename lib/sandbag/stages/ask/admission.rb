@@ -25,7 +25,7 @@ module Sandbag
         when "flag" then admit_report(entry.data["flag"])
         when "route" then admit_route(entry.data)
         when "at" then @ask.where.admit(entry.data["places"])
-        when "referred" then admit_referral
+        when "referred" then admit_referral(entry.data["name"])
         when "returned" then admit_return
         end
       end
@@ -98,7 +98,7 @@ module Sandbag
 
       def admit_lifting(data)
         up = @ask.flags.liftable
-        return if up.include?(data["flag"])
+        return @ask.job.people.refuse("data/lead", data["lead"], "leads") if up.include?(data["flag"])
         raise Refusal.at("data/flag", "#{data["flag"]} is not up, or no lead may lift it",
           up.empty? ? "none can be lifted" : up.join(", "))
       end
@@ -123,8 +123,8 @@ module Sandbag
         )
       end
 
-      def admit_referral
-        return if @ask.stop
+      def admit_referral(name)
+        return @ask.job.people.refuse("data/name", name) if @ask.stop
         raise Refusal.at("kind", "nothing stops this job",
           "a referral under Recommended repair first, or a danger reported")
       end

@@ -14,8 +14,8 @@ module Sandbag
       # Refuses to move fluid before machine, mechanic and tool are ready and the circuit is shut, and after a lever
       # that did not hold until that is said; a stroke the reservoir may not bear, or more millilitres than were in it;
       # a refill with the nipple open; a point the circuit does not have, and finishing one whose criteria are not met,
-      # or by a method that only helps; a method that may not be used, or no longer; an answer that is none; a round before the last
-      # one is through.
+      # or by a method that only helps; a method that may not be used, or no longer; an answer that is none; a round
+      # before the last one is through.
       def admit(entry)
         refuse_unready if Stage::MOVING.include?(entry.kind)
         check_point(entry.data["point"]) if entry.data["point"]
@@ -103,7 +103,8 @@ module Sandbag
         refuse_barred("data/method", Tables.find("bleed_methods", id))
       end
 
-      # What may be used is judged as things stand now: ABS may have been found, or the line opened, since it was chosen.
+      # What may be used is judged as things stand now: ABS may have been found, or the line opened, since it was
+      # chosen.
       def refuse_barred(field, method)
         choose = @bleed.job.choose
         return if choose.bleed_methods.include?(method)

@@ -65,11 +65,11 @@ module Sandbag
 
       # Every point ran clean, and so did the port at the master.
       def done?
-        count.finished? && !aided_last? && checks.before_fluid.nil? && checks.after_fluid.nil? && report_due.nil?
+        count.finished? && !aided_last? && checks.after_fluid.nil? && report_due.nil?
       end
 
-      # @return [String, nil] air went past the outlet of a master with ABS: only the machine's own tool tells that it is
-      #   out of the unit
+      # @return [String, nil] air went past the outlet of a master with ABS: only the machine's own tool tells that it
+      #   is out of the unit
       def report_due
         return unless job.sheet.abs? && job.ask.findings.values("abs_state").include?("air_past_outlet")
         "the tool's report, with its lamp off" unless checks.reported?

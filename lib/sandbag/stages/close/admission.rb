@@ -18,7 +18,7 @@ module Sandbag
         case entry.kind
         when "gate" then admit_gate(entry.data)
         when "waived" then refuse_waiver
-        when "held" then refuse_held_twice
+        when "held" then admit_held(entry.data["name"])
         when "resumed" then refuse_not_held
         when "cured" then admit_cure(entry.data["flag"])
         when "leak" then admit_leak(entry.data)
@@ -47,6 +47,7 @@ module Sandbag
         if gate.row["by_name"] && data["met"] && data["name"].nil?
           raise Refusal.at("data/name", "#{gate.label}: somebody says so by name", Wording.inside(gate.row["by_name"]))
         end
+        @close.job.people.refuse("data/name", data["name"], gate.row["power"]) if gate.row["by_name"] && data["met"]
         return unless data["gate"] == Stage::LAST && data["met"]
         refuse_open(@close.open_gates.reject { |each| each.id == Stage::LAST }, "no function test yet")
       end
@@ -54,6 +55,11 @@ module Sandbag
       # Jobs on record have it.
       def refuse_waiver
         raise Refusal.at("kind", "no gate is waived", "the gate met, or the job put on hold, not released")
+      end
+
+      def admit_held(name)
+        refuse_held_twice
+        @close.job.people.refuse("data/name", name)
       end
 
       def refuse_held_twice
@@ -70,6 +76,7 @@ module Sandbag
       end
 
       def admit_signature(name)
+        @close.job.people.refuse("data/name", name, "signs")
         refuse_open(@close.open_gates, "cannot be signed")
         second = @close.gates.find { |gate| gate.id == Stage::SECOND }&.name
         return unless second && Person.same?(second, name)

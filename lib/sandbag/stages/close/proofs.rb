@@ -54,6 +54,12 @@ module Sandbag
       def undone(id)
         stage = @job.stages.fetch(STAGES.fetch(id))
         return stage.waits_for unless stage.done?
+        taken_back(id, stage)
+      end
+
+      # What was looked at, or fetched, before the work of a stage began, and was taken back since.
+      def taken_back(id, stage)
+        return stage.checks.before_fluid if id == "bled"
         fetch = stage.wanting.first if id == "stripped"
         "still to fetch: #{Wording.inside(fetch.label)}" if fetch
       end

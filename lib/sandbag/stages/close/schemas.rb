@@ -38,6 +38,7 @@ module Sandbag
           "each?" => [TrueClass, FalseClass],
           "alone?" => [TrueClass, FalseClass],
           "by_name?" => String,
+          "power?" => String,
           "step?" => [TrueClass, FalseClass],
           "caution?" => String
         }) { |row| Schemas.gate(row) }

@@ -57,6 +57,7 @@ module Sandbag
           step: gate.step?,
           alone: gate.row["alone"] || false,
           by_name: gate.row["by_name"],
+          power: gate.row["power"],
           name: gate.name,
           why: (gate.why unless gate.met),
           caution: caution

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Ask } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
+import { PersonField } from "../../pieces/PersonField";
 import { Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 
@@ -44,7 +45,7 @@ function Lifting({ onLift }: { onLift: (lead: string, reason: string) => void })
   const [reason, setReason] = useState("");
   return (
     <Row>
-      <EntryField label="Lead mechanic" value={lead} onFinish={setLead} />
+      <PersonField label="Lead mechanic" value={lead} power="leads" onPick={setLead} />
       <EntryField label="What was done about it" value={reason} onFinish={setReason} />
       <Button
         isDisabled={lead.trim() === "" || reason.trim() === ""}

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
+import { PersonField } from "../../pieces/PersonField";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { ReasonButton } from "../../kit/ReasonButton";
@@ -42,7 +43,7 @@ export function ReferralPanel({ job, onRefer, onReturn }: Props) {
         Takes the job off the bench until the machine comes back. The machine stays tagged “do not use”.
       </Quiet>
       <Row>
-        <EntryField label="Who decided" value={name} onFinish={setName} />
+        <PersonField label="Who decided" value={name} onPick={setName} />
         <EntryField label="Where it goes" value={to} onFinish={setTo} />
         <Button tone="act" isDisabled={name.trim() === ""} onPress={() => onRefer(name.trim(), to.trim())}>
           Put away as referred

@@ -3,6 +3,7 @@ import styled from "styled-components";
 import { Button } from "../../kit/Button";
 import { DayField } from "../../kit/DayField";
 import { EntryField } from "../../kit/EntryField";
+import { PersonField } from "../../pieces/PersonField";
 import { daySaid } from "../../kit/format";
 import { Row } from "../../kit/layout";
 import { Mark, Sign } from "../../kit/Mark";
@@ -111,7 +112,14 @@ function Settling({ gate, close, isOpen, onConfirm, onLeak, onBatch, onRecheck }
     );
   }
   if (isOpen && gate.by_name && !gate.met) {
-    return <EntryField label={gate.by_name} value="" onFinish={(name) => onConfirm(gate.id, true, name)} />;
+    return (
+      <PersonField
+        label={gate.by_name}
+        value=""
+        power={gate.power}
+        onPick={(name) => onConfirm(gate.id, true, name)}
+      />
+    );
   }
   if (isOpen && gate.settled === "confirmed" && !gate.waived) {
     const word = gate.met ? "Confirmed" : gate.step ? "Done" : "I have checked";

@@ -5,6 +5,7 @@ import { EntryField } from "../../kit/EntryField";
 import { whenSaid } from "../../kit/format";
 import { Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
+import { PersonField } from "../../pieces/PersonField";
 
 interface Props {
   job: Job;
@@ -38,7 +39,7 @@ export function OnHold({ job, onHold, onResume }: Props) {
     <details>
       <summary>It cannot be released now</summary>
       <EntryField label="What is missing" value={reason} onFinish={setReason} />
-      <EntryField label="Who puts it on hold" value={name} onFinish={setName} />
+      <PersonField label="Who puts it on hold" value={name} onPick={setName} />
       <Button tone="stop" isDisabled={!isReady} onPress={() => onHold(reason.trim(), name.trim())}>
         On hold, not released
       </Button>

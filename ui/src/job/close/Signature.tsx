@@ -1,10 +1,10 @@
 import { useState } from "react";
 import type { Close, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
-import { EntryField } from "../../kit/EntryField";
 import { whenSaid } from "../../kit/format";
 import { Quiet } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
+import { PersonField } from "../../pieces/PersonField";
 
 interface Props {
   job: Job;
@@ -31,7 +31,7 @@ export function Signature({ job, close, onSign }: Props) {
   return (
     <>
       <h2>Who signs</h2>
-      <EntryField label="Name" value={name} onFinish={setName} />
+      <PersonField label="Name" value={name} power="signs" onPick={setName} />
       <Button tone="act" isDisabled={!close.ready || name.trim() === ""} onPress={() => onSign(name.trim())}>
         Sign and release
       </Button>
