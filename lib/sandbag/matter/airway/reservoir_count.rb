@@ -12,15 +12,17 @@ module Sandbag
 
       extend Attributes
 
-      # full_ml: one filling; run_ml: read off since the refill
-      attributes :full_ml, :stroke_ml, :by_ml, :strokes, :run_ml
+      # full_ml: one filling; run_ml: read off since the refill; dry: the port was uncovered, and nothing was poured in
+      # since
+      attributes :full_ml, :stroke_ml, :by_ml, :strokes, :run_ml, :dry
 
-      def initialize(full_ml:, stroke_ml:, by_ml: false, strokes: 0, run_ml: 0.0)
+      def initialize(full_ml:, stroke_ml:, by_ml: false, strokes: 0, run_ml: 0.0, dry: false)
         @full_ml = full_ml
         @stroke_ml = stroke_ml
         @by_ml = by_ml
         @strokes = strokes
         @run_ml = run_ml
+        @dry = dry
         freeze
       end
 
@@ -38,12 +40,22 @@ module Sandbag
       end
 
       def topped_up
-        with(strokes: 0, run_ml: 0.0)
+        with(strokes: 0, run_ml: 0.0, dry: false)
+      end
+
+      # The port was uncovered: what stands in it is unknown until it is topped up.
+      def uncovered
+        with(dry: true)
+      end
+
+      # @return [Integer] strokes that it bears before the port is uncovered. One stroke is always let.
+      def strokes_borne
+        dry ? 0 : [[strokes_per_filling, 1].max - strokes_since_top_up, 0].max
       end
 
       # @return [Float] mL above the port cover level, never below zero
       def left_ml
-        [full_ml - strokes * stroke_ml - run_ml, 0.0].max
+        dry ? 0.0 : [full_ml - strokes * stroke_ml - run_ml, 0.0].max
       end
 
       # What was read off counts as whole strokes.
@@ -62,11 +74,11 @@ module Sandbag
       end
 
       def strokes_to_top_up
-        [strokes_per_top_up - strokes_since_top_up, 0].max
+        dry ? 0 : [strokes_per_top_up - strokes_since_top_up, 0].max
       end
 
       def strokes_to_uncover
-        [strokes_per_filling - strokes_since_top_up, 0].max
+        dry ? 0 : [strokes_per_filling - strokes_since_top_up, 0].max
       end
 
       # @return [Float] mL until it is time to refill
@@ -74,10 +86,9 @@ module Sandbag
         [left_ml - (1 - REFILL_SHARE) * full_ml, 0.0].max
       end
 
-      # All the fluid above the port has been drawn: nothing further before a refill. One stroke is always let.
+      # All the fluid above the port has been drawn: nothing further before a refill.
       def spent?
-        return left_ml <= PointCount::DROP_ML if by_ml
-        strokes_since_top_up >= [strokes_per_filling, 1].max
+        by_ml ? left_ml <= PointCount::DROP_ML : strokes_borne.zero?
       end
 
       # @return [String] ok, soon, now (refill before the next stroke) or stop (the next stroke may uncover the port)
@@ -94,7 +105,7 @@ module Sandbag
       # @return [Array<Hash>] by strokes since the refill, from 0; the last stands for all beyond
       def ladder
         rungs = [strokes_per_filling + 1, MOST_RUNGS].min
-        (0..rungs).map { |number| with(strokes: number, run_ml: 0.0).to_h }
+        (0..rungs).map { |number| topped_up.with(strokes: number).to_h }
       end
 
       def to_h

@@ -9,7 +9,8 @@ module Sandbag
 
       # first, method [Hash] rows of bleed_methods.yml: begun with, and at hand; entries: how many were counted, and
       # last_id the newest of them
-      attributes :plan, :first, :method, :points, :reservoir, :current_id, :cycle, :jar, :log, :total_strokes,
+      # set_aside [ReservoirCount, nil]: how the reservoir stands while a syringe is at hand
+      attributes :plan, :first, :method, :points, :reservoir, :set_aside, :current_id, :cycle, :jar, :log, :total_strokes,
         :entries, :last_id
 
       # @param entries [Job::Entries] the bleed stage's entries still in force, oldest first
@@ -18,13 +19,13 @@ module Sandbag
         counted = entries
           .chunk_while { |one, next_one| one.kind == "stroke" && next_one.kind == "stroke" }
           .reduce(new(plan: plan, first: method)) do |count, run|
-            (run.first.kind == "stroke") ? count.strokes(run.size) : count.apply(run.first)
+            (run.first.kind == "stroke") ? count.strokes(run.size, run.first.at) : count.apply(run.first)
           end
         counted.with(entries: entries.size, last_id: entries.at(-1)&.id)
       end
 
       # @param points [Hash{String => PointCount}] by id; @param current_id [String] of the point at hand
-      def initialize(plan:, first:, method: nil, points: nil, reservoir: nil, current_id: nil, cycle: nil, jar: nil,
+      def initialize(plan:, first:, method: nil, points: nil, reservoir: nil, set_aside: nil, current_id: nil, cycle: nil, jar: nil,
         log: nil, total_strokes: 0, entries: 0, last_id: nil)
         @plan = plan
         @first = first
@@ -32,6 +33,7 @@ module Sandbag
         @jar = jar || JarSum.new(full_ml: plan.stroke_ml)
         @points = (points || fresh_points).freeze
         @reservoir = reservoir || fresh_reservoir
+        @set_aside = set_aside
         @current_id = current_id || next_open_id
         @cycle = cycle || Cycle.of(@method)
         @log = log || Log.new
@@ -56,7 +58,7 @@ module Sandbag
         return self if entry.data["point"] && !points.key?(entry.data["point"])
         case entry.kind
         when "point" then with(current_id: entry.data["point"])
-        when "stroke" then strokes(1)
+        when "stroke" then strokes(1, entry.at)
         when "beat" then beat(entry)
         when "run" then run(entry.data)
         when "topped_up" then with(reservoir: reservoir.topped_up, log: log.with(top_ups: log.top_ups + 1))
@@ -66,13 +68,21 @@ module Sandbag
         when "jar" then jar_read(entry.data)
         when "method" then method_changed(entry)
         when "round" then another_round(entry)
-        when "uncovered" then start_over(entry)
+        when "uncovered" then start_over(entry.at)
         else self
         end
       end
 
-      # @return [Count] after so many strokes in a row
-      def strokes(number)
+      # @return [Count] after so many strokes in a row; more than a filling bears, as where a top-up was taken back, have
+      #   uncovered the port, and move nothing after that
+      def strokes(number, at)
+        borne = reservoir.strokes_borne
+        return moved(number) if number <= borne
+        return self if reservoir.dry
+        moved(borne).start_over(at, "More strokes than one filling bears: the port was uncovered.")
+      end
+
+      def moved(number)
         with(reservoir: reservoir.with_strokes(number), total_strokes: total_strokes + number, cycle: Cycle.of(method),
           points: points.merge(current_id => current.with_strokes(number)))
       end
@@ -122,7 +132,7 @@ module Sandbag
         return self unless cycle.beats.include?(beat) && cycle.done.last != beat
         return slipped(entry, beat) unless cycle.turn == beat
         after = cycle.after(beat)
-        after.done.empty? ? strokes(1) : with(cycle: after)
+        after.done.empty? ? strokes(1, entry.at) : with(cycle: after)
       end
 
       # What was left out, or drew air in, does not count, and what comes next is judged for bubbles anew.
@@ -155,13 +165,19 @@ module Sandbag
         end
         line = {at: entry.at, from: method["label"], to: other["label"], says: worth(other)}
         return changed.with(points: points, reservoir: changed.fresh_reservoir) unless begun?
-        changed.with(points: points, reservoir: drawn_on(changed), log: log.noted(:changes, line))
+        changed.with(points: points, reservoir: drawn_on(changed), set_aside: level_kept,
+          log: log.noted(:changes, line))
       end
 
-      # What is gone from the reservoir is still gone; a syringe is filled anew.
+      # How the reservoir stands, whatever is at hand; nil where no method drew on it yet.
+      def level_kept
+        (supply.kind == "reservoir") ? reservoir : set_aside
+      end
+
+      # What is gone from the reservoir is still gone; a syringe is filled for its method.
       def drawn_on(changed)
-        return changed.fresh_reservoir unless [supply, changed.supply].all? { |each| each.kind == "reservoir" }
-        reservoir.with(by_ml: changed.supply.by_ml?)
+        return changed.fresh_reservoir if changed.supply.kind != "reservoir" || level_kept.nil?
+        level_kept.with(by_ml: changed.supply.by_ml?)
       end
 
       def worth(other)
@@ -185,20 +201,22 @@ module Sandbag
         with(points: changed, current_id: following || id)
       end
 
+      # To look under Ask leaves the reservoir as it was; to take something off empties it.
       def opened_again(entry)
         return self unless begun?
-        start_over(entry, "The circuit was opened again.")
+        level = (entry.stage == "ask") ? reservoir : reservoir.uncovered
+        start_over(entry.at, "The circuit was opened again.", level: level)
       end
 
-      def start_over(entry, cause = "The port was uncovered: air went in at the master.")
+      def start_over(at, cause = "The port was uncovered: air went in at the master.", level: fresh_reservoir.uncovered)
         lost = points.values.sum(&:strokes)
         why = "#{cause} #{lost_said(lost)} at every point. A flush is now a bleed."
         with(
           points: fresh_points,
-          reservoir: fresh_reservoir,
+          reservoir: level,
           current_id: plan.points.first.id,
           cycle: Cycle.of(method),
-          log: log.noted(:restarts, {at: entry.at, why: why, strokes: lost})
+          log: log.noted(:restarts, {at: at, why: why, strokes: lost})
         )
       end
 
@@ -217,7 +235,7 @@ module Sandbag
         @points.find { |_, point| !point.done }&.first || @points.keys.last
       end
 
-      protected :fresh_reservoir
+      protected :fresh_reservoir, :moved, :start_over
     end
   end
 end
