@@ -37,13 +37,13 @@ RSpec.describe "Close", :browser do
   end
 
   it "answers a place by one tap, each nipple by its own name, and takes one back" do
-    session.click_button "At the far end: all 2 good"
-    expect(session).to have_button("Lets go: Confirmed")
+    session.click_button "At the far end: all 4 good"
+    expect(session).to have_button("Releases: Confirmed")
     nipple = "Nipple of the axle caliper: shut and capped"
     session.click_button "#{nipple}: I have checked"
     expect(session).to have_button("#{nipple}: Confirmed")
-    session.click_button "Lets go: Confirmed"
-    expect(session).to have_button("Lets go: I have checked")
+    session.click_button "Releases: Confirmed"
+    expect(session).to have_button("Releases: I have checked")
   end
 
   it "walks to the next open gate by key" do

@@ -118,6 +118,7 @@ class JobInMemory
 
   # Every check of the method at hand, with its first good answer.
   def look_before_fluid
+    write("bleed", "order", {"points" => state.bleed.count.points.keys}) if state.bleed.order_due
     answer_checks(state.bleed.checks.start)
   end
 

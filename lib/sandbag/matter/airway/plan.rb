@@ -18,11 +18,14 @@ module Sandbag
       # @param opened [Boolean] the master was opened: its outlet comes first, then outwards; else the furthest point
       #   first
       # @param order [String, nil] lowest_first, where a method has its own; as the circuit stands otherwise
+      # @param service [Array<String>, nil] ids of points in the order of the service information, where that decides
       # @param reservoirs [Integer] at least so many go through, whatever the flush volume says
-      def initialize(sheet, opened:, order: nil, reservoirs: Schools.reservoirs({}))
+      def initialize(sheet, opened:, order: nil, service: nil,
+        reservoirs: Schools.reservoirs({}))
         @sheet = sheet
         @opened = opened
         @order = order
+        @service = service
         @reservoirs = reservoirs
         circuit = Circuit::Assembly.build(sheet)
         @stroke_ml = circuit.master.volume_per_stroke_ml * (1 - LOSS)
@@ -71,7 +74,12 @@ module Sandbag
           master_ml = 0
           points.concat(nipples_of(part, upstream_ml))
         end
-        enough_of(points)
+        enough_of(in_service_order(points))
+      end
+
+      def in_service_order(points)
+        return points unless @service
+        points.sort_by.with_index { |point, index| [@service.index(point.id) || @service.size, index] }
       end
 
       # What is short of the least goes through the last point.
@@ -97,9 +105,15 @@ module Sandbag
       end
 
       def ordered_ends
+        return @sheet.far_ends.sort_by { |part| service_place(part) } if @service
         by_length = @sheet.far_ends.sort_by.with_index { |part, index| [path_length(part), index] }
         return by_length.sort_by.with_index { |part, index| [height_mm(part), index] } if lowest_first?
         @opened ? by_length : by_length.reverse
+      end
+
+      # Where the first of its nipples comes.
+      def service_place(part)
+        Circuit::Places.of(@sheet).nipples(part).map { |nipple| @service.index(nipple.at) || @service.size }.min
       end
 
       def lowest_first?
@@ -111,6 +125,7 @@ module Sandbag
       end
 
       def order_reason
+        return "in the order of the service information" if @service
         return "by itself, the lowest point first" if lowest_first?
         @opened ? "opened circuit: from the master outwards" : "full circuit: the furthest point first"
       end

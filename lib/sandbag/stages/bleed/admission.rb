@@ -25,6 +25,7 @@ module Sandbag
         when "run" then admit_run(entry.data)
         when "topped_up" then refuse_open("refilled")
         when "method" then admit_method(entry.data["method"])
+        when "order" then admit_order(entry.data["points"])
         when "check" then admit_check(entry.data)
         when "jar" then admit_jar(entry.data["ml"])
         when "tool_tight" then admit_tool_tight(entry.data)
@@ -38,7 +39,7 @@ module Sandbag
       private
 
       def refuse_unready
-        first = @bleed.unready || @bleed.checks.before_fluid
+        first = @bleed.unready || @bleed.order_due || @bleed.checks.before_fluid
         raise Refusal.at("kind", "not yet: #{first}", "that first") if first
         refuse_barred("kind", @count.method)
         return unless @bleed.lever_failed?
@@ -112,6 +113,16 @@ module Sandbag
           choose.bleed_methods.map { |row| row["id"] }.join(", "))
       end
 
+      # The same points, each once. Fluid that has moved went the other way round.
+      def admit_order(points)
+        unless @bleed.linked?
+          raise Refusal.at("kind", "no order is wanted here", "linked brakes, under Ask")
+        end
+        raise Refusal.at("kind", "fluid has moved already", "the strokes taken back first") if @count.begun?
+        return if points.sort == @count.points.keys.sort
+        raise Refusal.at("data/points", "that is not every point once", @count.points.keys.join(", "))
+      end
+
       def admit_check(data)
         check = @bleed.checks.all.find { |each| each.id == data["check"] }
         unless check
@@ -138,7 +149,7 @@ module Sandbag
       end
 
       def admit_report
-        return if @count.method["report"] || @bleed.report_due
+        return if @bleed.report_wanted?
         raise Refusal.at("kind", "no tool is at work here", "the machine's own tool as the way to bleed")
       end
 

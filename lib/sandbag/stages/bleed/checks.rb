@@ -39,8 +39,7 @@ module Sandbag
       # @return [String, nil] the first thing to do after the last point
       def after_fluid
         check = finish.find { |each| !each.good? }
-        return said(check) if check
-        "the tool's report, with its lamp off" if @method["report"] && !reported?
+        said(check) if check
       end
 
       def tight_wanted?

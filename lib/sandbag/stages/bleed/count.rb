@@ -10,8 +10,8 @@ module Sandbag
       # first, method [Hash] rows of bleed_methods.yml: begun with, and at hand; entries: how many were counted, and
       # last_id the newest of them
       # set_aside [ReservoirCount, nil]: how the reservoir stands while a syringe is at hand
-      attributes :plan, :first, :method, :points, :reservoir, :set_aside, :current_id, :cycle, :jar, :log, :total_strokes,
-        :entries, :last_id
+      attributes :plan, :first, :method, :points, :reservoir, :set_aside, :current_id, :cycle, :jar, :log,
+        :total_strokes, :entries, :last_id
 
       # @param entries [Job::Entries] the bleed stage's entries still in force, oldest first
       # @param method [Hash] the one it began with
@@ -25,7 +25,8 @@ module Sandbag
       end
 
       # @param points [Hash{String => PointCount}] by id; @param current_id [String] of the point at hand
-      def initialize(plan:, first:, method: nil, points: nil, reservoir: nil, set_aside: nil, current_id: nil, cycle: nil, jar: nil,
+      def initialize(plan:, first:, method: nil, points: nil, reservoir: nil, set_aside: nil, current_id: nil,
+        cycle: nil, jar: nil,
         log: nil, total_strokes: 0, entries: 0, last_id: nil)
         @plan = plan
         @first = first
@@ -73,8 +74,8 @@ module Sandbag
         end
       end
 
-      # @return [Count] after so many strokes in a row; more than a filling bears, as where a top-up was taken back, have
-      #   uncovered the port, and move nothing after that
+      # @return [Count] after so many strokes in a row; more than a filling bears, as where a top-up was taken back,
+      #   have uncovered the port, and move nothing after that
       def strokes(number, at)
         borne = reservoir.strokes_borne
         return moved(number) if number <= borne

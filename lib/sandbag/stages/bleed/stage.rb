@@ -18,9 +18,24 @@ module Sandbag
       def initialize(job)
         super
         @plan = Airway::Plan.new(job.sheet, opened: job.ask.opened?, order: job.choose.bleed_method["order"],
-          reservoirs: Airway::Schools.reservoirs(job.schools))
+          service: service_order, reservoirs: Airway::Schools.reservoirs(job.schools))
         first = job.choose.first_method
         @count = job.counted&.on(@plan, counted, method: first) || Count.fold(@plan, counted, method: first)
+      end
+
+      # @return [Array<String>, nil] points in the order of the service information, as it was entered
+      def service_order
+        entries.said("order")&.fetch("points") if linked?
+      end
+
+      # Linked brakes: what is bled when is the service information's to say.
+      def linked?
+        job.ask.intake.value("linked") == "linked"
+      end
+
+      # @return [String, nil] what is wanted before fluid moves
+      def order_due
+        "the order of the service information, point by point" if linked? && service_order.nil?
       end
 
       # @return [Hash] row of bleed_methods.yml at hand
@@ -68,16 +83,20 @@ module Sandbag
         count.finished? && !aided_last? && checks.after_fluid.nil? && report_due.nil?
       end
 
-      # @return [String, nil] air went past the outlet of a master with ABS: only the machine's own tool tells that it
-      #   is out of the unit
+      # The machine's own tool is at work; or air went past the outlet of a master with ABS, and only that tool tells
+      # that it is out of the unit.
+      def report_wanted?
+        method_row["report"] == true ||
+          (job.sheet.abs? && job.ask.findings.values("abs_state").include?("air_past_outlet"))
+      end
+
       def report_due
-        return unless job.sheet.abs? && job.ask.findings.values("abs_state").include?("air_past_outlet")
-        "the tool's report, with its lamp off" unless checks.reported?
+        "the tool's report, with its lamp off" if report_wanted? && !checks.reported?
       end
 
       def waits_for
         return if done?
-        first = unready || checks.before_fluid
+        first = unready || order_due || checks.before_fluid
         return first if first
         return checks.after_fluid || report_due if count.finished? && !aided_last?
         return refill_said if count.reservoir.spent?

@@ -27,8 +27,10 @@ module Sandbag
           fluid_wanted_ml: @bleed.job.choose.fluid_wanted_ml,
           wait: @bleed.job.ask.wait,
           unready: @bleed.unready,
-          unchecked: @bleed.checks.before_fluid,
-          unproven: (@bleed.checks.after_fluid if @count.finished?)
+          unchecked: @bleed.order_due || @bleed.checks.before_fluid,
+          order_wanted: (true if @bleed.linked? && !@count.begun?),
+          service_order: @bleed.service_order,
+          unproven: (@bleed.checks.after_fluid || @bleed.report_due if @count.finished?)
         }.compact
       end
 
@@ -75,7 +77,7 @@ module Sandbag
           tight_wanted: checks.tight_wanted?,
           held_s: Checks::HELD_S,
           tightness: checks.tightness,
-          report_wanted: @bleed.method_row["report"] == true,
+          report_wanted: @bleed.report_wanted?,
           report: checks.report
         }.compact
       end

@@ -18,7 +18,7 @@ module Sandbag
         row["settled"] == "computed" || known || state == :not_touched
       end
 
-      # Done at the end, and holds nothing up.
+      # Done at the end, rather than looked at.
       def step?
         row["step"] == true
       end

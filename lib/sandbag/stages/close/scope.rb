@@ -6,6 +6,7 @@ module Sandbag
     class Scope
       CONDITIONS = %w[
         fluid_left fluid_in fluid_moved opened estimated tested two_controls slave_off abs second_person
+        lid_by_hand linked
       ].freeze
       TOUCHES = %w[strip measure build fit bleed joint clear].freeze
 
@@ -61,8 +62,15 @@ module Sandbag
         when "two_controls" then @job.feel.tests.there?(row["test"]) || tests.include?(row["id"])
         when "slave_off" then moves?("far_end")
         when "abs" then @job.ask.intake.abs != "none"
+        when "lid_by_hand" then lid_by_hand?
+        when "linked" then @job.ask.intake.value("linked") == "linked"
         when "second_person" then @job.ask.second_person?
         end
+      end
+
+      # Fluid was poured in, and the lid goes back under no step of Fit.
+      def lid_by_hand?
+        @job.stages.key?("bleed") && (fit.nil? || fit.sequence.steps.none? { |step| step.id.start_with?("lid") })
       end
 
       def tests

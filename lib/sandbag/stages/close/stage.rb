@@ -33,7 +33,7 @@ module Sandbag
 
       # @return [Array<Gate>] those that keep the machine here, in order
       def open_gates
-        gates.reject { |gate| gate.met || gate.step? }
+        gates.reject(&:met)
       end
 
       def waits_for

@@ -15,6 +15,7 @@ import { ColourScale } from "./ColourScale";
 import { JarEntry } from "./JarEntry";
 import { LadderPanel } from "./LadderPanel";
 import { LinePanel } from "./LinePanel";
+import { OrderPanel } from "./OrderPanel";
 import { PointList } from "./PointList";
 import { PointProfile } from "./PointProfile";
 import type { Projected } from "./project";
@@ -50,6 +51,7 @@ const UNDO_WORDS: Record<string, string> = {
   jar: "jar",
   method: "change of way",
   check: "answer",
+  order: "order of the points",
   round: "round",
   rung: "rung",
   tool_tight: "gauge",
@@ -102,6 +104,7 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
   return (
     <>
       <BleedNotices job={job} bleed={bleed} isOpen={isOpen} />
+      {bleed.unready === undefined ? <OrderPanel job={job} bleed={bleed} isOpen={isOpen} /> : null}
       {bleed.unready === undefined && bleed.unchecked !== undefined ? (
         <Panel>
           <h2>Before fluid moves</h2>

@@ -69,7 +69,8 @@ const Confirm = styled(ToggleButton)`
 
 /** One gate, with what settles it: a tap, a name, a reading, or nothing where another stage knows. */
 export function GateRow({ gate, close, ...actions }: Props) {
-  const quiet = gate.step && !gate.met;
+  // jobs signed before held no step at the end against anybody
+  const quiet = gate.step && !gate.met && !actions.isOpen;
   return (
     <Item $met={gate.met} $quiet={quiet} aria-label={gate.label}>
       <Sign kind={quiet ? "quiet" : gate.met ? "good" : "stop"} size={24} />

@@ -27,7 +27,7 @@ export function Signature({ job, close, onSign }: Props) {
       </>
     );
   }
-  const unmet = close.gates.filter((gate) => !gate.met && !gate.step).length;
+  const unmet = close.gates.filter((gate) => !gate.met).length;
   return (
     <>
       <h2>Who signs</h2>
