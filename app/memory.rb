@@ -65,9 +65,11 @@ module App
       end
     end
 
-    # @return [Sandbag::Job::State] of a job on a circuit before its first entry
+    # @return [Sandbag::Job::State] of a job on a circuit before its first entry, wherever it is worked: its people may be
+    #   those of another shop
     def empty_state(store, circuit, shop)
-      fresh_state(store, circuit, Sandbag::Job::Journal.new([]), standing(store, circuit, shop))
+      stands = {**standing(store, circuit, shop), people: Sandbag::Job::People.new}
+      fresh_state(store, circuit, Sandbag::Job::Journal.new([]), stands)
     end
 
     # An entry was stored: what was worked out to admit it need not be worked out again.

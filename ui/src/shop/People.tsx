@@ -59,7 +59,7 @@ export function People({ shop, error, onChange }: Props) {
               }
             />
             <Button
-              aria-label={`${person.name} does not work here any more`}
+              aria-label={`Remove ${person.name}`}
               onPress={() => set(shop.people.filter((each) => each.name !== person.name))}
             >
               Remove

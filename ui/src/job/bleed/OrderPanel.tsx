@@ -45,7 +45,6 @@ export function OrderPanel({ job, bleed, isOpen }: Props) {
             <Button
               key={point.id}
               tone={bleed.service_order ? "plain" : "act"}
-              aria-label={`Place ${place}: ${point.label}`}
               onPress={() => pick(point.id)}
             >
               {`${place}. ${point.label}`}
