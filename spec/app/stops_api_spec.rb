@@ -90,6 +90,8 @@ RSpec.describe "Stops through the API", :api do
     (limit - 1).times { entry("j", "bleed", "stroke") }
     expect(refused("bleed", "stroke")).to eq ["kind"]
     entry("j", "bleed", "uncovered")
+    expect(refused("bleed", "stroke")).to eq ["kind"]
+    entry("j", "bleed", "topped_up")
     entry("j", "bleed", "stroke")
     expect(last_response.status).to eq 201
   end

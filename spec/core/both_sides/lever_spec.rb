@@ -262,6 +262,7 @@ RSpec.describe "Limits of Feel and Close" do
         job = JobInMemory.new(sheet(plain))
         job.answer_stops
         job.add("ask", "route", {"route" => route})
+        job.work_through
         written = Sandbag::Calendar::SignedDays.written(job.state, "2026-03-14")
         written.parts.flat_map do |part|
           written.values(part).select { |_, value|

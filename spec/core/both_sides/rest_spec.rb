@@ -71,6 +71,11 @@ RSpec.describe "Limits of bubbles, files and lists" do
     expect([on["g"] == on["g2"], on["m"] == on["m2"], on["g"] == on["m"]]).to eq [true, true, false]
   end
 
+  both_sides "Job::People::MOST", 60 => false, 61 => true do |count|
+    list = Array.new(count) { |number| {"name" => "A. #{("a".."zz").to_a[number]}tarn", "role" => "mechanic"} }
+    refused? { Sandbag::Job::People.new(list) }
+  end
+
   both_sides "Strip::Stage::MOST", 20 => false, 21 => true do |count|
     job = JobInMemory.new(found.set("master", "bore", 19, "part_marking"))
     job.answer_stops

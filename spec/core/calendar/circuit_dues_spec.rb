@@ -59,10 +59,17 @@ RSpec.describe Sandbag::Calendar::CircuitDues do
     end
 
     it "puts the day on every hose that was renewed, and on the seals of a master that was apart" do
-      hose = JobInMemory.new(sheet(twin_disc_plain)).tap { |job| job.add("ask", "route", {"route" => "renew_hose"}) }
+      worked = lambda do |route|
+        JobInMemory.new(sheet(twin_disc_plain)).tap do |job|
+          job.add("ask", "route", {"route" => route})
+          expect(Sandbag::Calendar::SignedDays.written(job.state, "2026-03-14").to_h).to eq job.state.sheet.to_h
+          job.work_through
+        end
+      end
+      hose = worked["renew_hose"]
       written = Sandbag::Calendar::SignedDays.written(hose.state, "2026-03-14")
       expect(written.parts_of("line").map { |part| written.values(part)["fitted_on"].value }.uniq).to eq ["2026-03-14"]
-      resealed = JobInMemory.new(sheet(twin_disc_plain)).tap { |job| job.add("ask", "route", {"route" => "reseal_mc"}) }
+      resealed = worked["reseal_mc"]
       expect(Sandbag::Calendar::SignedDays.written(resealed.state, "2026-03-14").value("master", "seals_on"))
         .to eq "2026-03-14"
     end

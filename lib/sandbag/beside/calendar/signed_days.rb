@@ -19,7 +19,7 @@ module Sandbag
         fields << [sheet.id_of("fluid"), "changed_on"] if state.stages["bleed"]&.done?
         fields << [sheet.id_of("fluid"), "tested_on"] if state.choose.water_reading
         fields << [sheet.id_of("master"), "seals_on"] if new_seals?(state)
-        fields += state.choose.new_hoses.map { |line| [line["id"], "fitted_on"] }
+        fields += state.choose.new_hoses.map { |line| [line["id"], "fitted_on"] } if state.stages["fit"]&.done?
         fields + slaves_seen(state)
       end
 
