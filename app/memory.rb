@@ -65,8 +65,8 @@ module App
       end
     end
 
-    # @return [Sandbag::Job::State] of a job on a circuit before its first entry, wherever it is worked: its people may be
-    #   those of another shop
+    # @return [Sandbag::Job::State] of a job on a circuit before its first entry, wherever it is worked: its people may
+    #   be those of another shop
     def empty_state(store, circuit, shop)
       stands = {**standing(store, circuit, shop), people: Sandbag::Job::People.new}
       fresh_state(store, circuit, Sandbag::Job::Journal.new([]), stands)
