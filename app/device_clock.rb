@@ -34,8 +34,9 @@ module App
       happened = Time.iso8601(said)
       refuse_impossible(happened, opened) unless @off
       right = (happened - off).clamp([newest, opened].compact.max.clamp(nil, @now), @now)
-      return {at: said, received_at: received} if (right - happened).abs <= AGREES_SECONDS
-      {at: written(right), received_at: received, said_at: said}
+      return {at: said, received_at: received} if right == happened
+      put_right = {at: written(right), received_at: received}
+      ((right - happened).abs > AGREES_SECONDS) ? {**put_right, said_at: said} : put_right
     end
 
     # @return [String, nil] what to tell whoever holds the device
