@@ -101,6 +101,14 @@ class JobInMemory
     end
   end
 
+  # Asked, chosen and protected: fluid may move.
+  def ready_to_bleed(route)
+    answer_stops
+    add("ask", "route", {"route" => route})
+    add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
+    protect
+  end
+
   # Everything up to a lever that can be read.
   def bled(fluid: "dot4")
     add("ask", "finding", {"finding" => "lever_feel", "value" => "spongy"})

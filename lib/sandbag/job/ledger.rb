@@ -2,7 +2,7 @@
 
 module Sandbag
   module Job
-    # What a job has done to the machine, read from its journal whatever its route is by now: what came off and is not
+    # What a job has done to the machine, read from its journal, whatever its route is now: what came off and is not
     # back, what was opened and when, what was loosened and not tightened. A route that leaves any of it undone is
     # refused, and no gate passes over it.
     class Ledger
@@ -16,7 +16,7 @@ module Sandbag
       # @param job [State]
       def initialize(job)
         @job = job
-        @strip, @fit = job.journal.of("strip"), job.journal.of("fit")
+        @strip, @build, @fit = %w[strip build fit].map { |stage| job.journal.of(stage) }
       end
 
       # @return [Array<Opening>] of the fluid's way, oldest first
@@ -44,7 +44,7 @@ module Sandbag
         @faults ||= [*stranded, unbled, *untightened].compact.freeze
       end
 
-      # @return [String, nil] what a neighbour has to know: the circuit is open, or its fluid is on the move
+      # @return [String, nil] what a neighbour has to know: the circuit was opened, or fluid was moved
       def begun
         return if @job.signed?
         newest = openings.last
@@ -54,11 +54,25 @@ module Sandbag
 
       private
 
+      # @attr entry [Entry] of the strip; row [Hash] of the construction's steps; at [String, nil] see OnBench#at
+      Taken = Struct.new(:entry, :row, :at, keyword_init: true)
+
+      # @return [Array<Taken>] steps by which something came off
+      def taken
+        @taken ||= @strip.of("step").filter_map do |entry|
+          plain, at = apart(entry)
+          row = Cylinder::Construction.step_called(plain)
+          Taken.new(entry: entry, row: row, at: at) if row
+        end.freeze
+      end
+
+      def apart(entry)
+        Cylinder::OnBench.apart(entry.data["step"])
+      end
+
       def taken_apart
-        @taken_apart ||= @strip.of("step").filter_map do |entry|
-          step = Cylinder::Construction.step_called(plain(entry))
-          Opening.new(what: Wording.inside(step["label"]), entry: entry) if step && step["opens"]
-        end
+        taken.select { |step| step.row["opens"] }
+          .map { |step| Opening.new(what: Wording.inside(step.row["label"]), entry: step.entry) }
       end
 
       # A look under Ask for which the circuit was opened.
@@ -74,39 +88,33 @@ module Sandbag
       end
 
       def drained
-        @strip.of("step").select { |entry| plain(entry) == Cylinder::Work::DRAIN }.map(&:position)
+        @strip.of("step").select { |entry| apart(entry).first == Cylinder::Work::DRAIN }.map(&:position)
       end
 
       # Parts that came off a unit on which this route does not work.
       def stranded
-        lost = @strip.of("step").reject { |entry| back?(entry) || covered?(entry) || nothing_out?(entry) }
-        labels = lost.filter_map { |entry| Cylinder::Construction.step_called(plain(entry))&.fetch("label") }.uniq
-        labels.any? ? ["off and not back: #{labels.map { |label| Wording.inside(label) }.join(", ")}"] : []
+        lost = taken.reject { |step| back?(step) || covered?(step) || nothing_out?(step) }
+        labels = lost.map { |step| Wording.inside(step.row["label"]) }.uniq
+        labels.any? ? ["off and not back: #{labels.join(", ")}"] : []
       end
 
-      def back?(entry)
-        %w[build fit].any? do |stage|
-          @job.journal.of(stage).of("step").any? do |back|
-            back.data["step"] == entry.data["step"] && back.position > entry.position
-          end
+      def back?(step)
+        (@build.of("step") + @fit.of("step")).any? do |back|
+          back.data["step"] == step.entry.data["step"] && back.position > step.entry.position
         end
       end
 
-      def covered?(entry)
-        _, at = Cylinder::OnBench.apart(entry.data["step"])
-        @job.choose.work.units.any? { |unit| unit.at == at && unit.construction.takes?(plain(entry)) }
+      def covered?(step)
+        @job.choose.work.units.any? { |unit| unit.at == step.at && unit.construction.takes?(step.row["id"]) }
       end
 
-      def nothing_out?(entry)
-        step = Cylinder::Construction.step_called(plain(entry))
-        return true unless step
-        _, at = Cylinder::OnBench.apart(entry.data["step"])
-        step["takes"].all? { |part| count(part, at).zero? }
+      def nothing_out?(step)
+        step.row["takes"].all? { |part| count(part, step.at).zero? }
       end
 
       # As it was counted, or as many as such a unit has.
       def count(part, at)
-        counted = @strip.by("counted", "part").dig([part, at].compact.join("@"), "count")
+        counted = @strip.by("counted", "part").dig(Cylinder::OnBench.named(part, at), "count")
         counted || Cylinder::Construction.part_called(part)["quantity"]
       end
 
@@ -118,18 +126,14 @@ module Sandbag
 
       # Joints with new washers, and what was loosened besides, that this route does not tighten.
       def untightened
-        ids = @fit.values("washers", "joint").uniq.reject { |at| @job.choose.joints.any? { |joint| joint.at == at } }
-        joints = ids.reject { |at| tightened.any? { |id| id.end_with?(".#{at}") } }
-        loose = @job.stages.key?("fit") ? [] : @fit.values("loosened", "fastener").uniq - tightened
+        others = @fit.values("washers", "joint") - @job.choose.joints.map(&:at)
+        joints = others.reject { |at| tightened.any? { |id| id.end_with?(".#{at}") } }
+        loose = @job.stages.key?("fit") ? [] : @fit.values("loosened", "fastener") - tightened
         (joints + loose).any? ? ["a joint or fastener was loosened and is not tightened"] : []
       end
 
       def tightened
         @fit.of("torque", "estimate").map { |entry| entry.data["fastener"] }
-      end
-
-      def plain(entry)
-        Cylinder::OnBench.apart(entry.data["step"]).first
       end
     end
   end

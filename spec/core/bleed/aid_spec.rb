@@ -3,10 +3,7 @@
 RSpec.describe "A method that only helps a bleed" do
   let(:job) do
     JobInMemory.new(sheet(twin_disc_plain)).tap do |begun|
-      begun.answer_stops
-      begun.add("ask", "route", {"route" => "bleed"})
-      begun.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
-      begun.protect
+      begun.ready_to_bleed("bleed")
     end
   end
 

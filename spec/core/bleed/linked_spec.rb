@@ -4,10 +4,7 @@ RSpec.describe "Linked brakes" do
   let(:job) do
     JobInMemory.new(sheet(twin_disc_plain), machine_kind: "road", careful: false).tap do |begun|
       begun.add("ask", "intake", {"question" => "linked", "value" => "linked"})
-      begun.answer_stops
-      begun.add("ask", "route", {"route" => "flush"})
-      begun.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
-      begun.protect
+      begun.ready_to_bleed("flush")
     end
   end
 

@@ -79,7 +79,7 @@ module Sandbag
 
       def in_service_order(points)
         return points unless @service
-        points.sort_by.with_index { |point, index| [@service.index(point.id) || @service.size, index] }
+        points.sort_by.with_index { |point, index| [service_place(point.id), index] }
       end
 
       # What is short of the least goes through the last point.
@@ -105,15 +105,19 @@ module Sandbag
       end
 
       def ordered_ends
-        return @sheet.far_ends.sort_by { |part| service_place(part) } if @service
+        return @sheet.far_ends.sort_by { |part| first_place(part) } if @service
         by_length = @sheet.far_ends.sort_by.with_index { |part, index| [path_length(part), index] }
         return by_length.sort_by.with_index { |part, index| [height_mm(part), index] } if lowest_first?
         @opened ? by_length : by_length.reverse
       end
 
       # Where the first of its nipples comes.
-      def service_place(part)
-        Circuit::Places.of(@sheet).nipples(part).map { |nipple| @service.index(nipple.at) || @service.size }.min
+      def first_place(part)
+        Circuit::Places.of(@sheet).nipples(part).map { |nipple| service_place(nipple.at) }.min
+      end
+
+      def service_place(id)
+        @service.index(id) || @service.size
       end
 
       def lowest_first?

@@ -74,10 +74,16 @@ module Sandbag
         id.split("@", 2)
       end
 
+      # @param id [String] of a part, step or look; at [String, nil] see #at
+      # @return [String] the same with its unit's name, where it has one
+      def self.named(id, at)
+        at ? "#{id}@#{at}" : id
+      end
+
       # @param id [String] of a part, step or look
       # @return [String] the same of this unit, where there are several
       def named(id)
-        at ? "#{id}@#{at}" : id
+        OnBench.named(id, at)
       end
 
       # @param said [String]

@@ -63,7 +63,7 @@ module Sandbag
         when "slave_off" then moves?("far_end")
         when "abs" then @job.ask.intake.abs != "none"
         when "lid_by_hand" then lid_by_hand?
-        when "linked" then @job.ask.intake.value("linked") == "linked"
+        when "linked" then @job.bleed.linked?
         when "second_person" then @job.ask.second_person?
         end
       end
