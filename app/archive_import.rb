@@ -83,7 +83,6 @@ module App
         check_times(job)
         check_entries(job)
         check_record(job) if job["closed_at"]
-        check_signature(job) if job["closed_at"]
         job["photos"].each_with_index { |photo, index| at("photos/#{index}") { check_photo(photo) } }
         @archive.add_job(job["closed_at"] ? job : admitted(job))
       end
@@ -109,9 +108,7 @@ module App
       return if job["closed_at"]
       job["entries"].each_with_index do |entry, index|
         at("entries/#{index}") do
-          given = entry.slice("id", "stage", "kind", "at", "by", "corrects").transform_keys(&:to_sym)
-          Sandbag::Job::EntryShape.check(Sandbag::Job::Entry.new(corrects: nil, **given,
-            data: document_of(entry["data"])))
+          Sandbag::Job::EntryShape.check(ArchivedJournal.entry(entry))
         end
       end
     end
@@ -126,28 +123,24 @@ module App
       (record["stages"] || {}).each do |id, view|
         faults += @contract.response_faults("getStage", 200, {"id" => id, id => view})
       end
-      return if faults.empty?
+      return check_signature(job, record["stages"] || {}) if faults.empty?
       raise Sandbag::Refusal.at("record", "is damaged: #{faults.first}", "a record as Sandbag writes it")
     end
 
     # What the record says was signed and bled is in the journal too.
-    def check_signature(job)
-      told = document_of(job["record"])["stages"]
-      signed = in_force(job).reverse.find { |entry| entry.values_at("stage", "kind") == %w[close signed] }
-      unless signed && signed["at"] == job["closed_at"] && signed["data"]["name"] == told.dig("close", "signed_by")
+    # @param told [Hash] what each stage shows
+    def check_signature(job, told)
+      journal = Sandbag::Job::Journal.new(job["entries"].map { |entry| ArchivedJournal.entry(entry) })
+      signed = journal.of("close").last("signed")
+      unless signed && signed.at == job["closed_at"] && signed.data["name"] == told.dig("close", "signed_by")
         raise Sandbag::Refusal.at("record", "says that it was signed, and its journal does not",
           "the signature of its journal")
       end
-      finished = in_force(job).select { |entry| entry["kind"] == "point_done" }.map { |entry| entry["data"]["point"] }
       said = (told.dig("bleed", "points") || []).select { |point| point["done"] }.map { |point| point["id"] }
-      return if (said - finished).empty?
-      raise Sandbag::Refusal.at("record", "says that #{(said - finished).first} was bled, and its journal does not",
+      lost = said - journal.of("bleed").values("point_done", "point")
+      return if lost.empty?
+      raise Sandbag::Refusal.at("record", "says that #{lost.first} was bled, and its journal does not",
         "what its journal says")
-    end
-
-    def in_force(job)
-      corrected = job["entries"].filter_map { |entry| entry["corrects"] }
-      job["entries"].reject { |entry| corrected.include?(entry["id"]) }
     end
 
     def check_photo(photo)

@@ -10,6 +10,14 @@ module App
     HELD = "brought in from an archive without %d of its entries, which were refused: look at each"
     BY = "archive"
 
+    # @param entry [Hash] as it is exported
+    # @return [Sandbag::Job::Entry]
+    def self.entry(entry, position: nil)
+      given = entry.slice("id", "stage", "kind", "at", "by", "corrects").transform_keys(&:to_sym)
+      Sandbag::Job::Entry.new(corrects: nil, **given, position: position,
+        data: Store::Document.load(JSON.generate(entry["data"])))
+    end
+
     # @param job [Hash] as it is exported; state [Sandbag::Job::State] of its circuit, with no entry yet
     def initialize(job, state)
       @job = job
@@ -31,11 +39,7 @@ module App
     private
 
     def admit(entry)
-      given = entry.slice("id", "stage", "kind", "at", "by", "corrects").transform_keys(&:to_sym)
-      read = Sandbag::Job::Admission.new(@state).admit(
-        Sandbag::Job::Entry.new(corrects: nil, **given, data: Store::Document.load(JSON.generate(entry["data"])),
-          position: @entries.size + 1)
-      )
+      read = Sandbag::Job::Admission.new(@state).admit(ArchivedJournal.entry(entry, position: @entries.size + 1))
       @state = @state.with(read)
       @entries << entry
     rescue Sandbag::Refusal => refusal

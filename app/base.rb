@@ -29,7 +29,7 @@ module App
 
     attr_reader :store, :memory, :contract
 
-    # A page counts down by this clock, whatever its device's own says.
+    # The page counts down by the server's clock, not by its device's.
     after { headers "sandbag-time" => @clock.call.utc.iso8601(3) }
 
     helpers do

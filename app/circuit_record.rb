@@ -41,7 +41,7 @@ module App
     def takers(machine_id)
       @store.circuits.of_machine(machine_id).select do |row|
         Sandbag::Circuit::Kind.find(row[:sheet]["kind"]).has?("takes_second_master") &&
-          @store.circuits.other_control(row[:id]).nil?
+          !@store.circuits.two_controls?(row)
       end
     end
 

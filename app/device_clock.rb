@@ -4,8 +4,8 @@ require "time"
 
 module App
   # When something happened. A page says it by the clock of its device, and what that clock says now: how far it is off
-  # is taken out. Whatever waited offline lies between the entry before it and the time at which it was received, so
-  # that no gate rests on a time that somebody made up.
+  # is taken out. An entry that waited offline is placed between the one before it and the time it was received, so
+  # that no gate rests on a made-up time.
   class DeviceClock
     # A device's clock is wrong, and the mechanic is told, from here.
     WRONG_SECONDS = 86_400
@@ -27,7 +27,7 @@ module App
     # @param said [String, nil] when it happened, by the device; nil is now
     # @param opened [Time] of the job; newest [Time, nil] of the entry before it
     # @return [Hash] at, received_at, and said_at where the time was put right
-    # Refuses a time in the future and one before the job was opened, where no clock came with it that explains them.
+    # Refuses a time in the future and one before the job was opened, where the device sent no clock that explains them.
     def stamp(said, opened:, newest: nil)
       received = written(@now)
       return {at: received, received_at: received} unless said
@@ -49,7 +49,7 @@ module App
 
     private
 
-    # What a network takes is no wrong clock.
+    # The delay of a network does not make a clock wrong.
     def off
       (@off && @off.abs > AGREES_SECONDS) ? @off : 0
     end

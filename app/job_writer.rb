@@ -20,11 +20,11 @@ module App
       @signing = signing
     end
 
-    # @param given [Hash] an entry, and received_at and said_at
+    # @param given [Hash] an entry; clock [DeviceClock, nil] that says when it happened; nil takes its time as it is
     # @return [Draft, nil] what was written; nil when the entry was there already
-    def write(job_id, given)
+    def write(job_id, given, clock: nil)
       ATTEMPTS.times do
-        draft = draft(@store.jobs.find(job_id), given)
+        draft = draft(@store.jobs.find(job_id), given, clock)
         return unless draft
         next unless @store.transaction { still?(draft) && keep(draft) }
         @memory.learn(job_id, draft.after, draft.circuit)
@@ -42,13 +42,14 @@ module App
     end
 
     # @return [Draft, nil] nil when the entry is there already
-    def draft(job, given)
+    def draft(job, given, clock)
       known = @store.journals.find(given[:id])
       return same_entry?(known, job, given) if known
       raise Sandbag::Refusal.at("", "this job is signed off", "a new job on the same circuit") if job[:closed_at]
       circuit = @store.circuits.find(job[:circuit_id])
       state = @reader.state_of(job, circuit)
       position, stock = @memory.stock(@store)
+      given = {**given, **stamped(clock, given[:at], job, state.journal)} if clock
       entry =
         Sandbag::Job::Admission.new(state).admit(
           Sandbag::Job::Entry.new(**given.except(*TIMES), position: state.journal.position + 1)
@@ -66,6 +67,11 @@ module App
         after: after,
         stock_position: position
       )
+    end
+
+    def stamped(clock, said, job, journal)
+      newest = journal.entries.last&.at
+      clock.stamp(said, opened: Time.iso8601(job[:opened_at]), newest: newest && Time.iso8601(newest))
     end
 
     # What goes together is recorded with what wetted it, and what is pulled with the count that is promised: shop and

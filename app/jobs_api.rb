@@ -51,8 +51,7 @@ module App
       entry = body_for("addEntry").transform_keys(&:to_sym)
       shop.people.refuse("by", entry[:by]) if entry[:by]
       clock = DeviceClock.new(@clock.call, entry.delete(:sent))
-      times = clock.stamp(entry[:at], **store.journals.bounds(store.jobs.find(id)))
-      draft = desk.write(id, {by: NOBODY, corrects: nil, **entry, **times})
+      draft = desk.write(id, {by: NOBODY, corrects: nil, at: nil, **entry}, clock: clock)
       acknowledge(draft, id, entry[:stage], clock.says)
     end
 

@@ -58,7 +58,7 @@ module App
       @lock.synchronize do
         journal = journal(store, job_id)
         stands = standing(store, circuit, shop)
-        key = key(journal.position, circuit, *stands.values)
+        key = key(journal.position, circuit, stands)
         kept = @jobs[job_id]
         return kept.state if kept.key == key
         keep(job_id, Kept.new(journal, key, fresh_state(store, circuit, journal, stands))).state
@@ -78,15 +78,8 @@ module App
       @lock.synchronize do
         known = @jobs[job_id]&.journal&.position.to_i
         return if known > state.journal.position
-        keep(
-          job_id,
-          Kept.new(
-            state.journal,
-            key(state.journal.position, circuit, state.lubricant, state.machine_kind, state.fluid_months,
-              state.schools, state.training, state.two_controls, state.people),
-            state
-          )
-        )
+        keep(job_id,
+          Kept.new(state.journal, key(state.journal.position, circuit, state.standing.except(:last_good)), state))
       end
     end
 
@@ -97,7 +90,7 @@ module App
       kind, use, training = store.machines.nature(circuit[:machine_id])
       {lubricant: shop.lubricant, machine_kind: kind,
        fluid_months: Sandbag::Fluid::ChangeDue.most_months(shop.fluid_months, use), schools: shop.schools,
-       training: training, two_controls: !store.circuits.other_control(circuit[:id]).nil?, people: shop.people}
+       training: training, two_controls: store.circuits.two_controls?(circuit), people: shop.people}
     end
 
     def fresh_state(store, circuit, journal, stands)
@@ -105,8 +98,8 @@ module App
         last_good: store.jobs.last_good(circuit[:id]))
     end
 
-    def key(position, circuit, *given)
-      [position, circuit[:id], circuit[:revision], *given]
+    def key(position, circuit, stands)
+      [position, circuit[:id], circuit[:revision], stands]
     end
 
     def journal(store, job_id)

@@ -12,6 +12,12 @@ module Store
       @circuits.insert(id: id, machine_id: machine_id, name: name, sheet: Document.dump(sheet), joined_to: joined_to)
     end
 
+    # @param row [Hash] of a circuit
+    # @return [Boolean] another control works on the same far end
+    def two_controls?(row)
+      !row[:joined_to].nil? || !@circuits.where(joined_to: row[:id]).empty?
+    end
+
     # @return [Hash, nil] the circuit of another control on the same far end
     def other_control(id)
       joined_to = @circuits.where(id: id).get(:joined_to)

@@ -18,13 +18,6 @@ module Store
       @entries.where(job_id: job_id).max(:position).to_i
     end
 
-    # @param job [Hash] row of the store
-    # @return [Hash] opened, and newest, the time of its newest entry
-    def bounds(job)
-      newest = @entries.where(job_id: job[:id]).reverse(:position).get(:at)
-      {opened: Time.iso8601(job[:opened_at]), newest: newest && Time.iso8601(newest)}
-    end
-
     # @return [Hash, nil]
     def find(id)
       row = @entries.first(id: id)

@@ -19,7 +19,7 @@ module Sandbag
         freeze
       end
 
-      # Refuses a name that is not on the list, or whose role does not have the power. Nobody is asked for it where the
+      # Refuses a name that is not on the list, or whose role does not have the power. Any name is accepted while the
       # list is empty.
       # @param pointer [String] where the name stands; power [String, nil] of POWERS; nil takes anybody
       def refuse(pointer, name, power = nil)

@@ -40,12 +40,18 @@ module Sandbag
         freeze
       end
 
+      # What it is folded on besides its journal and its circuit.
+      STANDING = %i[lubricant machine_kind fluid_months schools last_good training two_controls people].freeze
+
+      # @return [Hash] each of STANDING
+      def standing
+        STANDING.to_h { |name| [name, public_send(name)] }
+      end
+
       # The same job with one more entry, counting on from what was counted.
       # @return [State]
       def with(entry)
-        State.new(journal.with(entry), fitted, lubricant: lubricant, machine_kind: machine_kind,
-          fluid_months: fluid_months, schools: schools, last_good: last_good, training: training,
-          two_controls: two_controls, people: people, counted: @built["bleed"]&.count)
+        State.new(journal.with(entry), fitted, **standing, counted: @built["bleed"]&.count)
       end
 
       STAGES.each { |id| define_method(id) { stage(id) } }

@@ -69,7 +69,7 @@ const Confirm = styled(ToggleButton)`
 
 /** One gate, with what settles it: a tap, a name, a reading, or nothing where another stage knows. */
 export function GateRow({ gate, close, ...actions }: Props) {
-  // jobs signed before held no step at the end against anybody
+  // a job that was signed before these steps were required may lack some
   const quiet = gate.step && !gate.met && !actions.isOpen;
   return (
     <Item $met={gate.met} $quiet={quiet} aria-label={gate.label}>
