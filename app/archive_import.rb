@@ -51,7 +51,7 @@ module App
           next [place, thing]
         end
         @passed_over[KINDS.fetch(kind)] += 1
-        next if known == thing
+        next if known == thing || (kind == :job && known == as_taken(thing))
         raise Sandbag::Refusal.at("#{list}/#{place}", "#{kind} #{thing["id"]} is here already and says something else",
           "the same as it is here, or another id")
       end
@@ -88,10 +88,19 @@ module App
       end
     end
 
+    # @return [Hash] a job as an earlier import of the same archive stored it
+    def as_taken(job)
+      job["closed_at"] ? job : job.merge("entries" => journal_of(job).entries)
+    end
+
+    def journal_of(job)
+      state = @memory.empty_state(@store, @store.circuits.find(job["circuit_id"]), @memory.shop(@store))
+      ArchivedJournal.new(job, state)
+    end
+
     # @return [Hash] an open job with the entries that it could have been sent
     def admitted(job)
-      state = @memory.empty_state(@store, @store.circuits.find(job["circuit_id"]), @memory.shop(@store))
-      journal = ArchivedJournal.new(job, state)
+      journal = journal_of(job)
       @refused.concat(journal.refused.map do |each|
         {job: job["id"], stage: each.entry["stage"], kind: each.entry["kind"], why: each.why}
       end)

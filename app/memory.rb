@@ -88,7 +88,7 @@ module App
     # What a job is folded on besides its journal and its circuit.
     def standing(store, circuit, shop)
       kind, use, training = store.machines.nature(circuit[:machine_id])
-      {lubricant: shop.lubricant, machine_kind: kind,
+      {lubricant: shop.lubricant, machine_kind: kind, machine_use: use,
        fluid_months: Sandbag::Fluid::ChangeDue.most_months(shop.fluid_months, use), schools: shop.schools,
        training: training, two_controls: store.circuits.two_controls?(circuit), people: shop.people}
     end

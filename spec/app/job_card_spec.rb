@@ -31,7 +31,7 @@ RSpec.describe App::JobCardSections do
   end
 
   it "tells of red flags and who lifted them, of starting over, and of what was accepted" do
-    job.add("ask", "flag", {"flag" => "R10"})
+    job.add("ask", "flag", {"flag" => "R10", "part" => "master"})
     job.add("ask", "lifted", {"flag" => "R10", "lead" => "R. Tarn", "reason" => "new unit"})
     job.strokes(3)
     job.add("bleed", "uncovered")

@@ -60,8 +60,9 @@ RSpec.describe "Asking", :browser do
   it "stops for every danger that can be reported" do
     api("/knowledge")["red_flags"].select { |flag| flag["reported"] }.each_with_index do |flag, index|
       session.click_button "Report a danger" if index.zero?
-      session.click_button flag["label"]
-      expect(session).to have_content("#{flag["label"]}. #{flag["does"]}")
+      label = flag["of_part"] ? "#{flag["label"]}: " : flag["label"]
+      session.click_button flag["of_part"] ? "#{label}Master" : label
+      expect(session).to have_content("#{flag["of_part"] ? "#{label}master" : label}. #{flag["does"]}")
     end
     expect(session).not_to have_link("Choose")
   end

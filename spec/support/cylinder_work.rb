@@ -8,10 +8,10 @@ module CylinderWork
   end
 
   # Everything on the bench, for a route that takes the cylinder apart.
-  def laid_out(route: "reseal_mc", fluid: "dot4")
+  def laid_out(route: "reseal_mc", fluid: nil)
     add("ask", "route", {"route" => route})
     work_everywhere
-    add("choose", "fluid", {"fluid" => fluid, "stamped" => fluid})
+    choose_fluid(fluid)
     state.choose.wanting.each { |line| add("choose", "pulled", {"line" => line.id, "reason" => "bought for this job"}) }
     self
   end
@@ -88,9 +88,9 @@ module CylinderWork
     "close" => :closed
   }.freeze
 
-  def choose_what_is_wanted(fluid = "dot4")
+  def choose_what_is_wanted(fluid = nil)
     return unless state.stages.key?("choose")
-    add("choose", "fluid", {"fluid" => fluid, "stamped" => fluid})
+    choose_fluid(fluid)
     if state.choose.cylinder_wanted?
       add(
         "choose",

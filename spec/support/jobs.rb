@@ -105,15 +105,28 @@ class JobInMemory
   def ready_to_bleed(route)
     answer_stops
     add("ask", "route", {"route" => route})
-    add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
+    choose_fluid
     protect
   end
 
+  # The class on the cap.
+  # @param fluid [String, nil] another one: the cap says so
+  def choose_fluid(fluid = nil)
+    marked = state.ask.intake.value("fluid_marked")
+    fluid ||= Sandbag::Tables.find("fluids", marked) ? marked : SAFE.fetch("fluid_marked")
+    read_on_cap(fluid) unless marked == fluid
+    add("choose", "fluid", {"fluid" => fluid, "stamped" => fluid})
+  end
+
+  def read_on_cap(fluid)
+    %w[fluid_marked fluid_found].each { |each| write("ask", "intake", {"question" => each, "value" => fluid}) }
+  end
+
   # Everything up to a lever that can be read.
-  def bled(fluid: "dot4")
+  def bled(fluid: nil)
     add("ask", "finding", {"finding" => "lever_feel", "value" => "spongy"})
     add("ask", "route", {"route" => "bleed"})
-    add("choose", "fluid", {"fluid" => fluid, "stamped" => fluid})
+    choose_fluid(fluid)
     run_all_clean
     self
   end

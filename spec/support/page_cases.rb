@@ -23,7 +23,7 @@ class ProjectionCase
     @job.answer_stops
     @job.add("ask", "route", {"route" => "bleed"})
     @job.protect
-    @job.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
+    @job.choose_fluid
     @job.add("choose", "method", {"method" => method}) if method
     @job.look_before_fluid
     @job.add("bleed", "tool_tight", {"first" => 0.06, "after" => 0.06}) if @job.state.bleed.checks.tight_wanted?

@@ -111,6 +111,8 @@ class Untruths
   def said?(part, field)
     case field
     when "changed_on" then moved && unbled.to_a.empty?
+    when "found", "stamped"
+      of("choose", "fluid").any? || of("ask", "intake").any? { |entry| entry.data["question"].start_with?("fluid_") }
     when "tested_on" then of("choose", "water").any?
     when "seals_on" then of("build", "step").any? || of("fit", "step").any?
     when "fitted_on" then of("fit", "path").any? { |entry| entry.data["line"] == part["id"] }

@@ -78,6 +78,11 @@ module Sandbag
       # Said of the job, not done to the machine.
       SAID = %w[photo held resumed].freeze
 
+      # @return [String] kind of the entry, or of the one that it takes back
+      def answer_of(entry)
+        entry.undo? ? @state.journal.find(entry.corrects).kind : entry.kind
+      end
+
       def refuse_unasked(entry)
         return if DRY.include?(entry.stage) || entry.undo? || SAID.include?(entry.kind)
         raise Refusal.at("stage", "not yet: no repair is chosen under Ask", "a route") unless @state.route
@@ -105,8 +110,12 @@ module Sandbag
           "a repair that puts it right, or these entries taken back first")
       end
 
+      # What may be the answer that raised the stop.
+      ANSWERS = [%w[choose fluid]].freeze
+
       def refuse_stopped(entry)
         return if !@state.stop || entry.stage == "ask" || SAID.include?(entry.kind)
+        return if ANSWERS.include?([entry.stage, answer_of(entry)])
         raise Refusal.at("stage", "do not use: #{@state.stop}", "another finding or route under Ask")
       end
     end

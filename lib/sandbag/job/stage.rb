@@ -75,7 +75,7 @@ module Sandbag
       def view
         {
           **self.class.module_parent::View.new(self).to_h,
-          cautions: Circuit::Advice.cautions(id, job.sheet),
+          cautions: Circuit::Advice.cautions(id, job.sheet, hard_use: job.hard_use?),
           recent: entries.recent(RECENT)
         }
       end

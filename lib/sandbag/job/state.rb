@@ -8,13 +8,14 @@ module Sandbag
       # Before a route is chosen: what most jobs have.
       USUAL_STAGES = %w[ask choose bleed feel close].freeze
 
-      attr_reader :journal, :fitted, :lubricant, :machine_kind, :fluid_months, :schools, :last_good,
-        :counted, :training, :two_controls, :people
+      attr_reader :journal, :fitted, :lubricant, :machine_kind, :machine_use, :fluid_months, :schools,
+        :last_good, :counted, :training, :two_controls, :people
 
       # @param journal [Journal]
       # @param fitted [Circuit::Sheet] the circuit as the machine's record has it
       # @param lubricant [String] what the shop wets cups with, where fluid and rubber bear it
       # @param machine_kind [String, nil] of machine_kinds.yml; nil asks what is asked of any
+      # @param machine_use [String, nil] of machine_uses.yml
       # @param fluid_months [Integer, nil] at most between full changes of fluid on this machine, where shop or use set
       #   it: Fluid::ChangeDue.most_months
       # @param schools [Hash{String => String}] what the shop holds with, see Airway::Schools
@@ -23,12 +24,13 @@ module Sandbag
       # @param two_controls [Boolean] another control works on the same far end
       # @param people [People] of the shop
       # @param counted [Bleed::Count, nil] strokes of the same job one entry ago
-      def initialize(journal, fitted, lubricant: Fluid::Lubricants::USUAL, machine_kind: nil, fluid_months: nil,
-        schools: {}, last_good: nil, training: false, two_controls: false, people: People.new, counted: nil)
+      def initialize(journal, fitted, lubricant: Fluid::Lubricants::USUAL, machine_kind: nil, machine_use: nil,
+        fluid_months: nil, schools: {}, last_good: nil, training: false, two_controls: false, people: People.new, counted: nil)
         @journal = journal
         @fitted = fitted
         @lubricant = lubricant
         @machine_kind = machine_kind
+        @machine_use = machine_use
         @fluid_months = fluid_months
         @schools = schools
         @last_good = last_good
@@ -41,7 +43,8 @@ module Sandbag
       end
 
       # What it is folded on besides its journal and its circuit.
-      STANDING = %i[lubricant machine_kind fluid_months schools last_good training two_controls people].freeze
+      STANDING =
+        %i[lubricant machine_kind machine_use fluid_months schools last_good training two_controls people].freeze
 
       # @return [Hash] each of STANDING
       def standing
@@ -91,6 +94,11 @@ module Sandbag
       # @return [Hash] see Headline
       def headline
         @built[:headline] ||= Headline.new(self).to_h.freeze
+      end
+
+      # Its fluid is changed at least once a year.
+      def hard_use?
+        Tables.find("machine_uses", machine_use)&.fetch("hard", false) || false
       end
 
       def signed?

@@ -169,11 +169,11 @@ RSpec.describe Sandbag::Ask::Stage do
       .each do |flag|
         it "#{flag["id"]} reported holds all stages and routes but a referral until a lead lifts it" do
           worked = job
-          worked.add("ask", "flag", {"flag" => flag["id"]})
+          worked.add("ask", "flag", {"flag" => flag["id"], **(flag["of_part"] ? {"part" => "master"} : {})})
           expect(worked.state.stop).to start_with(flag["label"])
           expect(worked.state.waits_for).to start_with("another workshop")
           [
-            ["choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"}],
+            ["choose", "pulled", {"line" => "fluid", "reason" => "bought"}],
             ["bleed", "stroke", {}],
             ["feel", "hold", {"creep" => 1}],
             ["close", "signed", {"name" => "R"}]
@@ -218,7 +218,7 @@ RSpec.describe Sandbag::Ask::Stage do
 
     it "lets the job be referred" do
       worked = job
-      worked.add("ask", "flag", {"flag" => "R10"})
+      worked.add("ask", "flag", {"flag" => "R10", "part" => "master"})
       worked.add("ask", "route", {"route" => "refer"})
       expect(worked.state.stages.keys).to eq ["ask"]
     end

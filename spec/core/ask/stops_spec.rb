@@ -218,7 +218,7 @@ RSpec.describe "Stops" do
       route(locked, "slave_work")
       {"R10" => "renew_mc", "R11" => "renew_mc", "R15" => "repair_thread"}.each do |flag, cure|
         worked = job
-        worked.add("ask", "flag", {"flag" => flag})
+        worked.add("ask", "flag", {"flag" => flag, "part" => "master"})
         expect(refusal_at { route(worked, "reseal_mc") }).to eq ["data/route"]
         route(worked, cure)
         expect(worked.state.stop).to be_nil

@@ -7,9 +7,16 @@ module Sandbag
       # @param state [Job::State] signed; day [String] ISO 8601
       # @return [Circuit::Sheet] the circuit with what the job chose and these days
       def self.written(state, day)
-        of(state).reduce(state.sheet) do |sheet, (part_id, field)|
+        of(state).reduce(refilled(state)) do |sheet, (part_id, field)|
           sheet.change(part_id, field, day, "measured")
         end
+      end
+
+      # What is in it after a whole bleed is what was poured.
+      def self.refilled(state)
+        fluid = state.choose.fluid
+        return state.sheet unless fluid && state.stages["bleed"]&.done?
+        state.sheet.set("fluid", "found", fluid, "measured")
       end
 
       # @return [Array<Array(String, String)>] part id and field
@@ -40,7 +47,7 @@ module Sandbag
         state.ask.where.at.select { |place| place.part["part"] == "slave" && place.kind == "far_end" }
           .map { |place| [place.at, "looked_on"] }
       end
-      private_class_method :of, :new_seals?, :slaves_seen
+      private_class_method :of, :refilled, :new_seals?, :slaves_seen
     end
   end
 end

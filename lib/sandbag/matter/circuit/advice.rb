@@ -4,12 +4,12 @@ module Sandbag
   module Circuit
     # What the trade says beside the work: cautions of a stage, and what is never advised.
     module Advice
-      # @param stage [String]; circuit [Circuit::Sheet]
+      # @param stage [String]; circuit [Circuit::Sheet]; hard_use [Boolean] of the machine, see machine_uses.yml
       # @return [Array<String>] cautions that concern this circuit, in the table's order
-      def self.cautions(stage, circuit)
+      def self.cautions(stage, circuit, hard_use: false)
         Tables
           .rows("cautions")
-          .select { |row| row["stages"].include?(stage) && circuit.suits?(row) }
+          .select { |row| row["stages"].include?(stage) && circuit.suits?(row) && (hard_use || !row["hard_use"]) }
           .map { |row| row["text"] }
       end
 

@@ -70,6 +70,7 @@ module Sandbag
           "text" => String,
           "stages" => Array,
           "abs?" => [TrueClass, FalseClass],
+          "hard_use?" => [TrueClass, FalseClass],
           **Circuit::SUITS
         }),
         "never_advised" => Tables::Schema.new({

@@ -23,9 +23,10 @@ module Sandbag
 
       # @attr part [String] kind of part of the circuit; at [String, nil] id of the far end, where its parts carry its
       #   name; label [String] that name; apart [Boolean] it comes apart; sizes [Array<Float>] of its pistons or its
-      #   bore, each once, the largest first, mm; pistons [Integer] how many; nipples [Integer]
+      #   bore, each once, the largest first, mm; pistons [Integer] how many; nipples [Integer];
+      #   unproven [String, nil] why its nominal size is not proven; default_size [Boolean] nobody has entered a size
       attr_reader :part, :at, :label, :apart, :sizes, :pistons, :nipples, :construction, :family, :spring, :unproven,
-        :piston_wanted
+        :piston_wanted, :default_size
 
       # @param holder [Hash] part of the sheet
       def initialize(sheet, holder, apart:, named: false, piston_wanted: false)
@@ -41,7 +42,9 @@ module Sandbag
         @nipples = Circuit::Places.of(sheet).nipples(holder).size
         @family = Tables.find("fluids", sheet.value("fluid", "stamped"))&.fetch("family")
         @spring = spring_of(values)
-        @unproven = unproven_reason(sheet, holder, values[caliper? ? "pistons" : "bore"])
+        size = values[caliper? ? "pistons" : "bore"]
+        @default_size = size.source == Circuit::Source::DEFAULT
+        @unproven = unproven_reason(sheet, holder)
         @piston_wanted = piston_wanted
         freeze
       end
@@ -114,8 +117,8 @@ module Sandbag
         values.key?("spring") ? values["spring"].value : "unknown"
       end
 
-      def unproven_reason(sheet, holder, bore)
-        return "it is the trade default. Read it off the casting first." if bore.source == Circuit::Source::DEFAULT
+      def unproven_reason(sheet, holder)
+        return "it is the trade default. Read it off the casting first." if default_size
         Circuit::NearMiss.questions(sheet).find { |question| question[:part] == holder["id"] }&.fetch(:question)
       end
     end

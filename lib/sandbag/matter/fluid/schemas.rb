@@ -8,6 +8,7 @@ module Sandbag
         "fluids" => Tables::Schema.new({
           "label" => String,
           "family" => String,
+          "dyed?" => [TrueClass, FalseClass],
           "rank?" => Integer,
           "bulk_modulus_mpa" => Numeric,
           "dry_c?" => Numeric,

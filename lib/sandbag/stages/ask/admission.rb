@@ -11,9 +11,9 @@ module Sandbag
       end
 
       # Refuses a value the finding does not have, a look that opens the circuit before it may be opened, a place
-      # where neither it nor the repair can be, taking back what was not found, lifting a flag that is not up, a route
-      # this circuit cannot have or that does not cure the flags that are up, putting away a job that nothing stops,
-      # and bringing back one that is not away.
+      # where neither it nor the repair can be, taking back what was not found, lifting a flag that is not up, a danger
+      # that does not say of which part, a route this circuit cannot have or that does not cure the flags that are up,
+      # putting away a job that nothing stops, and bringing back one that is not away.
       def admit(entry)
         case entry.kind
         when "intake" then admit_intake(entry.data)
@@ -22,7 +22,7 @@ module Sandbag
         when "finding" then admit_finding(entry.data)
         when "finding_cleared" then admit_clearing(entry.data)
         when "lifted" then admit_lifting(entry.data)
-        when "flag" then admit_report(entry.data["flag"])
+        when "flag" then admit_report(entry.data)
         when "route" then admit_route(entry.data)
         when "at" then @ask.where.admit(entry.data["places"])
         when "referred" then admit_referral(entry.data["name"])
@@ -89,11 +89,18 @@ module Sandbag
         raise Refusal.at("data/finding", "#{data["finding"]} was not found", @ask.entered.to_h.keys.join(", "))
       end
 
-      def admit_report(id)
-        row = Tables.find("red_flags", id)
-        return if row["reported"]
+      def admit_report(data)
+        row = Tables.find("red_flags", data["flag"])
+        return admit_part(row, data["part"]) if row["reported"]
         reported = Tables.rows("red_flags").select { |each| each["reported"] }.map { |each| each["id"] }
         raise Refusal.at("data/flag", "“#{row["label"]}” comes up by what is found and answered", reported.join(", "))
+      end
+
+      def admit_part(row, part)
+        known = row["of_part"] ? @ask.parts.map { |each| each["id"] } : []
+        return if known.empty? ? part.nil? : known.include?(part)
+        raise Refusal.at("data/part", "“#{row["label"]}”: #{known.empty? ? "no part is named" : "of which part?"}",
+          known.empty? ? "no part" : known.join(", "))
       end
 
       def admit_lifting(data)

@@ -10,6 +10,7 @@ module Sandbag
         "opens" => %w[nothing above below],
         "abs_stated" => %w[contradicted],
         "fluid_said" => %w[contradicted],
+        "fluid_family" => %w[glycol silicone mineral],
         "hold_after_bleed" => %w[failed],
         "rubber_seen" => %w[swollen],
         "hose_seen" => %w[bulges],

@@ -30,14 +30,19 @@ module Sandbag
         end
       end
 
-      # @param findings [Findings]; facts [Hash]; reported [Array<String>] ids the mechanic reported
-      # @param liftings [Liftings]; route [Job::Route, nil] the one that was chosen; opens [String] see Where#side
-      def initialize(findings, facts, reported:, liftings:, route:, opens:)
+      # @param findings [Findings]; facts [Hash]
+      # @param reported [Hash{String => Array<Hash>}] id of a flag the mechanic reported => parts that it is about
+      # @param liftings [Liftings]; route [Job::Route, nil] the one that was chosen
+      # @param at [Array<Circuit::Place>] where it works; opens [String] see Where#side
+      def initialize(findings, facts, reported:, liftings:, route:, at:, opens:)
+        @findings = findings
+        @facts = facts
         @liftings = liftings
+        @reported = reported
         red =
           RedFlag
-            .up(findings, facts, reported)
-            .map { |row| flag(row, row["label"], !row["by_facts"], holds_work?(row, route)) }
+            .up(findings, facts, reported.keys)
+            .map { |row| flag(row, label(row), !row["by_facts"], holds_work?(row, route, at)) }
         @gate = AbsGate.decide(findings, facts, opens) if route && !route.stops?
         gates =
           if gate && gate["decision"] != AbsGate::PASSES
@@ -75,10 +80,15 @@ module Sandbag
       # @param route [Job::Route]
       # @return [Flag, nil] the first red flag that is up and would hold the work of a route
       def holding(route)
-        find { |flag| flag.up? && flag.row.key?("cures") && holds_work?(flag.row, route) } unless route.stops?
+        find { |flag| flag.up? && flag.row.key?("cures") && holds_work?(flag.row, route, []) } unless route.stops?
       end
 
       private
+
+      def label(row)
+        parts = @reported.fetch(row["id"], []).map { |part| Circuit::Places.inside(part) }
+        [row["label"], *(parts.join(", ") if parts.any?)].join(": ")
+      end
 
       def flag(row, label, liftable, holds_work)
         Flag.new(
@@ -91,8 +101,19 @@ module Sandbag
         ).freeze
       end
 
-      def holds_work?(row, route)
-        row["holds"] == "work" && (route.nil? || !row["cures"].include?(route.id))
+      def holds_work?(row, route, at)
+        row["holds"] == "work" && (route.nil? || !row["cures"].include?(route.id) || refers?(row) ||
+          @reported.fetch(row["id"], []).any? { |part| !reaches?(route, at, part) })
+      end
+
+      def refers?(row)
+        row.key?("refers") && @findings.meet?(row["refers"], @facts)
+      end
+
+      # A repair that works at places reaches the part where it works; the others work on the master.
+      def reaches?(route, at, part)
+        return part["part"] == "master" if route.at.empty?
+        at.empty? || at.any? { |place| place.part["id"] == part["id"] }
       end
     end
   end

@@ -6,8 +6,10 @@ module Sandbag
     class Intake
       # @param answers [Hash{String => String}] question => value as the mechanic entered it
       # @param sheet [Circuit::Sheet]; machine_kind [String, nil] of machine_kinds.yml, where it is known
-      def initialize(answers, sheet, machine_kind = nil)
+      # @param today [Date, nil] the day of the job's newest entry
+      def initialize(answers, sheet, machine_kind = nil, today: nil)
         @answers = answers.freeze
+        @ages = RecordedAge.new(sheet, today)
         @sheet = sheet
         @machine_kind = machine_kind
         @questions = concerning_this_circuit.freeze
@@ -51,6 +53,11 @@ module Sandbag
       # @return [Array<String>] what answers bring up
       def offers
         read("offers")
+      end
+
+      # @return [Array<String>] answers that the days in the machine's record contradict
+      def against_record
+        questions.filter_map { |row| @ages.against(row, @answers[row["id"]]) }
       end
 
       # @return [Hash, nil] label of what was asked for, and the routes that are it
@@ -114,6 +121,7 @@ module Sandbag
 
       def recorded(row)
         return derived(row["derived"]) if row["derived"]
+        return @ages.answer(row) if row["dated"]
         return unless row["record"]
         part, field = row["record"].split(".")
         entry = @sheet.values(@sheet.parts_of(part).first).fetch(field)

@@ -51,6 +51,8 @@ module Sandbag
           "offers?" => Hash,
           "record?" => String,
           "derived?" => String,
+          "dated?" => String,
+          "years?" => Hash,
           "values" => Hash
         }) { |row| Schemas.intake(row) },
         "abs_gate" => Tables::Schema.new({
@@ -82,10 +84,12 @@ module Sandbag
           "when?" => Hash,
           "when_any?" => Array,
           "reported?" => [TrueClass, FalseClass],
+          "of_part?" => [TrueClass, FalseClass],
           "does" => String,
           "lifts" => String,
           "holds" => String,
           "cures" => Array,
+          "refers?" => Hash,
           "by_facts?" => [TrueClass, FalseClass]
         }) { |row| Schemas.red_flag(row) }
       }.freeze
@@ -124,7 +128,7 @@ module Sandbag
 
       # @return [String, nil] what is wrong with a question of the intake
       def self.intake(row)
-        odd = [row["finds"], row["asks_for"], row["offers"]].compact.flat_map(&:keys) - row["values"].keys
+        odd = [row["finds"], row["asks_for"], row["offers"], row["years"]].compact.flat_map(&:keys) - row["values"].keys
         return "reads unknown answer #{odd.join(", ")}" if odd.any?
         (row["finds"] || {}).values.filter_map { |finding, value| Conditions.unknown({finding => [value]}) }.first ||
           Tables.unknown("routes", (row["asks_for"] || {}).values.flatten) ||
@@ -134,7 +138,8 @@ module Sandbag
       # @return [String, nil] what is wrong with a red flag
       def self.red_flag(row)
         return "holds #{row["holds"]}; known are #{HOLDS.join(", ")}" unless HOLDS.include?(row["holds"])
-        [row["when"] || {}, *row["when_any"]].filter_map { |each| Conditions.unknown(each) }.first ||
+        conditions = [*row["when_any"], *row.values_at("when", "refers").compact]
+        conditions.filter_map { |each| Conditions.unknown(each) }.first ||
           Tables.unknown("routes", row["cures"])
       end
     end

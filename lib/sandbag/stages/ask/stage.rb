@@ -7,11 +7,12 @@ module Sandbag
       def initialize(job)
         super
         answers = entries.of("intake").to_h { |entry| entry.data.values_at("question", "value") }
-        @intake = Intake.new(answers, job.fitted, job.machine_kind)
-        @sheet = with_abs(job.fitted)
+        @intake = Intake.new(answers, job.fitted, job.machine_kind, today: today)
+        @sheet = AnsweredSheet.of(job.fitted, @intake)
         @places = Circuit::Places.of(@sheet)
+        @fluid = FluidSaid.new(job.fitted, @intake, job.journal.of("choose").said("fluid").to_h)
         @entered = entries.reduce(Findings.new) { |found, entry| fold(found, entry) }
-        @findings = @intake.findings.reduce(@entered) { |found, (finding, value)| found.with(finding, value) }
+        @findings = @intake.findings.reduce(telling) { |found, (finding, value)| found.with(finding, value) }
         @chosen = entries.said("route")
         @seen = Seen.new(job.journal)
         @diagnosis = Diagnosis.new(@findings, facts)
@@ -19,9 +20,10 @@ module Sandbag
           Flags.new(
             @findings,
             facts,
-            reported: entries.values("flag", "flag"),
+            reported: reported,
             liftings: Liftings.new(job.journal, @seen),
             route: picked,
+            at: where.at,
             opens: side
           )
       end
@@ -30,7 +32,7 @@ module Sandbag
       #   amount to
       attr_reader :entered, :findings, :diagnosis, :intake, :flags
 
-      # @return [Circuit::Sheet] the circuit as the record has it, with what the intake says of ABS
+      # @return [Circuit::Sheet] the circuit as the record has it, with what the intake says of ABS and of its fluid
       attr_reader :sheet
 
       # @return [Circuit::Places] of it
@@ -196,6 +198,11 @@ module Sandbag
         stop
       end
 
+      # @return [Array<Hash>] the master and the far ends, of which a flag may be reported
+      def parts
+        [*@sheet.parts_of("master"), *@sheet.far_ends]
+      end
+
       # @return [Array<Hash>] findings that can be asked on this circuit
       def askable
         side = @sheet.clutch? ? "c" : "b"
@@ -234,6 +241,13 @@ module Sandbag
         ["below", "above", "nothing"].find { |each| [where.side, *looked].include?(each) }
       end
 
+      # @return [Hash{String => Array<Hash>}] flag => parts of which it was reported
+      def reported
+        entries.of("flag").group_by { |entry| entry.data["flag"] }.transform_values do |said|
+          parts.select { |part| said.any? { |entry| entry.data["part"] == part["id"] } }
+        end
+      end
+
       def picked
         @chosen && Job::Route.find(@chosen["route"])
       end
@@ -251,11 +265,6 @@ module Sandbag
         places.of_kind("far_end").select { |place| ["all", place.at].include?(far_end) }.map(&:id)
       end
 
-      def with_abs(sheet)
-        return sheet if sheet.clutch? || sheet.value("vehicle", "abs") == intake.abs
-        sheet.set("vehicle", "abs", intake.abs, "measured")
-      end
-
       def first_look
         Wording.inside(Tables.find("findings", rounds.looks.first)["label"])
       end
@@ -268,34 +277,30 @@ module Sandbag
         end
       end
 
+      # @return [Date, nil]
+      def today
+        newest = job.journal.entries.last
+        newest && Date.iso8601(newest.at[0, 10])
+      end
+
+      # Findings without those that say nothing of this fluid.
+      def telling
+        @fluid.dyed? ? @entered.without(*TINT) : @entered
+      end
+      TINT = %w[fluid_colour foreign_tint].freeze
+
       def facts
-        @facts ||= {"side" => @sheet.clutch? ? "clutch" : "brake", "abs" => "none", "fluid_said" => fluid_said}.merge(
-          intake.facts,
-          @seen.facts
-        ).freeze
-      end
-
-      # What the cap says, what the record says and what seems to be in it are answers about one thing.
-      def fluid_said
-        said = [recorded_fluid, *intake.values_at("fluid_marked", "fluid_found")]
-        families = said.filter_map { |fluid| Tables.find("fluids", fluid)&.fetch("family") }.uniq
-        (families.size > 1) ? "contradicted" : "agreed"
-      end
-
-      def recorded_fluid
-        job.fitted.value("fluid", "stamped") unless job.fitted.source("fluid", "stamped") == Circuit::Source::DEFAULT
+        @facts ||= {
+          "side" => @sheet.clutch? ? "clutch" : "brake", "abs" => "none",
+          **@fluid.facts, **intake.facts, **@seen.facts
+        }.freeze
       end
 
       # Only what this circuit can answer.
       def relevant?(finding)
         return false if finding["id"] == "abs_state" && facts["abs"] == "none"
         return false unless @sheet.suits?(finding)
-        finding["family"].nil? || family.nil? || finding["family"] == family
-      end
-
-      # @return [String, nil] of the fluid that the cap or the record names
-      def family
-        Tables.find("fluids", intake.value("fluid_marked"))&.fetch("family")
+        finding["family"].nil? || @fluid.family.nil? || finding["family"] == @fluid.family
       end
     end
   end

@@ -20,6 +20,7 @@ module Sandbag
           notes: ask.notes,
           plan: plan,
           intake: ask.intake.to_h,
+          against_record: ask.intake.against_record,
           wait: ask.wait,
           findings: ask.entered.to_h,
           askable: ask.askable.map { |finding| finding["id"] },
@@ -36,6 +37,7 @@ module Sandbag
           where: where,
           may_be_at: may_be_at,
           found_at: ask.all_found.transform_values { |at| at.map(&:id) },
+          parts: ask.parts.map { |part| {id: part["id"], label: Circuit::Places.name(part)} },
           flags: ask.flags.map { |flag| flag_view(flag) },
           opened: ask.opened?
         }.compact

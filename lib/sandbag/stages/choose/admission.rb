@@ -10,7 +10,8 @@ module Sandbag
         freeze
       end
 
-      # Refuses a fluid of another family or a lower class, a cylinder that is rejected or changes the lever by more
+      # Refuses a fluid of another family or a lower class, a class on the cap of another family than Ask has, DOT 5
+      # or 5.1 that Ask has not heard of yet, a cylinder that is rejected or changes the lever by more
       # than a rider should find out by himself without his agreement written down, a method the circuit does not
       # suit, a construction of what is no cylinder, and what is not on the pull list. What the shelf has to say is
       # asked of Supplies.
@@ -36,10 +37,27 @@ module Sandbag
       end
 
       def admit_fluid(data)
+        refuse_other_cap(data["stamped"])
         refusal = FluidChoice.refusal(data["fluid"], data["stamped"], abs: @choose.sheet.abs?)
         return unless refusal
         raise Refusal.at("data/fluid", refusal,
           FluidChoice.allowed(data["stamped"]).map { |fluid| fluid["label"] }.join(", "))
+      end
+
+      # Two numbers that look alike on a cap are read twice: under Ask and here.
+      ALIKE = %w[dot5 dot51].freeze
+
+      def refuse_other_cap(stamped)
+        cap = @choose.job.ask.intake.value("fluid_marked")
+        known, read = [cap, stamped].map { |id| Tables.find("fluids", id) }
+        if known && known["family"] != read["family"]
+          raise Refusal.at("data/stamped", "under Ask the cap says #{known["label"]}, here #{read["label"]}",
+            "the cap read again, and the answer that was wrong corrected")
+        end
+        return unless known.nil? && ALIKE.include?(stamped)
+        raise Refusal.at("data/stamped",
+          "DOT 5 is silicone and DOT 5.1 is glycol; each ruins the other's seals, so the cap is read twice",
+          "the class on the cap answered under Ask first, then again here")
       end
 
       def admit_cylinder(data)

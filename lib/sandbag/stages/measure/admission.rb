@@ -52,6 +52,7 @@ module Sandbag
           raise Refusal.at("data/place", "nothing is apart to be gauged", "a job that takes the cylinder apart")
         end
         gauging = gauging_at(data["place"])
+        refuse_default(gauging)
         refuse_gauge(data, gauging.wanted.find { |each| each.id == data["place"] })
         refuse_far(data["value"], gauging.limits.nominal_mm)
       end
@@ -74,6 +75,14 @@ module Sandbag
           "a #{Wording.inside(gauge["label"])} only tells the nominal size; it cannot judge #{what}",
           "bore_gauge, micrometer"
         )
+      end
+
+      # A size that is only the trade's default is no size to measure against.
+      def refuse_default(gauging)
+        unit = @measure.reports.find { |report| report.gaugings.include?(gauging) }.unit
+        return unless unit.default_size
+        raise Refusal.at("data/place", "the nominal size of this #{unit.noun} is not known: #{unit.unproven}",
+          "the size on the machine's page first, as it is cast or stamped on the part")
       end
 
       def refuse_far(value_mm, nominal_mm)

@@ -64,9 +64,18 @@ module Sandbag
 
       def gauging(size)
         sized = Said.mm(size, "g") if unit.sizes.size > 1
-        Gauging.new(readings, limits(size), places: unit.construction.gauge_places, piston: !fresh?, size: sized,
+        Gauging.new(readings, limits(size), places: gauge_places, piston: !fresh? && !piston_condemned?, size: sized,
           named: [(format("%g", size) if sized), unit.at].compact,
           at: [sized, (unit.label if unit.at)].compact.join(", "))
+      end
+
+      # What is past use by eye is not gauged.
+      def gauge_places
+        inspection.with(Inspection::UNIT).any? ? [] : unit.construction.gauge_places
+      end
+
+      def piston_condemned?
+        inspection.with("renew").any? { |look| look.row["parts"].intersect?(PISTONS) }
       end
 
       def limits(size)
@@ -115,13 +124,17 @@ module Sandbag
         looks = inspection.open.map do |look|
           look.value ? "#{look.label}: clean it and look again." : "#{look.label}: not looked at."
         end
-        looks + gauges_missing
+        [*nominal_missing, *looks, *gauges_missing]
+      end
+
+      # Settled before anything that is judged by it.
+      def nominal_missing
+        return [] if by_eye? || unit.unproven.nil? || gaugings.all? { |gauging| gauging.wanted.empty? }
+        ["The nominal bore is not proven, so no limit applies: #{unit.unproven}"]
       end
 
       def gauges_missing
-        return [] if by_eye? || gaugings.all? { |gauging| gauging.wanted.empty? }
-        return ["The nominal bore is not proven, so no limit applies: #{unit.unproven}"] if unit.unproven
-        left = gauge_missing
+        left = unit.unproven ? [] : gauge_missing
         left.empty? ? [] : ["#{left.size} gauge readings to go, next: #{Wording.inside(left.first.label)}."]
       end
     end

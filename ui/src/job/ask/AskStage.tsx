@@ -73,6 +73,7 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
               <IntakePanel
                 isOpen={isOpen && !seen}
                 intake={ask.intake}
+                against={ask.against_record ?? []}
                 onAnswer={(question, value) => add("intake", { question, value })}
               />
               <Panel>
@@ -103,7 +104,7 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                     findings={tables.findings}
                     flags={tables.red_flags}
                     onFind={find(tables)}
-                    onReport={(flag) => add("flag", { flag })}
+                    onReport={(flag, part) => add("flag", { flag, ...(part ? { part } : {}) })}
                   />
                 </>
               ) : null}

@@ -9,7 +9,7 @@ interface Props {
   findings: Knowledge["findings"];
   flags: Knowledge["red_flags"];
   onFind: (finding: string, value: string) => void;
-  onReport: (flag: string) => void;
+  onReport: (flag: string, part?: string) => void;
 }
 
 /** Every finding that can be asked on this circuit, and dangers that are seen rather than tested. */
@@ -47,11 +47,13 @@ export function EveryFinding({ ask, findings, flags, onFind, onReport }: Props) 
           <Row $gap={1}>
             {flags
               .filter((flag) => flag.reported && !up.has(flag.id))
-              .map((flag) => (
-                <Button key={flag.id} onPress={() => onReport(flag.id)}>
-                  {flag.label}
-                </Button>
-              ))}
+              .flatMap((flag) =>
+                (flag.of_part ? (ask.parts ?? []) : [undefined]).map((part) => (
+                  <Button key={flag.id + (part?.id ?? "")} onPress={() => onReport(flag.id, part?.id)}>
+                    {part ? `${flag.label}: ${part.label}` : flag.label}
+                  </Button>
+                )),
+              )}
           </Row>
         </>
       ) : null}

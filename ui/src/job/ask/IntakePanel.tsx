@@ -4,12 +4,15 @@ import type { Ask } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
+import { Notice } from "../../kit/Notice";
 import { useHotkeys } from "../../kit/useHotkeys";
 import type { Hotkeys } from "../../kit/useHotkeys";
 
 interface Props {
   isOpen: boolean;
   intake: Ask["intake"];
+  /** What record and mechanic do not agree on. */
+  against: string[];
   onAnswer: (question: string, value: string) => void;
 }
 
@@ -35,7 +38,7 @@ const Answered = styled.ul`
 `;
 
 /** One question at a time, by touch or digit key; what the record knows is only confirmed. */
-export function IntakePanel({ isOpen, intake: questions, onAnswer }: Props) {
+export function IntakePanel({ isOpen, intake: questions, against, onAnswer }: Props) {
   const [again, setAgain] = useState<string>();
   const [showsAnswers, setShowsAnswers] = useState(false);
   const open = questions.filter((row) => !row.confirmed);
@@ -58,6 +61,11 @@ export function IntakePanel({ isOpen, intake: questions, onAnswer }: Props) {
         <Quiet>{open.length === 0 ? "complete" : `${open.length} to go`}</Quiet>
         {first > 0 ? <Mark kind="warn">{`${first} before anything is opened`}</Mark> : null}
       </Row>
+      {against.map((said) => (
+        <Notice key={said} tone="warn">
+          {said}
+        </Notice>
+      ))}
       {question && isOpen ? (
         <>
           <Question>{question.ask}</Question>
