@@ -73,7 +73,7 @@ module App
     def write(kind, data)
       position = @job.journal.position + 1
       @job = @job.with(Sandbag::Job::Entry.new(id: "e#{position}", stage: "ask", kind: kind, data: data,
-        at: Time.now.utc, by: "", position: position))
+        at: Time.now.utc.iso8601, by: "", position: position))
       @next_tests = nil
     end
   end

@@ -50,6 +50,7 @@ module Demo
     end
 
     def set_up(_)
+      laid_out(true) if state.choose.fluid
       state.strip.setup.missing.each do |row|
         @add.call("strip", "setup", {"item" => row["id"], "value" => row["values"]&.keys&.first}.compact)
       end

@@ -31,6 +31,8 @@ RSpec.describe "Stops through the API", :api do
     entry("j", "strip", "setup", {item: "eye_shield"})
     expect(last_response.status).to eq 201
     expect(refused("bleed", "stroke")).to eq ["kind"]
+    expect(stage("j", "bleed")["unready"]).to eq "the fluid, by the class on the cap, under Choose"
+    lay_out("j")
     expect(stage("j", "bleed")["unready"]).to include("under Strip")
   end
 

@@ -54,11 +54,20 @@ module Api
   def ready(job_id, route: "bleed")
     answer_stops(job_id)
     entry(job_id, "ask", "route", {route: route})
+    lay_out(job_id)
     stage(job_id, "strip")["setup"].each do |row|
       next if row["word"] != "block" || row.key?("value")
       entry(job_id, "strip", "setup", {item: row["id"], value: row["values"]&.keys&.first}.compact)
     end
     look_before_fluid(job_id)
+  end
+
+  # The fluid of the cap, and what nothing is opened without.
+  def lay_out(job_id)
+    marked = stage(job_id, "ask")["intake"].find { |each| each["id"] == "fluid_marked" }["value"]
+    entry(job_id, "choose", "fluid", {fluid: marked, stamped: marked})
+    ask(:get, "/jobs/#{job_id}/supplies")["lines"].select { |line| line["needed"] && !line["done"] }
+      .each { |line| entry(job_id, "choose", "pulled", {line: line["id"], reason: "bought for this job"}) }
   end
 
   # The checks of the way to bleed, each with its first good answer.

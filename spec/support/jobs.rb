@@ -225,6 +225,7 @@ class JobInMemory
     return if %w[ask choose].include?(stage) || kind == "undo" || state.stop || state.signed?
     answer_stops
     write("ask", "route", {"route" => "bleed"}) unless state.route || %w[ask choose feel].include?(stage)
+    choose_what_is_wanted if %w[fit bleed].include?(stage) && state.route && !state.choose.enough?
     protect if stage == "bleed" && state.route&.protects?
     look_before_fluid if stage == "bleed" && Sandbag::Bleed::Stage::MOVING.include?(kind) && state.bleed.unready.nil?
   end

@@ -36,6 +36,7 @@ RSpec.describe "Stops" do
       end
       expect(asked).to eq %w[at_ease linked service_info sole_brake fluid_marked fluid_found]
       worked.protect
+      worked.choose_what_is_wanted
       worked.look_before_fluid
       worked.add("bleed", "stroke")
     end

@@ -12,6 +12,7 @@ RSpec.describe "Linked brakes" do
 
   it "are bled in the order of the service information, and no fluid moves before it is known" do
     expect(job.state.bleed.plan.points.map(&:id)).to eq %w[right_caliper left_caliper]
+    job.choose_what_is_wanted
     job.answer_checks(job.state.bleed.checks.start)
     expect { job.add("bleed", "stroke") }
       .to raise_error(Sandbag::Refusal, /not yet: the order of the service information, point by point/)

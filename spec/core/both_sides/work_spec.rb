@@ -153,7 +153,7 @@ RSpec.describe "Limits of Ask to Fit" do
       picked(50.0 * count, *Array.new(count) { |number| bottle(format("b%02d", number), 50) })[:short_ml]
     end
 
-    both_sides "Choose::BottlePlan::USUAL_SIZE_ML", 500 => 1, 501 => 2 do |need|
+    both_sides "Choose::BottlePlan::USUAL_SIZE_ML", "Choose::FluidNeed::TRIM_ML", 505 => 1, 506 => 2 do |need|
       picked(need)[:buy].then { |buy| (buy[:size_ml] == 500) ? buy[:count] : buy }
     end
 

@@ -77,8 +77,13 @@ RSpec.describe Sandbag::Choose::Supplies do
     job.add("choose", "pulled", {"line" => "tool.internal_pliers"})
     job.add("choose", "pulled", {"line" => "tool.bore_gauge", "instead" => true})
     job.add("choose", "pulled", {"line" => "tool.micrometer", "instead" => true})
+    expect(job.state.waits_for).to eq "still to fetch: crush washers, and 1 more"
+    job.add("choose", "pulled", {"line" => "washers"})
     expect(job.state.waits_for).to eq "still to fetch: fluid"
-    job.add("choose", "pulled", {"line" => "fluid"})
+    first_ml = job.state.bleed.plan.points.first.flush_ml
+    job.add("choose", "pulled", {"line" => "fluid", "count" => (first_ml - 1).round(1)})
+    expect(job.state.choose).not_to be_done
+    job.add("choose", "pulled", {"line" => "fluid", "count" => 1.2})
     expect(job.state.choose).to be_done
   end
 
@@ -145,13 +150,28 @@ RSpec.describe Sandbag::Choose::Supplies do
     expect(line(supplies, "fluid")).to include(done: true)
   end
 
-  it "takes fluid of the chosen class only, and an old bottle only for a named reason" do
+  it "takes fluid of the chosen class only, and never a bottle past its date, whatever the reason" do
     reseal
     shelf = supplies(added_bottle, added_bottle("other", fluid: "dot51"), added_bottle("stale", use_by: "2026-01-01"))
     need = line(shelf, "fluid")[:count]
     expect(shelf.admit(pull("fluid", "bottle")).data["count"]).to be_within(1e-9).of(need)
     expect(problems { shelf.admit(pull("fluid", "other")) }.first.message).to include("DOT 5.1")
-    expect(refusal_at { shelf.admit(pull("fluid", "stale")) }).to eq ["data/reason"]
+    expect(refusal_at { shelf.admit(pull("fluid", "stale", "reason" => "nothing else here")) }).to eq ["data/item"]
+  end
+
+  it "opens no second bottle for the last few millilitres, and says how many are done without" do
+    reseal
+    need = line(supplies, "fluid")[:count]
+    near = supplies(added_bottle("a", size: need - 5), added_bottle("b", size: 500)).to_h[:bottles]
+    expect(near).to include(short_ml: 0.0, trim_ml: 5.0, picked: [a_hash_including(item: "a")])
+    far = supplies(added_bottle("a", size: need - 6), added_bottle("b", size: 500)).to_h[:bottles]
+    expect(far).to include(short_ml: 0.0, picked: [a_hash_including(item: "b")])
+    expect(far).not_to include(:trim_ml)
+  end
+
+  it "names the fluid that was chosen on the list of what to buy" do
+    reseal
+    expect(supplies.buy.find { |each| each[:unit] == "mL" }).to include(label: "Fluid", detail: "DOT 4 glycol")
   end
 
   it "finds a tool by what it is, and takes no other in its place" do

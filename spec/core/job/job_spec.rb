@@ -29,6 +29,8 @@ RSpec.describe Sandbag::Job do
     job.add("ask", "route", {"route" => "bleed"})
     expect(job.state.waits_for).to include("fluid")
     job.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
+    expect(job.state.waits_for).to eq "still to fetch: fluid"
+    job.add("choose", "pulled", {"line" => "fluid", "reason" => "two sealed bottles"})
     expect(job.state.waits_for).to eq "set-up: machine upright and stable"
     job.protect
     expect(job.state.waits_for).to eq "a clear hose grips the nipple, its end in the jar"
@@ -42,8 +44,8 @@ RSpec.describe Sandbag::Job do
     job.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
     expect(job.state.waits_for).to include("cylinder")
     job.add("choose", "cylinder", {"bore" => 19, "push_offset" => 18})
-    expect(job.state.waits_for).to eq "still to fetch: whole cylinder"
-    job.add("choose", "pulled", {"line" => "cylinder", "reason" => "bought for this job"})
+    expect(job.state.waits_for).to eq "still to fetch: whole cylinder, and 2 more"
+    %w[cylinder washers fluid].each { |line| job.add("choose", "pulled", {"line" => line, "reason" => "bought"}) }
     expect(job.state.current).to eq "measure"
   end
 
@@ -203,6 +205,7 @@ RSpec.describe Sandbag::Job do
     job.answer_stops
     job.add("ask", "route", {"route" => "bleed"})
     job.protect
+    job.choose_what_is_wanted
     job.look_before_fluid
     before = job.entries.size
     expect(refusal_at { job.add("bleed", "whistle") }).to eq ["kind"]

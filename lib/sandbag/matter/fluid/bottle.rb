@@ -36,11 +36,19 @@ module Sandbag
         opened && opened >> DISCARD_MONTHS
       end
 
-      # @return [String, nil] why it may not go in without a named reason; nil when it may
+      # @return [String, nil] why it may not go in; nil when it may
       def refusal
-        if @item.shaken_at
-          "it was shaken: let it stand 1 h and look for bubbles"
-        elsif discard_on && @today > discard_on
+        past || shaken
+      end
+
+      # @return [String, nil] what only time and a look put right
+      def shaken
+        "it was shaken: let it stand 1 h and look for bubbles" if @item.shaken_at
+      end
+
+      # @return [String, nil] why it never goes in any more: another bottle is taken
+      def past
+        if discard_on && @today > discard_on
           "open since #{opened}, over #{DISCARD_MONTHS} months: throw it away"
         elsif opened_use_by && @today > opened_use_by
           "open since #{opened}, over #{BRAKE_MONTHS} months"

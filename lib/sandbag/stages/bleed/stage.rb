@@ -5,7 +5,7 @@ module Sandbag
     # Strokes and millilitres counted, reservoir watched, every point run clean, the last pops at the master.
     class Stage < Job::Stage
       ASKS_LATER = {"feel" => "whether the lever held after this bleed"}.freeze
-      RESTS_ON = %w[ask strip build fit].freeze
+      RESTS_ON = %w[ask choose strip build fit].freeze
 
       # Entries after which an earlier lever reading says nothing any more.
       DISTURBING = %w[stroke beat run uncovered].freeze

@@ -22,22 +22,33 @@ module Sandbag
         freeze
       end
 
-      # @return [Float] mL that the shelf cannot give
+      # @return [Float] mL that the shelf cannot give; what can be trimmed is not bought
       def short_ml
-        [@need_ml - @picked.sum { |_, ml| ml }, 0.0].max
+        (left_ml > FluidNeed::TRIM_ML) ? left_ml : 0.0
       end
 
-      # @return [Hash] need, picked bottles with what is left in each and until when, what is short and what to buy
+      # @return [Float] mL that are done without: no bottle is opened for them
+      def trim_ml
+        (left_ml > FluidNeed::TRIM_ML) ? 0.0 : left_ml
+      end
+
+      # @return [Hash] need, picked bottles with what is left in each and until when, what is short and what to buy, and
+      #   what is done without
       def to_h
         {
           need_ml: @need_ml,
           picked: @picked.map { |bottle, ml| picked_view(bottle, ml) },
           short_ml: short_ml,
+          trim_ml: (trim_ml if trim_ml.positive?),
           buy: buy
         }.compact
       end
 
       private
+
+      def left_ml
+        [@need_ml - @picked.sum { |_, ml| ml }, 0.0].max
+      end
 
       def usable
         @bottles.select { |bottle| bottle.free.positive? && refusal(bottle).nil? }
@@ -69,12 +80,13 @@ module Sandbag
         end
       end
 
-      # The set of sealed bottles that is enough and leaves the least, and of those the fewest; all of them if none is
-      # enough.
+      # The set of sealed bottles that is enough, but for what can be trimmed, and leaves the least, and of those the
+      # fewest; all of them if none is enough.
       def least_over(sealed, need_ml)
-        return [] unless need_ml.positive?
+        enough_ml = need_ml - FluidNeed::TRIM_ML
+        return [] unless enough_ml.positive?
         sets = (1..sealed.size).flat_map { |size| sealed.combination(size).to_a }
-        enough = sets.select { |set| set.sum(&:free) >= need_ml }
+        enough = sets.select { |set| set.sum(&:free) >= enough_ml }
         enough.min_by.with_index { |set, index| [set.sum(&:free), set.size, index] } || sealed
       end
 
@@ -97,13 +109,17 @@ module Sandbag
         }.compact
       end
 
+      def bought(size_ml)
+        ((short_ml - FluidNeed::TRIM_ML) / size_ml).ceil
+      end
+
       # Whole sealed bottles of the smallest size the shelf knows that needs the fewest of them.
       def buy
         return unless short_ml.positive?
         sizes = @bottles.map { |bottle| bottle.fields["size"] }.uniq
         sizes = [USUAL_SIZE_ML] if sizes.empty?
-        size = sizes.min_by { |each| [(short_ml / each).ceil * each, each] }
-        {size_ml: size, count: (short_ml / size).ceil, fluid: @fluid["label"]}
+        size = sizes.min_by { |each| [bought(each) * each, each] }
+        {size_ml: size, count: bought(size), fluid: @fluid["label"]}
       end
     end
   end

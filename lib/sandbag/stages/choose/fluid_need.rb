@@ -5,6 +5,8 @@ module Sandbag
     # Millilitres to have on the bench before a job starts (docs/physics.md 5).
     module FluidNeed
       SPARE = 0.2
+      # mL of the spare that a job does without, rather than open another bottle for them. [default]
+      TRIM_ML = 5.0
 
       # @param plan [Airway::Plan]
       # @param drained [Boolean] the circuit is opened and has to be filled again

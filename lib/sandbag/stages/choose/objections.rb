@@ -49,7 +49,8 @@ module Sandbag
         return ["no fluid is chosen yet", nil] unless @choose.fluid
         chosen, held = [@choose.fluid, item.fields["fluid"]].map { |id| Tables.find("fluids", id) }
         return ["it holds #{held["label"]}; #{chosen["label"]} goes in", nil] unless chosen == held
-        [nil, Fluid::Bottle.new(item, @today, clutch: @sheet.clutch?).refusal]
+        bottle = Fluid::Bottle.new(item, @today, clutch: @sheet.clutch?)
+        [bottle.past, bottle.shaken]
       end
 
       def to_tool(line, item)

@@ -5,20 +5,23 @@ module Sandbag
     # Everything a job wants on the bench before the first screw is turned: parts, fluid, consumables, tools and
     # protection (docs/trade.md 2.4, 2.9, 2.10, 3.1).
     class PullList
+      # Id of the line of the fluid.
+      FLUID = "fluid"
       GROUPS = %w[parts fluid consumables tools protection].freeze
 
       # @attr id [String]; group; label; count [Numeric] pieces or mL; kind [String, nil] of shelf_kinds.yml;
-      #   needed [Boolean] nothing is opened without it; instead [Hash, nil] what the trade accepts in its place;
-      #   unit [Cylinder::OnBench, nil] that a kit is for
-      Line = Struct.new(:id, :group, :label, :detail, :count, :kind, :tool, :needed, :instead, :unit,
-        keyword_init: true)
+      #   needed [Boolean] nothing is opened without it; to_start [Boolean] nor is it asked for once the work has begun;
+      #   instead [Hash, nil] what the trade accepts in its place; unit [Cylinder::OnBench, nil] that a kit is for
+      Line = Struct.new(:id, :group, :label, :detail, :count, :kind, :tool, :needed, :to_start, :instead,
+        :unit, keyword_init: true)
 
       # @param sheet [Circuit::Sheet]; route [Job::Route, nil]
       # @param work [Cylinder::Work]; whole [Array<String>] far ends that are renewed whole after all; tools [ToolList]
       # @param joints [Array<Circuit::Place>] those the job opens; new_hoses [Array<Hash>] lines that
       #   go on new; opened [Boolean] anything is opened
+      # @param fluid [String, nil] label of the fluid that goes in, once it is chosen
       # @param need_ml [Float, nil] nil when the fluid is left alone
-      def initialize(sheet, route:, work:, whole:, tools:, joints:, new_hoses:, opened:, need_ml:)
+      def initialize(sheet, route:, work:, whole:, tools:, joints:, new_hoses:, opened:, fluid:, need_ml:)
         @sheet = sheet
         @route = route
         @work = work
@@ -27,6 +30,7 @@ module Sandbag
         @joints = joints
         @new_hoses = new_hoses
         @opened = opened
+        @fluid = fluid
         @need_ml = need_ml
         freeze
       end
@@ -34,7 +38,7 @@ module Sandbag
       # @return [Array<Line>] in the order they are laid out
       def lines
         return [] unless @route
-        parts + fluid + things("consumables") + tool_lines + things("protection")
+        parts + fluid_line + things("consumables") + tool_lines + things("protection")
       end
 
       # @return [Line, nil] a line of the list, or part.<kit item> for a part that may have to be bought apart
@@ -56,7 +60,7 @@ module Sandbag
       private
 
       def parts
-        [*kits, unit, *far_units, far_rubber, *hoses, *joint_lines, *things("parts")].compact
+        [*kits, unit, *far_units, far_rubber, engine_seal, *hoses, *joint_lines, *things("parts")].compact
       end
 
       def kits
@@ -93,6 +97,12 @@ module Sandbag
         Line.new(id: "far_seals", group: "parts", label: "Feed hose, diaphragm and lid gasket", count: 1, needed: true)
       end
 
+      def engine_seal
+        return unless @route.renews?("engine_seal")
+        Line.new(id: "engine_seal", group: "parts", label: "Engine's pushrod seal", count: 1, needed: true,
+          to_start: true)
+      end
+
       def bore_said
         "#{Said.mm(@sheet.value("master", "bore"), "g", bare: true)} × " \
           "#{Said.mm(@sheet.value("lever", "push_offset"), "g")}"
@@ -126,21 +136,22 @@ module Sandbag
           next if joints.empty?
           Line.new(id: sort[:id], group: "parts", label: sort[:label], kind: sort[:kind],
             detail: joints.map { |joint| "#{joint.label} #{joint.public_send(sort[:of])}" }.join(", "),
-            count: joints.sum(&sort[:of]))
+            count: joints.sum(&sort[:of]), needed: true, to_start: true)
         end
       end
 
-      def fluid
+      def fluid_line
         return [] unless @need_ml
         [
           Line.new(
-            id: "fluid",
+            id: FLUID,
             group: "fluid",
             label: "Fluid",
-            detail: "the class on the cap",
+            detail: @fluid || "the class on the cap",
             count: @need_ml.round,
             kind: "bottle",
-            needed: @work.strips?
+            needed: true,
+            to_start: !@work.strips?
           )
         ]
       end

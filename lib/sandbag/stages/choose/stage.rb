@@ -89,7 +89,7 @@ module Sandbag
 
       # @return [Array<PullList::Line>] what nothing is opened without, and is not on the bench
       def wanting
-        lacking.select(&:needed)
+        lacking.select { |line| line.needed && !enough_to_start?(line) && !(line.to_start && started?) }
       end
 
       # @return [Numeric, nil] mL that belong on the bench and do not lie there yet, all of them
@@ -163,7 +163,7 @@ module Sandbag
             bleed_method: handles_fluid ? bleed_method : nil)
           PullList.new(sheet, route: route, work: work, whole: whole_units, tools: tools, joints: joints,
             new_hoses: new_hoses, opened: @ask.opened?,
-            need_ml: handles_fluid ? need_ml : nil)
+            fluid: Tables.find("fluids", fluid)&.fetch("label"), need_ml: handles_fluid ? need_ml : nil)
         end
       end
 
@@ -171,11 +171,17 @@ module Sandbag
       # @param line [PullList::Line]
       def on_bench?(line)
         counts = pulled.select { |entry| entry.data["line"] == line.id }.map { |entry| entry.data["count"] }
-        counts.any?(&:nil?) || (counts.any? && counts.sum >= line.count)
+        spared = (line.id == PullList::FLUID) ? FluidNeed::TRIM_ML : 0
+        counts.any?(&:nil?) || (counts.any? && counts.sum >= line.count - spared)
       end
 
       def done?
         !fluid.nil? && (!cylinder_wanted? || !@cylinder.nil?) && wanting.empty? && clash.nil?
+      end
+
+      # A later stage may open the circuit or move fluid.
+      def enough?
+        !fluid.nil? && wanting.empty?
       end
 
       def waits_for
@@ -215,6 +221,18 @@ module Sandbag
       end
 
       private
+
+      # Something came off, was opened, or moved.
+      def started?
+        job.journal.of("strip").of("step").any? || job.ledger.begun
+      end
+
+      # Fluid for the first point; the rest may come while the work goes on.
+      def enough_to_start?(line)
+        return false unless line.id == PullList::FLUID
+        first_ml = job.bleed.plan.points.first.flush_ml
+        pulled.sum { |entry| (entry.data["line"] == line.id) ? entry.data["count"].to_f : 0 } >= first_ml
+      end
 
       def lacking
         @lacking ||= pull_list.lines.reject { |line| on_bench?(line) }

@@ -6,7 +6,7 @@ module Sandbag
     # lid, last figures, marks.
     class Stage < Job::Stage
       ASKS_LATER = {"bleed" => "whether fluid has moved since"}.freeze
-      RESTS_ON = %w[strip build].freeze
+      RESTS_ON = %w[choose strip build].freeze
 
       attr_reader :scope, :put_back, :sequence, :torques, :washers, :hoses, :free_play, :checks, :reservoir, :electrics
 

@@ -88,6 +88,9 @@ function Bottles({ plan }: { plan: NonNullable<Supplies["bottles"]> }) {
           {`The shelf is ${ml(plan.short_ml)} short. Buy ${plan.buy?.count ?? 1} × ${ml(plan.buy?.size_ml ?? 0)} of ${plan.buy?.fluid ?? "it"}, sealed.`}
         </Notice>
       ) : null}
+      {plan.trim_ml ? (
+        <Quiet>{`${ml(plan.trim_ml)} less than planned: use less for the spare, and open no other bottle.`}</Quiet>
+      ) : null}
       {plan.picked.length === 0 && plan.short_ml === 0 ? <Quiet>All of it is on the bench.</Quiet> : null}
       <ul>
         {plan.picked.map((bottle) => (
