@@ -50,7 +50,7 @@ module App
     end
 
     def self.report(report)
-      [report["report"], "lamp #{report["lamp"]}", report["instrument"]].compact.join("; ")
+      [report["report"], "lamp #{report["lamp"]}", report["instrument"] || "typed in"].join("; ")
     end
 
     def self.rung_said(rung)

@@ -9,6 +9,11 @@ module App
       close[:gates].reject { |gate| gate[:step] }.map { |gate| [gate[:label], standing(gate)] }
     end
 
+    # @return [Array<Array(String, String)>] rows of what the job did
+    def self.done(close)
+      close[:done].map { |line| ["Done", line] }
+    end
+
     # @return [Array<Array(String, String)>] rows of what was done at the end
     def self.ending(close)
       watches = close.dig(:leak_watch, :watches).map { |watch| "#{watch[:dry] ? "dry" : "WET"} #{time(watch[:at])}" }

@@ -14,7 +14,8 @@ module App
       "bleed" => ->(view, _) { [["Bleed", JobCardBleed.of(view)]] },
       "feel" => ->(view, _) { [["Feel", feel(view)]] },
       "close" => ->(view, _) {
-        [["Release gates", JobCardClose.gates(view)], ["At the end", JobCardClose.ending(view)]]
+        [["What was done", JobCardClose.done(view)], ["Release gates", JobCardClose.gates(view)],
+          ["At the end", JobCardClose.ending(view)]]
       }
     }.freeze
 

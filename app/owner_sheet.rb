@@ -52,12 +52,17 @@ module App
     end
 
     def done
-      route = Sandbag::Job::Route.find(@ask["route"])
       [
         @ask["complaint"] && "You said: “#{@ask["complaint"]}”",
-        route && "#{route.label}. #{route.does}",
+        *(@close["done"] || planned),
         verdict
       ].compact
+    end
+
+    # Jobs that were signed before their own entries were told.
+    def planned
+      route = Sandbag::Job::Route.find(@ask["route"])
+      route ? ["#{route.label}. #{route.does}"] : []
     end
 
     def verdict

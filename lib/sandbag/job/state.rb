@@ -25,7 +25,8 @@ module Sandbag
       # @param people [People] of the shop
       # @param counted [Bleed::Count, nil] strokes of the same job one entry ago
       def initialize(journal, fitted, lubricant: Fluid::Lubricants::USUAL, machine_kind: nil, machine_use: nil,
-        fluid_months: nil, schools: {}, last_good: nil, training: false, two_controls: false, people: People.new, counted: nil)
+        fluid_months: nil, schools: {}, last_good: nil, training: false, two_controls: false, people: People.new,
+        counted: nil)
         @journal = journal
         @fitted = fitted
         @lubricant = lubricant

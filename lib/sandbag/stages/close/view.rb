@@ -14,6 +14,7 @@ module Sandbag
       def to_h
         signature = @close.signature
         {
+          done: Done.new(@close.job).to_a,
           cures: cures,
           places: places,
           gates: @close.gates.map { |gate| gate_view(gate) },

@@ -100,7 +100,7 @@ export function ReportPanel({ job, bleed, isOpen }: Props) {
       ) : null}
       {report ? (
         <Notice tone={report.lamp === "off" ? "good" : "stop"}>
-          {`${report.report} Lamp ${report.lamp}.${report.instrument ? ` ${report.instrument}.` : ""}`}
+          {`${report.report} Lamp ${report.lamp}. ${report.instrument ?? "Typed in"}.`}
         </Notice>
       ) : null}
     </div>
