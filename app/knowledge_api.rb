@@ -20,7 +20,7 @@ module App
           ratio_bands: Sandbag::Tables.rows("ratio_bands"),
           templates:
             Sandbag::Tables.rows("circuit_templates").map { |row| row.slice("id", "label", "kind", "note") },
-          waits: Sandbag::Tables.rows("waits"),
+          waits: Sandbag::Tables.rows("waits").reject { |row| row["past"] },
           prices: Sandbag::Tables.rows("prices"),
           **%w[seals lubricants compatibility_words kit_items shelf_kinds tools].to_h { |table|
             [table.to_sym, Sandbag::Tables.rows(table)]

@@ -7,7 +7,8 @@ module Sandbag
       TABLES = {
         "waits" => Tables::Schema.new({
           "label" => String,
-          "minutes?" => Integer
+          "minutes?" => Integer,
+          "past?" => [TrueClass, FalseClass]
         }),
         "tools" => Tables::Schema.new({
           "label" => String,

@@ -17,7 +17,7 @@ module Sandbag
       def admit(entry)
         case entry.kind
         when "intake" then admit_intake(entry.data)
-        when "wait" then Wait.of(entry.data, entry.at)
+        when "wait" then admit_wait(entry)
         when "promise" then admit_promise(entry.data["at"])
         when "finding" then admit_finding(entry.data)
         when "finding_cleared" then admit_clearing(entry.data)
@@ -31,6 +31,13 @@ module Sandbag
       end
 
       private
+
+      def admit_wait(entry)
+        Wait.of(entry.data, entry.at)
+        return unless Tables.find("waits", entry.data["wait"])["past"]
+        raise Refusal.at("data/wait", "nobody waits for that any more",
+          Tables.rows("waits").reject { |row| row["past"] }.map { |row| row["id"] }.join(", "))
+      end
 
       def admit_promise(at)
         Time.iso8601(at)

@@ -21,6 +21,7 @@ module Sandbag
           method: method,
           checks: {start: shown(@bleed.checks.start), end: shown(@bleed.checks.finish)},
           tool: tool,
+          free_run: FreeRun.new(@bleed).to_h,
           stubborn: @bleed.stubborn.climbing? ? @bleed.stubborn.to_a : [],
           round: round,
           **@bleed.at_hand,

@@ -12,6 +12,7 @@ import { BleedFigures } from "./BleedFigures";
 import { BleedNotices } from "./BleedNotices";
 import { CheckList } from "./CheckList";
 import { ColourScale } from "./ColourScale";
+import { FlowTimer } from "./FlowTimer";
 import { JarEntry } from "./JarEntry";
 import { LadderPanel } from "./LadderPanel";
 import { LinePanel } from "./LinePanel";
@@ -146,6 +147,7 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
             ears={ears}
           />
         ) : null}
+        {open && bleed.free_run ? <FlowTimer run={bleed.free_run} /> : null}
         {bleed.method.wait ? (
           <WaitTimer job={job} running={bleed.wait} wait={bleed.method.wait} isOpen={isOpen} />
         ) : null}
