@@ -55,7 +55,7 @@ module Sandbag
         if away.nil? || (entry.stage == "ask" && (%w[returned note].include?(entry.kind) || entry.corrects == away.id))
           return
         end
-        raise Refusal.at("stage", "this job is put away as referred", "that the machine has come back, under Ask")
+        raise Refusal.at("stage", "this job is referred", "first, under Ask, that the machine is back")
       end
 
       def refuse_on_hold(entry)

@@ -102,7 +102,7 @@ RSpec.describe Sandbag::Bleed::Stubborn do
     expect(job.view("bleed")[:round]).to include(lever_failed: true)
     expect(problems { job.add("bleed", "stroke") }.first).to have_attributes(
       pointer: "kind",
-      accepted: "round: that it did not, and how"
+      accepted: "that it did not, and how"
     )
     again(job)
     job.add("bleed", "stroke")

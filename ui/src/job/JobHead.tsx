@@ -1,11 +1,10 @@
 import { Link } from "react-router";
 import styled from "styled-components";
 import type { Job, Stage } from "../server/api";
-import { SetApart } from "../pieces/SetApart";
-import { useOutboxState } from "../server/useOutbox";
 import { Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { Notice } from "../kit/Notice";
+import { RefusedEntries } from "./RefusedEntries";
 import { Worker } from "./Worker";
 import { stageNames, stageQuestions } from "../words/stages";
 
@@ -58,32 +57,7 @@ export function JobHead({ job, stage }: { job: Job; stage: Stage }) {
           <strong>Do not use the machine.</strong> {job.do_not_use}. This job puts it right.
         </Notice>
       ) : null}
-      <RefusedEntries jobId={job.id} />
+      <RefusedEntries key={stage} jobId={job.id} isSigned={job.signed} />
     </>
-  );
-}
-
-/** Stays in sight however far down the page the entry was made. */
-const InView = styled.div`
-  display: grid;
-  gap: 0.5rem;
-  position: sticky;
-  top: 0.75rem;
-  z-index: 2;
-  > div {
-    box-shadow: 0 0.4rem 1.2rem rgb(0 0 0 / 25%);
-  }
-`;
-
-/** What the server would not have: kept, with the reason, until the mechanic has read it. */
-function RefusedEntries({ jobId }: { jobId: string }) {
-  const apart = useOutboxState().apart.filter((parcel) => parcel.jobId === jobId);
-  if (apart.length === 0) return null;
-  return (
-    <InView>
-      {apart.map((parcel) => (
-        <SetApart key={parcel.entry.id} parcel={parcel} />
-      ))}
-    </InView>
   );
 }

@@ -11,12 +11,23 @@ describe("a refusal", () => {
     expect(worded({ pointer: "", message: "Not here." })).toBe("Not here.");
   });
 
+  it("leaves out names that only the API uses", () => {
+    const said = (accepted: string) => worded({ pointer: "", message: "No", accepted });
+    expect(said("gravity_start, hold_cycle")).toBe("No.");
+    expect(said("left_caliper")).toBe("No.");
+    expect(said("a top-up, or that the port is uncovered")).toBe(
+      "No. Accepted: a top-up, or that the port is uncovered.",
+    );
+  });
+
   it("says everything that is wrong at once", () => {
     const errors = [
       { pointer: "a", message: "One" },
-      { pointer: "b", message: "Two", accepted: "2" },
+      { pointer: "b", message: "Two", accepted: "2 mm" },
     ];
-    expect(new Refused({ title: "", status: 422, errors } as Problem).message).toBe("One. Two. Accepted: 2.");
+    expect(new Refused({ title: "", status: 422, errors } as Problem).message).toBe(
+      "One. Two. Accepted: 2 mm.",
+    );
   });
 
   it("is known from other answers", () => {

@@ -13,8 +13,11 @@ export class Unreachable extends Error {}
 /** The server answered that it broke over this. Other requests may go through. */
 export class Broken extends Error {}
 
+/** Names that only the API uses, one after another: the page offers the same choices in words. */
+const IDS = /^(?=.*[_.@\d])[a-z0-9_.@-]+(, [a-z0-9_.@-]+)*$/;
+
 export function worded(error: Problem["errors"][number]): string {
-  const accepted = error.accepted ? ` Accepted: ${error.accepted}.` : "";
+  const accepted = error.accepted && !IDS.test(error.accepted) ? ` Accepted: ${error.accepted}.` : "";
   return `${error.message}.${accepted}`.replace("..", ".");
 }
 

@@ -72,6 +72,24 @@ describe("the outbox", () => {
     expect(drawer.length).toBe(0);
   });
 
+  it("drops a refused entry once one of its kind was taken, and only that one", async () => {
+    const outbox = box();
+    const entry = (kind: string) => ({ stage: "bleed", kind, data: {} }) as const;
+    answer = () => refused("no");
+    outbox.add("a", entry("colour"));
+    outbox.add("a", entry("bubbles"));
+    outbox.add("b", entry("colour"));
+    await settle();
+    answer = () => undefined;
+    outbox.add("a", entry("colour"));
+    await settle();
+    const left = outbox.snapshot().apart.map((parcel) => [parcel.jobId, parcel.entry.kind]);
+    expect(left).toEqual([
+      ["a", "bubbles"],
+      ["b", "colour"],
+    ]);
+  });
+
   it("sets an entry apart that the server refuses, and goes on with the next of the same job", async () => {
     const outbox = box();
     answer = (parcel) => (parcel.entry.kind === "colour" ? refused("no such colour") : undefined);

@@ -129,6 +129,7 @@ export class Outbox {
     try {
       const changed = await this.send(parcel);
       this.store.remove(parcel.entry.id);
+      this.#answered(parcel);
       this.#clock = changed.clock;
       this.onDelivered(parcel, changed);
       return true;
@@ -141,6 +142,15 @@ export class Outbox {
       this.#reachable = true;
       this.#publish();
     }
+  }
+
+  /** What was refused before is answered by an entry of its kind that was not. */
+  #answered({ jobId, entry }: Parcel): void {
+    this.store
+      .read()
+      .filter((each) => isRefused(each) && each.jobId === jobId)
+      .filter((each) => each.entry.stage === entry.stage && each.entry.kind === entry.kind)
+      .forEach((each) => this.store.remove(each.entry.id));
   }
 
   #tryAgain(parcel: Parcel, fault: Broken): boolean {
@@ -181,4 +191,9 @@ export class Outbox {
     this.#state = this.#read();
     this.#listeners.forEach((listener) => listener());
   }
+}
+
+/** The server said no, rather than breaking over it. */
+export function isRefused(parcel: Parcel): boolean {
+  return parcel.apart !== undefined && parcel.tries === undefined;
 }

@@ -43,7 +43,7 @@ module Sandbag
         raise Refusal.at("kind", "not yet: #{first}", "that first") if first
         refuse_barred("kind", @count.method)
         return unless @bleed.lever_failed?
-        raise Refusal.at("kind", "the lever did not hold after this bleed", "round: that it did not, and how")
+        raise Refusal.at("kind", "the lever did not hold after this bleed", "that it did not, and how")
       end
 
       def admit_stroke
@@ -52,7 +52,7 @@ module Sandbag
       end
 
       def refuse_other_way
-        wanted = @count.supply.by_ml? ? "run: the mL that went through" : "stroke"
+        wanted = @count.supply.by_ml? ? "the mL that went through" : "strokes"
         raise Refusal.at("kind", "#{@count.method["label"]} is not counted so", wanted)
       end
 
@@ -61,7 +61,7 @@ module Sandbag
         raise Refusal.at(
           "kind",
           "#{@count.reservoir.strokes_since_top_up} strokes since the last top-up: the next may uncover the port",
-          "topped_up, or uncovered if it is"
+          "a top-up, or that the port is uncovered"
         )
       end
 
@@ -69,7 +69,7 @@ module Sandbag
         beats = @count.cycle.beats
         unless beats.include?(beat)
           raise Refusal.at("data/beat", "#{@count.method["label"]} has no such step",
-            beats.empty? ? "stroke or run" : beats.join(", "))
+            beats.empty? ? "strokes, or the mL that went through" : beats.join(", "))
         end
         refuse_spent
       end
@@ -80,7 +80,7 @@ module Sandbag
         left = @count.reservoir.left_ml
         return admit_out(data) if data["poured"] || data["ml"] <= left + Airway::PointCount::DROP_ML
         raise Refusal.at("data/ml", "#{Said.ml(data["ml"])} is more than was there: #{Said.ml(left)} to the port",
-          "topped_up first, poured: true where it was poured in meanwhile, or uncovered if it was")
+          "a top-up first; that it was poured in while it ran; or that the port was uncovered")
       end
 
       # No more comes out of a circuit than was pushed into it and stood in it.
@@ -96,7 +96,7 @@ module Sandbag
 
       def refuse_open(what)
         return unless @count.cycle.open?
-        raise Refusal.at("kind", "the nipple is open: nothing is #{what} before it is shut", "beat: close")
+        raise Refusal.at("kind", "the nipple is open: nothing is #{what} before it is shut", "the nipple shut first")
       end
 
       def admit_method(id)
@@ -150,12 +150,12 @@ module Sandbag
 
       def admit_report
         return if @bleed.report_wanted?
-        raise Refusal.at("kind", "no tool is at work here", "the machine's own tool as the way to bleed")
+        raise Refusal.at("kind", "no tool is at work here", "the machine's own tool as the bleeding method")
       end
 
       def admit_round
         unless @count.finished?
-          raise Refusal.at("kind", "this bleed is not through: #{@bleed.waits_for}", "every point finished first")
+          raise Refusal.at("kind", "this bleed is not finished: #{@bleed.waits_for}", "every point finished first")
         end
         return unless @bleed.job.ask.rounds.back_to_ask?
         raise Refusal.at("kind", @bleed.job.ask.rounds.says, "the looks under Ask first")
@@ -163,7 +163,7 @@ module Sandbag
 
       def admit_rung(id)
         unless @bleed.stubborn.climbing?
-          raise Refusal.at("kind", "the ladder is for a lever that did not hold", "round first")
+          raise Refusal.at("kind", "the ladder is for a lever that did not hold", "that the lever did not hold")
         end
         possible = @bleed.stubborn.rungs.map { |row| row["id"] }
         return if possible.include?(id)
