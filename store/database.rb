@@ -15,11 +15,12 @@ module Store
     # @param path [String] file, made when absent
     # @return [Sequel::Database] with foreign keys on, WAL, and every commit on the disc before it is acknowledged
     def self.open(path)
+      RecordsFile.create(path) unless path == MEMORY
       database = Sequel.connect(adapter: "sqlite", database: path, max_connections: (path == MEMORY) ? 1 : CONNECTIONS,
         foreign_keys: true, after_connect: method(:prepare))
       Sequel.extension :migration
       Sequel::Migrator.run(database, MIGRATIONS)
-      File.chmod(OWNER_ALONE, path) unless path == MEMORY
+      RecordsFile.mark(database)
       database
     end
 

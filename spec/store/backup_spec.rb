@@ -23,6 +23,12 @@ RSpec.describe "A backup" do
     expect([status.success?, said]).to match [false, /is there already/]
   end
 
+  it "says so when there is no such folder" do
+    Store::Database.open("#{@folder}/records.db").disconnect
+    said, status = back_up("#{@folder}/stick/copy.db")
+    expect([status.success?, said]).to eq [false, "There is no folder #{@folder}/stick.\n"]
+  end
+
   it "says so when there is nothing to copy" do
     said, status = back_up("#{@folder}/copy.db")
     expect([status.success?, said]).to match [false, /no records/]

@@ -70,6 +70,38 @@ RSpec.describe "Starting" do
     expect(sentence(start)).to include("A newer Sandbag wrote")
   end
 
+  it "refuses another program's file, adds nothing to it, and refuses a folder" do
+    [nil, 42].each do |id|
+      Sequel.sqlite(path) do |records|
+        records.run("CREATE TABLE IF NOT EXISTS letters (text TEXT)")
+        records.run("PRAGMA application_id = #{id}") if id
+      end
+      before = File.binread(path)
+      expect(sentence(start)).to include("another program's data")
+      expect(File.binread(path)).to eq before
+    end
+    Dir.mkdir("#{@folder}/shelf")
+    expect(sentence(start("#{@folder}/shelf"))).to include("is a folder")
+  end
+
+  it "marks the records as its own, those of an earlier Sandbag too" do
+    filled
+    Sequel.sqlite(path) { |records| records.run("PRAGMA application_id = 0") }
+    expect(start).to eq [true, "open"]
+    marked = Sequel.sqlite(path) { |records| records.fetch("PRAGMA application_id").get(:application_id) }
+    expect(marked).to eq Store::RecordsFile::APPLICATION_ID
+  end
+
+  it "keeps the records, and what SQLite keeps with them, from others from the first moment" do
+    umask = File.umask(0)
+    database = Store::Database.open(path)
+    database[:settings].count
+    expect(["", "-wal", "-shm"].map { |part| File.stat("#{path}#{part}").mode & 0o077 }).to eq [0, 0, 0]
+  ensure
+    database&.disconnect
+    File.umask(umask)
+  end
+
   it "refuses records that another server has, and lets one of two first starts go on" do
     held =
       IO.popen(
@@ -83,6 +115,11 @@ RSpec.describe "Starting" do
       )
     expect(held.gets.strip).to eq "open"
     expect(sentence(start)).to include("Another Sandbag serves")
+    File.symlink(path, "#{@folder}/other.db")
+    File.link(path, "#{@folder}/linked.db")
+    %w[other linked].each do |name|
+      expect(sentence(start("#{@folder}/#{name}.db"))).to include("Another Sandbag serves")
+    end
   ensure
     Process.kill("KILL", held.pid)
     held.close
@@ -138,6 +175,41 @@ RSpec.describe "A restore" do
     expect(File.stat(path).mode & 0o077).to eq 0
   end
 
+  it "loses nothing when it is done again within the second" do
+    records("first")
+    %w[second third fourth].each do |name|
+      records(name, at: "#{@folder}/#{name}.db")
+      expect(restore("#{@folder}/#{name}.db").first).to be true
+    end
+    expect(names).to eq ["fourth"]
+    kept = Dir["#{path}.2*"].reject { |file| file.end_with?("-wal", "-shm") }
+    found = kept.map { |file| Sequel.sqlite(file, readonly: true) { |records| records[:machines].get(:name) } }
+    expect(found).to contain_exactly("first", "second", "third")
+  end
+
+  it "takes no empty file, no folder, no other program's file and no newer records" do
+    records("new")
+    File.write("#{@folder}/empty.db", "")
+    Dir.mkdir("#{@folder}/shelf.db")
+    Sequel.sqlite("#{@folder}/foreign.db") { |other| other.run("CREATE TABLE letters (text TEXT)") }
+    records("newer", at: "#{@folder}/newer.db")
+    Sequel.sqlite("#{@folder}/newer.db") { |other| other[:schema_info].update(version: 999) }
+    {"empty" => /is empty/, "shelf" => /is a folder/, "foreign" => /another program's/, "newer" => /newer Sandbag/}
+      .each { |name, says| expect(restore("#{@folder}/#{name}.db")).to match [false, says] }
+    expect(names).to eq ["new"]
+    expect(Dir["#{path}.*"]).to eq []
+  end
+
+  it "moves nothing where there is no room for the copy" do
+    records("new")
+    records("old", at: "#{@folder}/copy.db")
+    limited = "ulimit -f 64; exec #{RbConfig.ruby} #{ROOT}/store/restore.rb #{@folder}/copy.db"
+    said, status = Open3.capture2e({"SANDBAG_DATABASE" => path}, "bash", "-c", "trap '' XFSZ; #{limited}", chdir: ROOT)
+    expect([status.success?, said]).to match [false, /could not be written: .* Nothing was changed/]
+    expect(names).to eq ["new"]
+    expect(Dir["#{path}.*"]).to eq []
+  end
+
   it "takes no copy that is damaged or not there, and leaves the records as they are" do
     records("new")
     File.write("#{@folder}/copy.db", "nothing")
@@ -150,7 +222,7 @@ RSpec.describe "A restore" do
   it "does nothing while Sandbag runs" do
     records("new")
     records("old", at: "#{@folder}/copy.db")
-    File.open("#{path}.lock", File::RDWR | File::CREAT) do |lock|
+    File.open(path, File::RDWR) do |lock|
       lock.flock(File::LOCK_EX)
       expect(restore("#{@folder}/copy.db")).to match [false, /running/]
     end
