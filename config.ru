@@ -9,4 +9,5 @@ begin
 rescue Store::Opening::Fault => fault
   abort fault.message
 end
-run App::Server.build(Store::All.new(database), clock: -> { App::Settings.now })
+run App::Server.build(Store::All.new(database), clock: -> { App::Settings.now },
+  log: App::RequestLog.logger(App::Settings.log))

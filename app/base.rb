@@ -183,6 +183,11 @@ module App
       trouble(404, "id", "an id from a list")
     end
 
+    error Store::Document::Damaged do
+      log_fault(env["sinatra.error"])
+      trouble(422, "", "the last backup for this one; everything else can be used")
+    end
+
     error Clash do
       trouble(409, "id", "an id not used before")
     end

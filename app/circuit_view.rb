@@ -14,6 +14,15 @@ module App
       }.compact
     end
 
+    # @param row [Hash] of a circuit; without a sheet where that is damaged
+    # @return [Sandbag::Circuit::Sheet, nil] nil for one that cannot be read
+    def self.sheet(row)
+      row[:sheet] && Sandbag::Circuit::Sheet.stored(row[:sheet])
+    rescue Sandbag::Refusal, KeyError => fault
+      warn "circuit #{row[:id]} cannot be read: #{fault.class}: #{fault.message.inspect}"
+      nil
+    end
+
     def self.other_view(row)
       {**row.slice(:id, :name), in_line: row[:joined_to].nil?}
     end

@@ -22,9 +22,11 @@ module App
     end
 
     # Every circuit of a machine: how it is used has changed, or it is new.
+    # A circuit that cannot be read keeps what was due on it.
     def write_machine(machine)
       @store.circuits.of_machine(machine[:id]).each do |circuit|
-        write(circuit, Sandbag::Circuit::Sheet.stored(circuit[:sheet]), machine)
+        sheet = CircuitView.sheet(circuit)
+        write(circuit, sheet, machine) if sheet
       end
     end
 

@@ -5,13 +5,17 @@ module App
   module DueLine
     # @param row [Hash] of Store::Dues; today [Date]
     # @return [Hash] id, kind, label, on, overdue, why, and where
+    # A day that is none counts as due today, and is said to be damaged.
     def self.of(row, today)
+      damaged = !Sandbag::Day.iso?(row[:due_on])
+      on = damaged ? today.iso8601 : row[:due_on]
       {
         id: row[:key],
         kind: row[:kind],
         label: row[:label],
-        on: row[:due_on],
-        overdue: row[:due_on] < today.iso8601,
+        on: on,
+        overdue: on < today.iso8601,
+        damaged: (true if damaged),
         why: (row[:why] unless row[:why].empty?),
         recheck: row[:recheck],
         job: row[:job_id],

@@ -39,13 +39,19 @@ module App
     end
 
     def headline(row)
-      return row[:headline] if row[:headline] && (row[:closed_at] || row[:headline_of] == basis_now(row))
+      return row[:headline] if whole?(row[:headline]) && (row[:closed_at] || row[:headline_of] == basis_now(row))
       circuit = @store.circuits.find(row[:circuit_id])
       state = @memory.state(@store, row[:id], circuit, shop)
       state.headline.tap { |found| keep(row, found) }
     rescue => fault
       warn "job #{row[:id]} cannot be read: #{fault.class}: #{fault.message.inspect}"
       damaged(row)
+    end
+
+    ALWAYS = %i[current waits_for signed stages].freeze
+
+    def whole?(headline)
+      headline && (ALWAYS - headline.keys).empty?
     end
 
     # What cannot be kept now is worked out again next time.

@@ -11,21 +11,23 @@ module App
     # @return [Array<Hash>] id, closed_at, route, complaint, fluid, lever; newest first
     def self.of(store, job)
       earlier = store.jobs.signed_on(job[:circuit_id], limit: EARLIER + 1).reject { |each| each[:id] == job[:id] }
-      earlier.first(EARLIER).map { |each| line(each, store.jobs.record(each[:id])) }
+      earlier.first(EARLIER).filter_map { |each| line(each, store.jobs.readable_record(each[:id])) }
     end
 
     # @return [Array<Hash>] signed jobs of a machine with their circuit, oldest first
     def self.of_machine(store, machine_id)
       store.circuits.of_machine(machine_id).flat_map { |circuit|
-        store.jobs.signed_on(circuit[:id], limit: MOST).map do |job|
-          {job: job[:id], circuit: circuit[:name], opened_at: job[:opened_at],
-           **line(job, store.jobs.record(job[:id])).except(:id)}
+        store.jobs.signed_on(circuit[:id], limit: MOST).filter_map do |job|
+          line = line(job, store.jobs.readable_record(job[:id]))
+          line && {job: job[:id], circuit: circuit[:name], opened_at: job[:opened_at], **line.except(:id)}
         end
       }.sort_by { |each| each[:opened_at] }
     end
 
+    # A record that cannot be read tells nothing.
     def self.line(job, record)
-      card = record["card"]
+      card = record && record["card"]
+      return unless card
       {id: job[:id], closed_at: job[:closed_at], **card["summary"].transform_keys(&:to_sym)}
     end
     private_class_method :line

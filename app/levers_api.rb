@@ -13,13 +13,15 @@ module App
       }.compact
     end
 
+    SHOWN = %w[at cost_mm cost_error_mm limit_mm lift_mm wanted_mm due_on].freeze
+
     helpers do
       def line(row)
         {
           machine: {id: row[:machine_id], name: row[:machine_name]},
           circuit: {id: row[:circuit_id], name: row[:circuit_name]},
           share_now: row[:share_now],
-          **row[:body].slice("at", "cost_mm", "cost_error_mm", "limit_mm", "lift_mm", "wanted_mm", "due_on")
+          **(row[:body]&.key?("at") ? row[:body].slice(*SHOWN) : {"at" => "", "damaged" => true})
         }
       end
     end

@@ -19,7 +19,8 @@ module App
       circuits = store.circuits.lines_of(rows.map { |row| row[:id] })
       items =
         rows.map do |row|
-          shown(row).merge(circuits: circuits.fetch(row[:id], []).map { |circuit| circuit.except(:machine_id) })
+          known, lost = circuits.fetch(row[:id], []).partition { |circuit| circuit[:kind] }
+          shown(row).merge(circuits: known.map { |circuit| circuit.except(:machine_id) }, **damaged(circuits: lost))
         end
       json 200,
         {
@@ -107,8 +108,8 @@ module App
     helpers do
       def view(id)
         machine = store.machines.find(id)
-        circuits = circuits_of(id)
-        comparisons = circuits.flat_map { |circuit| store.comparisons.of_circuit(circuit[:id]) }
+        circuits, lost = store.circuits.of_machine(id).partition { |circuit| CircuitView.sheet(circuit) }
+        comparisons, unread = comparisons_of(circuits + lost).partition { |comparison| comparison.key?(:body) }
         jobs = Headlines.new(store, memory).of(store.jobs.page(limit: JOBS, machine_id: id))
         shown(machine).merge(
           not_in_record: NotInRecord.of(jobs, circuits),
@@ -116,8 +117,21 @@ module App
             .map { |row| DueLine.of(row, today) },
           circuits: circuits.map { |circuit| circuit_view(circuit) },
           jobs: jobs,
-          comparisons: comparisons.map { |comparison| comparison.except(:body) }
+          comparisons: comparisons.map { |comparison| comparison.except(:body) },
+          **damaged(circuits: lost, comparisons: unread)
         )
+      end
+
+      def comparisons_of(circuits)
+        circuits.flat_map { |circuit| store.comparisons.of_circuit(circuit[:id]) }
+      end
+
+      # @return [Hash] what cannot be read, by what it is; nothing where all can
+      def damaged(**lost)
+        lines = lost.flat_map do |what, rows|
+          rows.map { |row| {what: "#{what.to_s.delete_suffix("s")} #{row[:name]}", id: row[:id]} }
+        end
+        lines.empty? ? {} : {damaged: lines}
       end
 
       def shown(machine)
@@ -128,7 +142,7 @@ module App
       def copy(original, id, name)
         store.machines.add(id: id, name: name, **original.slice(:kind, :note, :place, :used_for))
         copies = {}
-        circuits_of(original[:id]).each_with_index do |circuit, index|
+        store.circuits.of_machine(original[:id]).select { |row| CircuitView.sheet(row) }.each_with_index do |circuit, index|
           copies[circuit[:id]] = free_id("#{id}.#{index + 1}")
           store.circuits.add(id: copies[circuit[:id]], machine_id: id, name: circuit[:name],
             sheet: circuit[:sheet], joined_to: copies[circuit[:joined_to]])
@@ -151,10 +165,6 @@ module App
         known = store.circuits.find(id)
         same!("circuit #{id}", {**known.slice(:machine_id, :name), kind: known[:sheet]["kind"]}, machine_id: machine_id,
           name: name, kind: sheet.kind.id)
-      end
-
-      def circuits_of(machine_id)
-        store.circuits.of_machine(machine_id)
       end
     end
   end

@@ -21,10 +21,12 @@ module App
 
     # @return [Sandbag::Shop] as it is set now
     def shop(store)
-      text = store.settings.text(ShopSettings::NAME)
-      kept_text, kept = @shop
-      return kept if kept && kept_text == text
-      ShopSettings.read(store).tap { |shop| @shop = [text, shop] }
+      set(store).first
+    end
+
+    # @return [Array<String>] names of settings that cannot be read
+    def damaged_settings(store)
+      set(store).last
     end
 
     # @param of [Object] all that the calendar is made of
@@ -84,6 +86,13 @@ module App
     end
 
     private
+
+    def set(store)
+      text = store.settings.text(ShopSettings::NAME)
+      kept_text, kept = @shop
+      return kept if kept && kept_text == text
+      ShopSettings.read(store).tap { |read| @shop = [text, read] }
+    end
 
     # What a job is folded on besides its journal and its circuit.
     def standing(store, circuit, shop)

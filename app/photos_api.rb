@@ -6,8 +6,7 @@ module App
     get "/:id" do |id|
       jpeg = store.photos.jpeg(id) || raise(Store::Missing.new("photo", id))
       content_type "image/jpeg"
-      headers "content-disposition" => "inline; filename=\"photo.jpg\"",
-        "cache-control" => "private, max-age=31536000, immutable"
+      headers "content-disposition" => "inline; filename=\"photo.jpg\""
       jpeg.to_s
     end
   end

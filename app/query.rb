@@ -3,7 +3,7 @@
 require "uri"
 
 module App
-  # The query of an address as plain names and texts; nothing in it is nested. PlainTextAddress has seen to it that it
+  # The query of an address as plain names and texts; nothing in it is nested. ReadableRequest has seen to it that it
   # is text.
   module Query
     LONGEST = 4000

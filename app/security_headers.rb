@@ -14,10 +14,15 @@ module App
     def call(env)
       env[NONCE] = SecureRandom.base64(18)
       status, headers, body = @app.call(env)
-      [status, headers.merge(headers_for(env[NONCE])), body]
+      [status, {**unstored(env), **headers, **headers_for(env[NONCE])}, body]
     end
 
     private
+
+    # Answers of the API are the shop's own: no browser keeps them beside the page's worker.
+    def unstored(env)
+      env["PATH_INFO"].start_with?("/api") ? {"cache-control" => "no-store"} : {}
+    end
 
     def headers_for(nonce)
       {

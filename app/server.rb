@@ -8,7 +8,8 @@ module App
   module Server
     HOSTS = %w[localhost 127.0.0.1 [::1]].freeze
 
-    def self.build(store, clock: -> { Time.now })
+    # @param log [Logger, nil] see RequestLog
+    def self.build(store, clock: -> { Time.now }, log: nil)
       Sandbag::Tables.load_all
       memory = Memory.new
       JobDesk.new(store, memory, clock.call.to_date).record_signed
@@ -18,11 +19,12 @@ module App
       Rack::Builder.app do
         use SecurityHeaders
         use Compressed
+        use RequestLog, log
         use Rack::Protection::HostAuthorization,
           permitted_hosts: HOSTS,
           message: "This host is not served here.\n",
           logging: false
-        use PlainTextAddress
+        use ReadableRequest
         use BodyLimit
         use SameSite
         map("/api/machines") { run MachinesApi.new(**parts) }

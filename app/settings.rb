@@ -15,6 +15,11 @@ module App
       moved ? Time.now + Integer(File.read(moved)) : Time.now
     end
 
+    # @return [String] file of RequestLog, beside the records
+    def self.log
+      ENV.fetch("SANDBAG_LOG", "#{database}.log")
+    end
+
     def self.database
       ENV.fetch("SANDBAG_DATABASE", "#{ROOT}/var/sandbag.db")
     end

@@ -4,7 +4,9 @@ module App
   # /api/shelf
   class ShelfApi < Base
     get "/" do
-      json 200, {items: desk.stock.items.values.reject(&:discarded).map { |item| view(item) }}
+      stock = desk.stock
+      json 200, {items: stock.items.values.reject(&:discarded).map { |item| view(item) },
+                 damaged: stock.damaged.map { |each| {what: "move of #{each[:item]}", id: each[:move]} }}
     end
 
     get "/shelf.csv" do

@@ -4,7 +4,8 @@ module App
   # /api/shop
   class ShopApi < Base
     get "/" do
-      json 200, shop_view(shop)
+      damaged = memory.damaged_settings(store).map { |name| {what: "setting", id: name} }
+      json 200, {**shop_view(shop), **(damaged.any? ? {damaged: damaged} : {})}
     end
 
     put "/" do

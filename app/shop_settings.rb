@@ -5,10 +5,23 @@ module App
   module ShopSettings
     NAME = "shop"
 
-    # @return [Sandbag::Shop]
+    # @return [Array(Sandbag::Shop, Array<String>)] the shop, and the names of settings that cannot be read: defaults
+    #   stand in for them
     def self.read(store)
-      Sandbag::Shop.new(store.settings.read(NAME) || {})
+      damaged = []
+      plain = store.settings.read(NAME) { damaged = [ALL] } || {}
+      begin
+        [Sandbag::Shop.new(plain), damaged]
+      rescue Sandbag::Refusal => refusal
+        name = refusal.problems.first.pointer.split("/").first
+        raise unless plain.key?(name)
+        damaged += [name]
+        plain = plain.except(name)
+        retry
+      end
     end
+    # Every setting at once.
+    ALL = "all"
 
     # Refuses, by field path, settings under another name or that no shop can have.
     def self.check(name, value)

@@ -40,6 +40,8 @@ module App
         circuit = @store.circuits.find(job[:circuit_id]).merge(sheet: job[:sheet])
         state = @reader.state_of(job, circuit)
         @store.transaction { record(job, circuit, state) }
+      rescue Store::Document::Damaged, Sandbag::Refusal => fault
+        warn "job #{id} cannot be read: #{fault.message.inspect}"
       end
     end
 

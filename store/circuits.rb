@@ -29,17 +29,25 @@ module Store
       read(@circuits.first(id: id) || raise(Missing.new("circuit", id)))
     end
 
-    # @return [Array<Hash>] of one machine, in the order they were added
-    def of_machine(machine_id)
-      @circuits.where(machine_id: machine_id).order(Sequel.lit("rowid")).map { |row| read(row) }
+    # What kind of circuit a sheet is of; nothing where the sheet is damaged.
+    def self.kind(sheet)
+      Sequel.case({Sequel.function(:json_valid, sheet) => Sequel.function(:json_extract, sheet, "$.kind")}, nil)
     end
 
-    # @return [Hash{String => Array<Hash>}] id, machine_id, name and kind by machine, in the order they were added
+    # @return [Array<Hash>] of one machine, in the order they were added; a damaged one without its sheet
+    def of_machine(machine_id)
+      @circuits.where(machine_id: machine_id).order(Sequel.lit("rowid")).map do |row|
+        row.merge(sheet: Document.try(row[:sheet]))
+      end
+    end
+
+    # @return [Hash{String => Array<Hash>}] id, machine_id, name and kind by machine, in the order they were added; a
+    #   damaged one without its kind
     def lines_of(machine_ids)
       @circuits
         .where(machine_id: machine_ids)
         .order(Sequel.lit("rowid"))
-        .select(:id, :machine_id, :name, Sequel.lit("json_extract(sheet, '$.kind')").as(:kind))
+        .select(:id, :machine_id, :name, Circuits.kind(:sheet).as(:kind))
         .all
         .group_by { |row| row[:machine_id] }
     end

@@ -18,9 +18,11 @@ module Store
       read(@comparisons.first(id: id) || raise(Missing.new("comparison", id)))
     end
 
-    # @return [Array<Hash>] of one circuit, newest first
+    # @return [Array<Hash>] of one circuit, newest first; a damaged one without its body
     def of_circuit(circuit_id)
-      @comparisons.where(circuit_id: circuit_id).order(Sequel.desc(:at)).map { |row| read(row) }
+      @comparisons.where(circuit_id: circuit_id).order(Sequel.desc(:at)).map do |row|
+        row.merge(body: Document.try(row[:body])).compact
+      end
     end
 
     private

@@ -17,20 +17,42 @@ module Store
     ].freeze
     VERSION = READERS.size
 
+    # What is kept is no document that can be read.
+    class Damaged < StandardError; end
+
     # A document from a newer Sandbag than this one.
-    class TooNew < StandardError; end
+    class TooNew < Damaged; end
 
     def self.dump(plain)
       JSON.generate({VERSION_KEY => VERSION, **plain})
     end
 
     # @return [Hash, nil]
+    # Raises Damaged for text that is no document.
     def self.load(text)
       return if text.nil?
-      plain = JSON.parse(text)
+      plain = parsed(text)
       version = plain.delete(VERSION_KEY) || 0
+      raise Damaged, "a record without a version" unless version.is_a?(Integer) && version >= 0
       raise TooNew, "a record of version #{version}; this Sandbag reads up to #{VERSION}" if version > VERSION
       READERS.drop(version).reduce(plain) { |older, reader| reader.call(older) }
     end
+
+    # @return [Hash, nil] nil where nothing is kept, or nothing that can be read
+    # @yield with what was wrong
+    def self.try(text)
+      load(text)
+    rescue Damaged => fault
+      yield fault if block_given?
+      nil
+    end
+
+    def self.parsed(text)
+      plain = JSON.parse(text)
+      plain.is_a?(Hash) ? plain : raise(Damaged, "a record that is no object")
+    rescue JSON::ParserError
+      raise Damaged, "a record that is no JSON"
+    end
+    private_class_method :parsed
   end
 end

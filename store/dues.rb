@@ -45,7 +45,7 @@ module Store
         .union(placed(@rechecks.where(done_by: nil).select(:circuit_id, Sequel.as("recheck", :kind),
           Sequel.as("", :part), :due_on, :label, Sequel.as("", :why), Sequel.as(:id, :recheck), :job_id)),
           all: true)
-      rows = rows.where { due_on <= until_on }
+      rows = rows.where(Sequel.|(Sequel[:due_on] <= until_on, Sequel.~(Sequel.like(:due_on, "____-__-__"))))
       rows = rows.where(machine_id: machine_id) if machine_id
       rows = rows.where(behind(*Cursor.read(after))) if after
       rows.order(:due_on, :key).limit(limit).all

@@ -41,6 +41,11 @@ module Store
       Document.load(@jobs.where(id: id).get(:record))
     end
 
+    # @return [Hash, nil] the same; nil where it cannot be read
+    def readable_record(id)
+      Document.try(@jobs.where(id: id).get(:record))
+    end
+
     # @param state [Symbol, nil] of STATES; nil is all of them
     # @param machine_id [String, nil] of one machine only
     # @return [Array<Hash>] newest first, after a place in the list, each with its circuit and machine
@@ -70,7 +75,8 @@ module Store
     # What the newest signed job of a circuit that read its lever found it to be.
     # @return [Hash, nil] at, fit
     def last_good(circuit_id)
-      fit = Sequel.lit("json_extract(record, '$.stages.feel.fit')")
+      fit = Sequel.case({Sequel.function(:json_valid, :record) =>
+        Sequel.function(:json_extract, :record, "$.stages.feel.fit")}, nil)
       row = @jobs
         .where(circuit_id: circuit_id)
         .exclude(closed_at: nil)
@@ -119,7 +125,7 @@ module Store
           Sequel[:circuits][:name].as(:circuit_name),
           Sequel[:circuits][:revision].as(:circuit_revision),
           Sequel[:circuits][:machine_id].as(:machine_id),
-          Sequel.lit("json_extract(circuits.sheet, '$.kind')").as(:circuit_kind),
+          Circuits.kind(Sequel[:circuits][:sheet]).as(:circuit_kind),
           Sequel[:machines][:name].as(:machine_name), Sequel[:machines][:kind].as(:machine_kind),
           Sequel[:machines][:used_for].as(:machine_use),
           @database[:entries].where(job_id: Sequel[:jobs][:id]).select { max(position) }.as(:position)
@@ -135,7 +141,7 @@ module Store
 
     def read(row)
       row = row.merge(sheet: Document.load(row[:sheet])) if row.key?(:sheet)
-      row.merge(headline: Document.load(row[:headline])&.transform_keys(&:to_sym))
+      row.merge(headline: Document.try(row[:headline])&.transform_keys(&:to_sym))
     end
   end
 end

@@ -17,10 +17,10 @@ module Store
       end
     end
 
-    # @return [Array<Hash>] oldest first, each with its job
+    # @return [Array<Hash>] oldest first, each with its job; damaged ones are left out
     def of_circuit(circuit_id)
-      @levers.where(circuit_id: circuit_id).order(:at, :place).map do |row|
-        Document.load(row[:body]).merge("job" => row[:job_id])
+      @levers.where(circuit_id: circuit_id).order(:at, :place).filter_map do |row|
+        Document.try(row[:body])&.merge("job" => row[:job_id])
       end
     end
 
@@ -38,8 +38,8 @@ module Store
     end
 
     # @param day [Integer] Julian, of today
-    # @return [Array<Hash>] the worst first as they should stand by now, each with its circuit and machine; retired
-    #   machines are left out
+    # @return [Array<Hash>] the worst first as they should stand by now, each with its circuit and machine; a damaged
+    #   one without its body; retired machines are left out
     def worst(day:, limit:, after: nil)
       share = Sequel[:share] + Sequel[:share_per_day] * (day - Sequel[:day])
       rows = @standings
@@ -51,7 +51,7 @@ module Store
         .from_self
       rows = rows.where(behind(*Cursor.read(after))) if after
       rows.order(Sequel.desc(:share_now), :circuit_id).limit(limit)
-        .map { |row| row.merge(body: Document.load(row[:body])) }
+        .map { |row| row.merge(body: Document.try(row[:body])) }
     end
 
     private

@@ -8,10 +8,10 @@ module Store
       @texts = Hash.new { |texts, name| texts[name] = @settings.where(name: name).select(:value).limit(1) }
     end
 
-    # @return [Hash, nil]
-    def read(name)
-      row = @settings.first(name: name)
-      row && Document.load(row[:value])
+    # @return [Hash, nil] nil where nothing is set, or nothing that can be read
+    # @yield with what was wrong
+    def read(name, &)
+      Document.try(@settings.where(name: name).get(:value), &)
     end
 
     # @return [String, nil] as it is kept: the same text is the same setting

@@ -8,7 +8,8 @@ module Store
     end
 
     # @param after [Integer] place in the shelf's journal; up_to [Integer]
-    # @return [Array<Hash>] behind the one place and no further than the other, oldest first
+    # @return [Array<Hash>] behind the one place and no further than the other, oldest first; a damaged one without its
+    #   data
     def between(after, up_to)
       @moves.where { (position > after) & (position <= up_to) }.order(:position).map { |row| read(row) }
     end
@@ -42,7 +43,7 @@ module Store
     private
 
     def read(row)
-      row.except(:position).merge(data: Document.load(row[:data]))
+      row.except(:position).merge(data: Document.try(row[:data]))
     end
   end
 end

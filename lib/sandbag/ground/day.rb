@@ -22,6 +22,11 @@ module Sandbag
       year ? date(year, month, day) : next_one(month, day, after)
     end
 
+    # @return [Boolean] it is a day as it is stored, 2026-12-01
+    def self.iso?(text)
+      text.match?(/\A\d{4}-\d\d-\d\d\z/) && Date.valid_date?(*text.split("-").map(&:to_i))
+    end
+
     # @return [String] as it is said in a sentence: 1 Dec 2026
     def self.said(date)
       date.strftime("%-d %b %Y")

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams, useSearchParams } from "react-router";
 import type { Machine } from "../server/api";
+import { DamagedRows } from "../pieces/DamagedRows";
 import { DueList } from "../pieces/DueList";
 import { machineQuery } from "../server/queries";
 import { Choice } from "../kit/Choice";
@@ -29,6 +30,7 @@ function MachineRecord({ machine }: { machine: Machine }) {
   return (
     <Page>
       <MachineHead machine={machine} />
+      <DamagedRows rows={machine.damaged} />
       {machine.circuits.length > 1 ? (
         <Choice
           label="Circuit"

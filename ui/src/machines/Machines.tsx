@@ -9,6 +9,7 @@ import { Page, Panel, Quiet, Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { SearchField } from "../kit/SearchField";
 import { useTitle } from "../kit/useTitle";
+import { DamagedRows } from "../pieces/DamagedRows";
 import { ListImport } from "../pieces/ListImport";
 import type { MachineKind, MachineLine } from "../server/api";
 import { pagesOf } from "../server/pagesOf";
@@ -153,6 +154,7 @@ function MachineRow({ machine, kind }: { machine: MachineLine; kind: string | un
         <Link to={`/machines/${machine.id}`}>{machine.name}</Link>
       </h2>
       <Quiet>{[machine.mark, kind, machine.place, machine.note].filter(Boolean).join(". ")}</Quiet>
+      <DamagedRows rows={machine.damaged} />
       {machine.retired_at ? <Mark kind="quiet">Retired</Mark> : null}
       <ul>
         {machine.circuits.map((circuit) => (

@@ -73,7 +73,7 @@ function LeverRow({ line }: { line: LeverLine }) {
         {`${line.machine.name}: ${line.circuit.name}`}
       </Link>
       <Quiet as="span">
-        {`${found}, ${daySaid(line.at)}`}
+        {line.damaged ? "Its readings are damaged" : `${found}, ${daySaid(line.at)}`}
         {line.due_on ? `. Due about ${daySaid(line.due_on)}` : ""}
       </Quiet>
       <span>

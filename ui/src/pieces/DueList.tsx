@@ -42,7 +42,11 @@ export function DueList({ label, dues }: Props) {
                 {`${due.machine.name}: ${due.circuit.name}`}
               </Link>
             ) : null}
-            <small>{[due.label, due.why].filter(Boolean).join(". ")}</small>
+            <small>
+              {[due.label, due.why, due.damaged ? "Its day is damaged" : undefined]
+                .filter(Boolean)
+                .join(". ")}
+            </small>
           </div>
           {due.circuit ? (
             <Button

@@ -13,6 +13,9 @@ export class Unreachable extends Error {}
 /** The server answered that it broke over this. Other requests may go through. */
 export class Broken extends Error {}
 
+/** The server is busy or its disc is full: nothing is wrong with what was sent, and it is sent until there is room. */
+export class Waits extends Error {}
+
 /** Names that only the API uses, one after another: the page offers the same choices in words. */
 const IDS = /^(?=.*[_.@\d])[a-z0-9_.@-]+(, [a-z0-9_.@-]+)*$/;
 

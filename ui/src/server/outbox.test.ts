@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Changed, Problem } from "./api";
-import { Broken, Refused, Unreachable } from "./faults";
+import { Broken, Refused, Unreachable, Waits } from "./faults";
 import { Outbox } from "./outbox";
 import { OutboxStore, type Keeper, type Parcel } from "./outboxStore";
 
@@ -112,6 +112,21 @@ describe("the outbox", () => {
     expect(jobsOf(sent)).toEqual(["b", "a"]);
     expect(outbox.snapshot().apart).toMatchObject([{ apart: "an error in the server" }]);
     expect(outbox.snapshot().reachable).toBe(true);
+  });
+
+  it("keeps an entry waiting while the server is busy or full, says why, and never sets it apart", async () => {
+    const outbox = box();
+    answer = (parcel) => (parcel.jobId === "a" ? new Waits("the server's disc is full") : undefined);
+    outbox.add("a", stroke);
+    outbox.add("b", stroke);
+    await settle();
+    expect(jobsOf(sent)).toEqual(["b"]);
+    expect(outbox.snapshot()).toMatchObject({ apart: [], waiting: [{ jobId: "a" }], reachable: true });
+    expect(outbox.snapshot().heldUpBy).toBe("the server's disc is full");
+    answer = () => undefined;
+    await settle();
+    expect(jobsOf(sent)).toEqual(["b", "a"]);
+    expect(outbox.snapshot()).toMatchObject({ waiting: [], heldUpBy: undefined });
   });
 
   it("sends an entry again that was set apart, or drops it", async () => {

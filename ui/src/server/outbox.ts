@@ -1,5 +1,5 @@
 import type { Changed, NewEntry } from "./api";
-import { Broken, Refused } from "./faults";
+import { Broken, Refused, Waits } from "./faults";
 import type { OutboxStore, Parcel } from "./outboxStore";
 
 const FIRST_RETRY_MS = 500;
@@ -12,6 +12,8 @@ export interface OutboxState {
   /** Refused, or broken over: each with its reason, until the mechanic sends it again or drops it. */
   apart: Parcel[];
   reachable: boolean;
+  /** Why what is waiting waits, although the server answers. */
+  heldUpBy: string | undefined;
   /** Entries that could not even be kept here, newest last, until they have been read. */
   unkept: string[];
   /** Texts in this browser's storage that are no entries. */
@@ -34,6 +36,7 @@ export class Outbox {
   #retryMs = FIRST_RETRY_MS;
   #order: number;
   #reachable = true;
+  #heldUpBy: string | undefined;
   #unkept: string[] = [];
   #clock: string | undefined;
 
@@ -130,12 +133,16 @@ export class Outbox {
       const changed = await this.send(parcel);
       this.store.remove(parcel.entry.id);
       this.#answered(parcel);
+      this.#heldUpBy = undefined;
       this.#clock = changed.clock;
       this.onDelivered(parcel, changed);
       return true;
     } catch (fault) {
       if (fault instanceof Refused) this.#rewrite({ ...parcel, apart: fault.message });
-      else if (fault instanceof Broken) return this.#tryAgain(parcel, fault);
+      else if (fault instanceof Waits) {
+        this.#heldUpBy = fault.message;
+        return false;
+      } else if (fault instanceof Broken) return this.#tryAgain(parcel, fault);
       else throw fault;
       return true;
     } finally {
@@ -180,6 +187,7 @@ export class Outbox {
       waiting: parcels.filter((parcel) => !parcel.apart),
       apart: parcels.filter((parcel) => parcel.apart),
       reachable: this.#reachable,
+      heldUpBy: this.#heldUpBy,
       unkept: this.#unkept,
       damaged: this.store.damaged,
       forgets: this.store.forgets,

@@ -8,6 +8,7 @@ import { Page, Quiet, Row } from "../kit/layout";
 import { SearchField } from "../kit/SearchField";
 import { useTitle } from "../kit/useTitle";
 import { ListImport } from "../pieces/ListImport";
+import { DamagedRows } from "../pieces/DamagedRows";
 import type { ShelfItem } from "../server/api";
 import { AddToShelf } from "./AddToShelf";
 import { Bottles } from "./Bottles";
@@ -30,7 +31,7 @@ export function ShelfPage() {
   const shown = knowledge.shelf_kinds.find((each) => each.id === kind);
   return (
     <Loaded query={shelf}>
-      {({ items: all }) => {
+      {({ items: all, damaged }) => {
         const items = all.filter(isFound);
         return (
           <Page>
@@ -41,6 +42,7 @@ export function ShelfPage() {
               </Button>
               <SearchField label="Find on the shelf" value={typed} onChange={setTyped} />
             </Row>
+            <DamagedRows rows={damaged} />
             <Choice
               label="What is looked at"
               isLabelHidden

@@ -69,6 +69,11 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
         <h1>Shop</h1>
         <Quiet>Set once, used everywhere. Nothing that is stored changes.</Quiet>
       </header>
+      {shop.damaged ? (
+        <Notice tone="stop">
+          {`Damaged: ${shop.damaged.map((each) => each.id.replace("all", "every setting")).join(", ")}. The defaults stand in its place until it is set again.`}
+        </Notice>
+      ) : null}
       {change.error && !refused ? <Notice tone="warn">{change.error.message}</Notice> : null}
       <Split>
         <Panel>

@@ -24,6 +24,15 @@ module Sandbag
         move.with(data: data)
       end
 
+      # A move that was stored, and is not judged again, can still be read.
+      # @param move [Move]
+      def self.whole?(move)
+        row = Tables.find("stock_moves", move.kind)
+        return false unless row && move.data.is_a?(Hash)
+        wanted = row["data"].keys.reject { |name| name.end_with?("?") }
+        (wanted - move.data.keys).empty? && (move.kind != "added" || move.data["fields"].is_a?(Hash))
+      end
+
       def self.fields(kind, given, all)
         rules = Tables.rows("shelf_fields").select { |row| row["kind"] == kind }
         wanted = rules.to_h do |row|

@@ -4,7 +4,9 @@ module Sandbag
   module Shelf
     # Everything on the shelf, folded from its moves.
     class Stock
-      attr_reader :items
+      # @attr items [Hash{String => Item}] by id
+      # @attr damaged [Array<Hash>] move and item, ids of moves that cannot be read: they are passed over
+      attr_reader :items, :damaged
 
       # @param moves [Array<Move>] as admitted, oldest first
       def self.fold(moves)
@@ -13,14 +15,18 @@ module Sandbag
 
       # @return [Stock] after further moves
       def after(moves)
-        Stock.new(moves.each_with_object(items.dup) do |move, after|
+        after = items.dup
+        lost = moves.reject do |move|
+          next false unless MoveReader.whole?(move) && (move.kind == "added" || after.key?(move.item))
           after[move.item] = (move.kind == "added") ? Item.from(move) : after.fetch(move.item).after(move)
-        end)
+        end
+        Stock.new(after, damaged + lost.map { |move| {move: move.id, item: move.item} })
       end
 
-      # @param items [Hash{String => Item}]
-      def initialize(items = {})
+      # @param items [Hash{String => Item}]; damaged [Array<Hash>]
+      def initialize(items = {}, damaged = [])
         @items = items.freeze
+        @damaged = damaged.freeze
         freeze
       end
 
