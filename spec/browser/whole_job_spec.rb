@@ -30,6 +30,8 @@ RSpec.describe "A whole job", :browser do
     # Choose
     expect(session).to have_content("152 mL")
     pick "Fluid that goes in", "DOT 5.1 glycol"
+    expect(session).to have_content("still to fetch: fluid")
+    tick "Fluid"
     session.click_link "Go on to Strip"
     protect
     session.click_link "Go on to Bleed"
@@ -79,7 +81,7 @@ RSpec.describe "A whole job", :browser do
       session.click_button "Tick the other", exact: false, match: :first
       expect(session).to have_button("Tick the other", exact: false, count: groups - 1)
     end
-    ["Self-locking pivot nut", "Fluid", *wanted_tools].each { |line| tick line }
+    ["Self-locking pivot nut", "Crush washers", "Fluid", *wanted_tools].each { |line| tick line }
     expect(session.find("[role=checkbox][aria-label='Fluid']")).to have_content(
       "On the bench: DOT 4, bottle A, DOT 4, bottle C"
     )

@@ -62,7 +62,10 @@ function dropRefused(outbox: Outbox, parcels: Parcel[]): void {
 
 function AtEntry({ parcel }: { parcel: Parcel }) {
   const here = useRef<HTMLDivElement>(null);
-  useEffect(() => here.current?.scrollIntoView({ block: "nearest" }), []);
+  useEffect(() => {
+    // in newer browsers it answers with a promise, which is no clean-up of an effect
+    void here.current?.scrollIntoView({ block: "nearest" });
+  }, []);
   return (
     <InPanel ref={here}>
       <SetApart parcel={parcel} />
