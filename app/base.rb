@@ -192,6 +192,10 @@ module App
       trouble(409, "id", "an id not used before")
     end
 
+    error Stale do
+      problem(409, env["sinatra.error"].problems)
+    end
+
     error JobDesk::Busy, Store::Busy do
       trouble(503, "", "the same again in a moment")
     end

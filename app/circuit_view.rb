@@ -7,7 +7,7 @@ module App
     def self.of(row, today, other: nil)
       sheet = Sandbag::Circuit::Sheet.stored(row[:sheet])
       {
-        **row.slice(:id, :machine_id, :name),
+        **row.slice(:id, :machine_id, :name, :revision),
         sheet: sheet.to_h,
         figures: Sandbag::Circuit::Summary.new(sheet, today: today).to_h,
         other_control: (other_view(other) if other)

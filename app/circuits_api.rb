@@ -34,14 +34,16 @@ module App
     end
 
     patch "/:id" do |id|
-      changes = body_for("changeCircuit")["changes"]
+      body = body_for("changeCircuit")
+      changes = body["changes"]
       view = store.transaction do
         row = store.circuits.find(id)
+        Stale.refuse(row[:revision], body["revision"]) { changed_fields(row, changes) }
         sheet = changes.reduce(Sandbag::Circuit::Sheet.stored(row[:sheet])) do |changed, change|
           changed.change(change["part"], change["field"], change["value"], change["source"] || "measured")
         end
         Sandbag::Circuit::Days.refuse_future(sheet, today)
-        changed = circuit_view(row.merge(sheet: sheet.to_h))
+        changed = circuit_view(row.merge(sheet: sheet.to_h, revision: row[:revision] + 1))
         circuit_record.write(row, sheet)
         changed
       end
@@ -53,9 +55,10 @@ module App
       sheet = Sandbag::Refusal.within("sheet") { Sandbag::Circuit::Sheet.new(body["sheet"]) }
       view = store.transaction do
         row = store.circuits.find(id)
+        Stale.refuse(row[:revision], body["revision"]) { whole_fields(row, body["name"], sheet) }
         refuse_other_kind(row, sheet)
         Sandbag::Circuit::Days.refuse_future(sheet, today)
-        replaced = circuit_view(row.merge(name: body["name"], sheet: sheet.to_h))
+        replaced = circuit_view(row.merge(name: body["name"], sheet: sheet.to_h, revision: row[:revision] + 1))
         store.circuits.rename(id, body["name"])
         circuit_record.write(row, sheet)
         replaced
@@ -64,6 +67,26 @@ module App
     end
 
     helpers do
+      # @return [Hash{String => Array}] see Stale
+      def changed_fields(row, changes)
+        changes.to_h do |change|
+          ["#{change["part"]}/#{change["field"]}", [stored(row, change["part"], change["field"]), change["value"]]]
+        end
+      end
+
+      def whole_fields(row, name, sheet)
+        values = sheet.to_h["parts"].flat_map do |part|
+          part["values"].map do |field, value|
+            ["#{part["id"]}/#{field}", [stored(row, part["id"], field), value["value"]]]
+          end
+        end
+        {"name" => [row[:name], name], **values.to_h}
+      end
+
+      def stored(row, part, field)
+        row[:sheet]["parts"].find { |each| each["id"] == part }&.dig("values", field, "value")
+      end
+
       def plots(id)
         sheet = Sandbag::Circuit::Sheet.stored(store.circuits.find(id)[:sheet])
         CircuitPlots.new(sheet, plain(shop.display["length"]))

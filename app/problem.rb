@@ -11,7 +11,7 @@ module App
       403 => "Not allowed from there",
       404 => "Not found",
       405 => "Not that way",
-      409 => "Already used otherwise",
+      409 => "Used or changed meanwhile",
       413 => "Too large",
       415 => "Not that kind",
       422 => "Not acceptable",

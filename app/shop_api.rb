@@ -9,8 +9,14 @@ module App
     end
 
     put "/" do
-      set = Sandbag::Shop.new(body_for("changeShop"))
-      store.transaction { ShopSettings.write(store, set) }
+      body = body_for("changeShop")
+      set = Sandbag::Shop.new(body.except("revision"))
+      store.transaction do
+        Stale.refuse(store.settings.revision(ShopSettings::NAME), body["revision"]) do
+          set.to_h.to_h { |name, value| [name, [shop.to_h[name], value]] }
+        end
+        ShopSettings.write(store, set)
+      end
       DueBook.new(store, set, today).write_all
       json 200, shop_view(set)
     end
@@ -29,7 +35,7 @@ module App
       end
 
       def shop_view(shop)
-        shop.to_h.merge(display: shop.display, offered: Sandbag::Units::SHOWN.transform_values(&:keys),
+        shop.to_h.merge(revision: store.settings.revision(ShopSettings::NAME), display: shop.display, offered: Sandbag::Units::SHOWN.transform_values(&:keys),
           schools_open: schools_open, roles: roles,
           lubricants: Sandbag::Fluid::Lubricants.wetting.map { |row| row.slice("id", "label", "where") })
       end

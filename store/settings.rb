@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "digest"
+
 module Store
   # What the shop has set, by name. Plain hashes.
   class Settings
@@ -17,6 +19,11 @@ module Store
     # @return [String, nil] as it is kept: the same text is the same setting
     def text(name)
       @texts[name].single_value!
+    end
+
+    # @return [String] another one with every change
+    def revision(name)
+      Digest::SHA256.hexdigest(text(name).to_s)[0, 12]
     end
 
     def write(name, value)

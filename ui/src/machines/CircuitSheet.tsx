@@ -1,7 +1,5 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { Link } from "react-router";
-import { answer, client } from "../server/client";
 import type { Circuit } from "../server/api";
 import { CircuitDrawing } from "../drawings/CircuitDrawing";
 import { Button } from "../kit/Button";
@@ -14,6 +12,7 @@ import { CircuitFigures } from "./CircuitFigures";
 import { CircuitWarnings } from "./CircuitWarnings";
 import { LeverHistory } from "./LeverHistory";
 import { PartValues } from "./PartValues";
+import { useCircuitWrites } from "./useCircuitWrites";
 
 interface Props {
   machineId: string;
@@ -29,17 +28,7 @@ export function CircuitSheet({ machineId, circuit, circuits, onShow }: Props) {
     () => circuit.figures.parts.find((each) => each.part === "master")?.id,
   );
   const drawing = useRef<SVGSVGElement>(null);
-  const queryClient = useQueryClient();
-  const rename = useMutation({
-    mutationFn: (name: string) =>
-      answer(
-        client.PUT("/circuits/{id}", {
-          params: { path: { id: circuit.id } },
-          body: { name, sheet: circuit.sheet },
-        }),
-      ),
-    onSuccess: () => queryClient.invalidateQueries({ queryKey: ["machine", machineId] }),
-  });
+  const { replace: rename } = useCircuitWrites(machineId, circuit);
   const { figures } = circuit;
   const { other_control: other } = circuit;
   const drawnWith = circuits.find((each) => each.id === other?.id);
@@ -74,7 +63,7 @@ export function CircuitSheet({ machineId, circuit, circuits, onShow }: Props) {
             key={circuit.name}
             label="Circuit is called"
             value={circuit.name}
-            onFinish={(name) => rename.mutate(name)}
+            onFinish={(name) => rename.mutate({ name })}
           />
           <Row>
             <Button onPress={() => downloadSvg("circuit", drawing.current)}>SVG of the circuit</Button>

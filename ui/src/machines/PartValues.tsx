@@ -1,14 +1,13 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import styled from "styled-components";
-import { answer, client } from "../server/client";
 import { Refused, worded } from "../server/faults";
-import type { Circuit, CircuitChange, PartView, Sheet } from "../server/api";
+import type { Circuit, PartView } from "../server/api";
 import { Panel, Quiet } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { Picker } from "../kit/Picker";
 import { PartStructure } from "./PartStructure";
 import { PartValueRow } from "./PartValueRow";
 import { partName } from "../words/partNames";
+import { useCircuitWrites } from "./useCircuitWrites";
 import { WhichSize } from "./WhichSize";
 
 interface Props {
@@ -25,28 +24,7 @@ const Rows = styled.ul`
 
 /** Every value of one part with its source; a changed one is stored and everything that follows is worked out again. */
 export function PartValues({ machineId, circuit, part, onPick }: Props) {
-  const queryClient = useQueryClient();
-  const onSuccess = () => queryClient.invalidateQueries({ queryKey: ["machine", machineId] });
-  const change = useMutation({
-    mutationFn: (changed: CircuitChange) =>
-      answer(
-        client.PATCH("/circuits/{id}", {
-          params: { path: { id: circuit.id } },
-          body: { changes: [changed] },
-        }),
-      ),
-    onSuccess,
-  });
-  const replace = useMutation({
-    mutationFn: (sheet: Sheet) =>
-      answer(
-        client.PUT("/circuits/{id}", {
-          params: { path: { id: circuit.id } },
-          body: { name: circuit.name, sheet },
-        }),
-      ),
-    onSuccess,
-  });
+  const { change, replace } = useCircuitWrites(machineId, circuit);
   const refused = change.error instanceof Refused ? change.error.problem.errors[0] : undefined;
   const refusedField = change.variables?.field;
   const fault = replace.error ?? (refused ? null : change.error);
@@ -83,7 +61,7 @@ export function PartValues({ machineId, circuit, part, onPick }: Props) {
           />
         ))}
       </Rows>
-      <PartStructure sheet={circuit.sheet} part={part} onReplace={(sheet) => replace.mutate(sheet)} />
+      <PartStructure sheet={circuit.sheet} part={part} onReplace={(sheet) => replace.mutate({ sheet })} />
       <Quiet>
         Sizes may be typed with their unit: 5/8, 11/16 in, 0.55 in, 17,5. An emptied field goes back to its
         default.

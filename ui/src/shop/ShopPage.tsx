@@ -37,26 +37,31 @@ const LIMITS: [name: string, label: string, unit: string][] = [
 function ShopSettingsForm({ shop }: { shop: Shop }) {
   const queryClient = useQueryClient();
   const change = useMutation({
-    mutationFn: (changed: ShopSettings) =>
-      answer(
+    // one after another, each made to the newest settings that this page has seen
+    scope: { id: "shop" },
+    mutationFn: (changed: ShopSettings) => {
+      const now = queryClient.getQueryData(shopQuery.queryKey) ?? shop;
+      return answer(
         client.PUT("/shop", {
           body: {
-            name: shop.name,
-            units: shop.units,
-            school: shop.school,
-            band: shop.band,
-            limits: shop.limits,
-            fluid_months: shop.fluid_months,
-            lubricant: shop.lubricant,
-            schools: shop.schools,
-            currency: shop.currency,
-            hourly_rate_minor: shop.hourly_rate_minor,
-            prices: shop.prices,
-            people: shop.people,
+            name: now.name,
+            units: now.units,
+            school: now.school,
+            band: now.band,
+            limits: now.limits,
+            fluid_months: now.fluid_months,
+            lubricant: now.lubricant,
+            schools: now.schools,
+            currency: now.currency,
+            hourly_rate_minor: now.hourly_rate_minor,
+            prices: now.prices,
+            people: now.people,
+            revision: now.revision,
             ...changed,
           },
         }),
-      ),
+      );
+    },
     onSuccess: (set) => queryClient.setQueryData(shopQuery.queryKey, set),
   });
   const refused = change.error instanceof Refused ? change.error.problem.errors[0] : undefined;
