@@ -22,7 +22,7 @@ module App
     def text
       calendar = Icalendar::Calendar.new
       calendar.prodid = "-//Sandbag//Sandbag//EN"
-      calendar.append_custom_property("X-WR-CALNAME", @shop_name.empty? ? "Sandbag" : @shop_name)
+      calendar.append_custom_property("X-WR-CALNAME", @shop_name.empty? ? "Sandbag" : seen(@shop_name))
       @dues.each { |due| calendar.add_event(day_of(due)) }
       @waits.each { |job| calendar.add_event(wait_of(job)) }
       calendar.to_ical
@@ -48,12 +48,17 @@ module App
       end
     end
 
+    # Names that were stored before they were looked at may hold signs that cannot be seen.
+    def seen(text)
+      text.gsub(/[[:cntrl:]]+/, " ")
+    end
+
     def event(name, summary, description)
       Icalendar::Event.new.tap do |event|
         event.uid = "#{name}@#{DOMAIN}"
         event.dtstamp = Icalendar::Values::DateTime.new(@now, "tzid" => "UTC")
-        event.summary = summary
-        event.description = description if description
+        event.summary = seen(summary)
+        event.description = seen(description) if description
         yield event
       end
     end

@@ -3,7 +3,8 @@
 module App
   # Cells that a spreadsheet shows as text: what starts like a formula gets an apostrophe before it.
   module CsvCell
-    FORMULA = /\A[=+\-@\t\r]/
+    # Blanks before it do not stop a spreadsheet, nor does a sign of another width.
+    FORMULA = /\A(?:[[:space:]]*[=+\-@＝＋－＠]|[\t\r\n])/
 
     # @param cells [Array] of one line
     # @return [Array]

@@ -23,8 +23,8 @@ module App
     # The same out of a row of a list.
     def self.of_row(row)
       {id: row[:id], machine: {id: row[:machine_id], name: row[:machine_name], kind: row[:machine_kind]},
-       circuit: {id: row[:circuit_id], name: row[:circuit_name], kind: row[:circuit_kind]}.compact, opened_at: row[:opened_at],
-       closed_at: row[:closed_at]}.compact
+       circuit: {id: row[:circuit_id], name: row[:circuit_name], kind: row[:circuit_kind]}.compact,
+       opened_at: row[:opened_at], closed_at: row[:closed_at]}.compact
     end
   end
 end

@@ -18,7 +18,7 @@ module App
     # @param needed [Array<String>] columns without which there is no list
     # Refuses, naming the line, what is no text, has no such header, a column twice, or more lines than a list has.
     def initialize(bytes, columns, needed)
-      text = Sandbag::Feel::GaugeFile.text(bytes)
+      text = Sandbag::Feel::GaugeFile.text(bytes).gsub(/\r\n?/, "\n")
       @columns = columns
       @needed = needed
       header, *lines = CSV.parse(text, col_sep: separator(text), liberal_parsing: true)

@@ -42,6 +42,8 @@ module App
       raise Sandbag::Refusal.at("name", "no name is said", "1 to #{TEXTS["name"]} characters") unless values["name"]
       long, most = TEXTS.find { |column, characters| values[column].to_s.length > characters }
       raise Sandbag::Refusal.at(long, "it is too long", "up to #{most} characters") if long
+      odd = TEXTS.keys.find { |column| column != "note" && values[column].to_s.match?(/[[:cntrl:]]/) }
+      raise Sandbag::Refusal.at(odd, "it holds a sign that cannot be seen", "one line of text") if odd
       kind = pick("machine_kinds", values["kind"])
       use = pick("machine_uses", values.fetch("use", DAILY))
       templates = templates(kind, values["circuits"])

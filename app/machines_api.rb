@@ -142,7 +142,8 @@ module App
       def copy(original, id, name)
         store.machines.add(id: id, name: name, **original.slice(:kind, :note, :place, :used_for))
         copies = {}
-        store.circuits.of_machine(original[:id]).select { |row| CircuitView.sheet(row) }.each_with_index do |circuit, index|
+        readable = store.circuits.of_machine(original[:id]).select { |row| CircuitView.sheet(row) }
+        readable.each_with_index do |circuit, index|
           copies[circuit[:id]] = free_id("#{id}.#{index + 1}")
           store.circuits.add(id: copies[circuit[:id]], machine_id: id, name: circuit[:name],
             sheet: circuit[:sheet], joined_to: copies[circuit[:joined_to]])

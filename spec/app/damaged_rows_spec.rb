@@ -5,9 +5,10 @@ require_relative "../support/fell_gate_copy"
 # One damaged row hides nothing else: whatever a list, the calendar, the plan or the start reads, the other rows are
 # there, and what is damaged is named.
 RSpec.describe "A damaged row", :api do
-  DAMAGES = ["", "half", "null", "[]", "{}", '{"v":99}', "2026-13-45"].freeze
+  def damages = ["", "half", "null", "[]", "{}", '{"v":99}', "2026-13-45"]
+
   # Damages of each column; the next column has the next ones.
-  EACH = Integer(ENV.fetch("SANDBAG_DAMAGES", "1"))
+  def each_column = Integer(ENV.fetch("SANDBAG_DAMAGES", "1"))
 
   before do
     FellGateCopy.into(store, Time.utc(2026, 3, 14, 9, 26))
@@ -60,7 +61,7 @@ RSpec.describe "A damaged row", :api do
   it "hides no list, no calendar and no plan, and stops no start, in whichever column and however it is damaged" do
     wrong = texts.each_with_index.flat_map do |(table, column, row), index|
       at = database[table].where(row.slice(*key_of(table)))
-      DAMAGES.rotate(index * EACH).first(EACH).filter_map do |damage|
+      damages.rotate(index * each_column).first(each_column).filter_map do |damage|
         at.update(column => damage)
         started
         bad = answers.reject { |_, status| status == 200 }

@@ -37,7 +37,12 @@ module Sandbag
       end
     end
 
+    # Line breaks and tabs belong to a text; other signs that nobody can see do not.
+    UNSEEN = /[[:cntrl:]&&[^\n\r\t]]/
+
     def self.text(typed, max, name)
+      raise Refusal.at("", "#{name} holds a sign that cannot be seen", "letters, figures and signs") if
+        typed.is_a?(String) && typed.match?(UNSEEN)
       return typed.strip if typed.is_a?(String) && !typed.strip.empty? && typed.length <= max
       raise Refusal.at("", "#{name} is missing or too long", "text of 1 to #{max} characters")
     end
@@ -46,6 +51,7 @@ module Sandbag
     def self.person(typed, max, name)
       read = text(typed, max, name)
       raise Refusal.at("", "#{name} names nobody", "a name with letters in it") if Person.none?(read)
+      raise Refusal.at("", "#{name} is more than a line", "a name on one line") if read.match?(/[[:cntrl:]]/)
       read
     end
 

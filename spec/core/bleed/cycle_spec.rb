@@ -59,7 +59,8 @@ RSpec.describe Sandbag::Bleed::Cycle do
 
   it "has no steps where a method has none" do
     job.add("bleed", "method", {"method" => "jar_open"})
-    expect(problems { beat("hold") }.first).to have_attributes(pointer: "data/beat", accepted: "strokes, or the mL that went through")
+    expect(problems { beat("hold") }.first)
+      .to have_attributes(pointer: "data/beat", accepted: "strokes, or the mL that went through")
   end
 
   it "is undone step by step" do

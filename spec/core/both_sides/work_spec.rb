@@ -133,6 +133,14 @@ RSpec.describe "Limits of Ask to Fit" do
     end
   end
 
+  describe "what is waited for" do
+    both_sides "Ask::Wait::FAR_YEARS", 5 => false, 6 => true do |years|
+      refused? do
+        Sandbag::Ask::Wait.of({"wait" => "parts_on_order", "until" => "#{2026 + years}-03-14"}, "2026-03-14T09:26:00Z")
+      end
+    end
+  end
+
   describe "what lies on the shelf" do
     def bottle(id, size, opened_on: nil, use_by: "unknown")
       Sandbag::Shelf::Item.new(id: id, kind: "bottle", name: id, amount: size, opened_on: opened_on,

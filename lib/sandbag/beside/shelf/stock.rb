@@ -17,7 +17,8 @@ module Sandbag
       def after(moves)
         after = items.dup
         lost = moves.reject do |move|
-          next false unless MoveReader.whole?(move) && (move.kind == "added" || after.key?(move.item))
+          known = move.kind == "added" || after.key?(move.item)
+          next false unless known && MoveReader.whole?(move)
           after[move.item] = (move.kind == "added") ? Item.from(move) : after.fetch(move.item).after(move)
         end
         Stock.new(after, damaged + lost.map { |move| {move: move.id, item: move.item} })

@@ -18,7 +18,7 @@ module Sandbag
         case entry.kind
         when "intake" then admit_intake(entry.data)
         when "wait" then admit_wait(entry)
-        when "promise" then admit_promise(entry.data["at"])
+        when "promise" then admit_promise(entry)
         when "finding" then admit_finding(entry.data)
         when "finding_cleared" then admit_clearing(entry.data)
         when "lifted" then admit_lifting(entry.data)
@@ -39,8 +39,10 @@ module Sandbag
           Tables.rows("waits").reject { |row| row["past"] }.map { |row| row["id"] }.join(", "))
       end
 
-      def admit_promise(at)
-        Time.iso8601(at)
+      def admit_promise(entry)
+        at = entry.data["at"]
+        return if (Time.iso8601(at).year - Time.iso8601(entry.at).year).abs <= Wait::FAR_YEARS
+        raise Refusal.at("data/at", "“#{at}” is too far away", "within #{Wait::FAR_YEARS} years")
       rescue ArgumentError
         raise Refusal.at("data/at", "“#{at}” is no time", "a time such as 2026-03-14T17:00:00Z")
       end

@@ -14,11 +14,15 @@ module Sandbag
         {label: row["label"], until: data["until"] ? read(data["until"], at) : ending(row, at)}
       end
 
+      # Nothing is waited for longer, nor promised. [default]
+      FAR_YEARS = 5
       MORNING = "T08:00:00Z"
 
       def self.read(text, at)
         day = Day.read(text, after: Time.iso8601(at).to_date)
-        day ? "#{day.iso8601}#{MORNING}" : Time.iso8601(text).utc.iso8601
+        time = day ? Time.iso8601("#{day.iso8601}#{MORNING}") : Time.iso8601(text).utc
+        return time.iso8601 if (time.year - Time.iso8601(at).year).abs <= FAR_YEARS
+        raise Refusal.at("data/until", "“#{text}” is too far away", "within #{FAR_YEARS} years")
       rescue ArgumentError
         raise Refusal.at("data/until", "“#{text}” is no day", Day::ACCEPTED)
       end

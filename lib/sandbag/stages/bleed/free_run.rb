@@ -11,8 +11,8 @@ module Sandbag
         freeze
       end
 
-      # @return [Hash, nil] flow_ml_s; top_up_s until it is time to refill, port_s until the port is uncovered; nil where
-      #   nothing runs, or the port is uncovered
+      # @return [Hash, nil] flow_ml_s; top_up_s until it is time to refill, port_s until the port is uncovered; nil
+      #   where nothing runs, or the port is uncovered
       def to_h
         return unless flow_ml_s&.positive?
         reservoir = @bleed.count.reservoir

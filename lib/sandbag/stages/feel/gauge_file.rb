@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "csv"
+
 module Sandbag
   module Feel
     # A file that a lever gauge wrote: force and travel, or time besides, one reading a line under a header. Read line
@@ -92,13 +94,22 @@ module Sandbag
       end
 
       def rows
-        cells = @lines.drop(1).map { |line, _| line.split(@separator) }
+        cells = @lines.drop(1).map { |line, number| cells_of(line, number) }
         taken = @places.to_h { |name, (index, factor)| [name, column(cells, name, index, factor)] }
         @force_n, @travel_mm, @time_s = taken.values_at("force", "travel", "time")
         raise GaugeFile.refusal(@lines.last.last, "#{@force_n.size} readings are too few", "four or more") if
           @force_n.size < LEAST_ROWS
         back = @time_s&.each_cons(2)&.find_index { |one, next_one| next_one < one }
         raise GaugeFile.refusal(@lines[back + 2].last, "time goes back", "each later than the one before") if back
+      end
+
+      # A separator inside quotation marks separates nothing.
+      def cells_of(line, number)
+        return line.split(@separator) unless line.include?('"')
+        CSV.parse_line(line, col_sep: @separator)
+      rescue CSV::MalformedCSVError
+        raise GaugeFile.refusal(number, "this line cannot be read: a quotation mark is not closed",
+          "a figure in quotation marks, or without them")
       end
 
       def column(cells, name, index, factor)
@@ -112,7 +123,13 @@ module Sandbag
 
       def refuse_figure(cell, name, place)
         raise GaugeFile.refusal(@lines[place + 1].last,
-          "#{name} is “#{cell.to_s.strip[0, 20]}”, which is no figure", "a figure")
+          "#{name} is “#{cell.to_s.strip[0, 20]}”, which is no figure", meant(cell.to_s))
+      end
+
+      # 1,234.5 is asked about: the comma may stand before thousands, or between two figures.
+      def meant(cell)
+        bare = cell.delete('" ')
+        bare.match?(/\A\d{1,3}(,\d{3})+(\.\d+)?\z/) ? "#{bare.delete(",")}, or two cells" : "a figure"
       end
 
       def refuse_range(value, name, place)
