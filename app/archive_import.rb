@@ -12,6 +12,7 @@ module App
       @archive = store.archive
       @memory = memory
       @contract = contract
+      @documents = ArchivedDocuments.new(contract, today)
       @today = today
     end
 
@@ -69,7 +70,8 @@ module App
         known!("machine_kinds", machine["kind"], "kind")
         known!("machine_uses", machine["used_for"], "used_for")
         machine["circuits"].each_with_index do |circuit, index|
-          at("circuits/#{index}/sheet") { Sandbag::Circuit::Sheet.stored(document_of(circuit["sheet"])) }
+          at("circuits/#{index}/sheet") { @documents.check_circuit(circuit) }
+          at("circuits/#{index}/comparisons") { circuit["comparisons"].each { |each| @documents.read(each["body"]) } }
         end
         @archive.add_machine(machine)
         machine["circuits"].each do |circuit|
@@ -83,6 +85,7 @@ module App
         check_times(job)
         check_entries(job)
         check_record(job) if job["closed_at"]
+        @documents.check_rest(job)
         job["photos"].each_with_index { |photo, index| at("photos/#{index}") { check_photo(photo) } }
         @archive.add_job(job["closed_at"] ? job : admitted(job))
       end
@@ -124,7 +127,7 @@ module App
 
     # A signed job is read by its record from then on: it has to be one that every page can show.
     def check_record(job)
-      record = document_of(job.fetch("record") {
+      record = @documents.read(job.fetch("record") {
         raise Sandbag::Refusal.at("record", "is missing", "what it was signed with")
       })
       job.fetch("headline") { raise Sandbag::Refusal.at("headline", "is missing", "its line in the lists") }
@@ -161,7 +164,10 @@ module App
 
     def check_shelf
       moves = @store.stock_moves.between(0, @store.stock_moves.position)
-      at("shelf") { Sandbag::Shelf::Stock.fold(moves.map { |row| Sandbag::Shelf::Move.new(**row) }) }
+      lost = Sandbag::Shelf::Stock.fold(moves.map { |row| Sandbag::Shelf::Move.new(**row) }).damaged
+      return if lost.empty?
+      raise Sandbag::Refusal.at("shelf", "move #{lost.first[:move]} cannot be read, or moves what is not there",
+        "moves as Sandbag writes them")
     end
 
     # What is not in an archive: lines of open jobs, how levers stand, what falls due.
@@ -183,10 +189,6 @@ module App
       Headlines.new(@store, @memory).write(job["id"], state, circuit[:revision])
     end
 
-    def document_of(plain)
-      Store::Document.load(JSON.generate(plain))
-    end
-
     def known!(table, id, name)
       Sandbag::Tables.fetch(table, id, name, "“#{id}” is not known")
     end
@@ -196,8 +198,8 @@ module App
       Sandbag::Refusal.within(place, &)
     rescue Sandbag::Refusal
       raise
-    rescue Store::Document::TooNew => newer
-      raise Sandbag::Refusal.at(place, newer.message, "a document of this version or an older one")
+    rescue Store::Document::Damaged => damaged
+      raise Sandbag::Refusal.at(place, damaged.message, "a document of this version or an older one")
     rescue Sequel::Error, ArgumentError, KeyError, Store::Missing => fault
       raise Sandbag::Refusal.at(place, "is damaged, or names what is not there: #{fault.class}",
         "a thing as Sandbag writes it")

@@ -22,6 +22,11 @@ RSpec.describe "Archives", :api do
     @_rack_test_sessions = nil
   end
 
+  def self.size_of(all, bore)
+    master = all["machines"][0]["circuits"][0]["sheet"]["parts"].find { |part| part["part"] == "master" }
+    master["values"]["bore"] = {"value" => bore, "source" => "measured"}
+  end
+
   def import(text)
     ask(:post, "/archive", raw: text.dup)
   end
@@ -126,6 +131,21 @@ RSpec.describe "Archives", :api do
         all["jobs"][0]["entries"][1]["data"] = {"question" => []}
         all["jobs"][0]["entries"][1]["kind"] = "finding"
       }],
+      "with a headline of a newer Sandbag" => ["jobs/0", ->(all) { all["jobs"][0]["headline"]["v"] = 99 }],
+      "with a headline that no list could show" => ["jobs/0/headline",
+        ->(all) { all["jobs"][0]["headline"].delete("current") }],
+      "with a re-check on a day that is none" => ["jobs/0/rechecks/0/due_on",
+        ->(all) { all["jobs"][0]["rechecks"][0]["due_on"] = "2026-13-45" }],
+      "with a comparison of a newer Sandbag" => ["jobs/0", lambda { |all|
+        all["jobs"][0]["comparisons"] << {"id" => "x", "name" => "x", "at" => "2026-03-14T09:26:00Z",
+                                          "body" => {"v" => 99}}
+      }],
+      "with a lever that says nothing" => ["jobs/0/levers/0",
+        ->(all) { all["jobs"][0]["levers"][0] = {"v" => 6, "at" => "2026-03-14T09:26:00Z"} }],
+      "with an entry of a signed job that cannot be read" => ["jobs/0",
+        ->(all) { all["jobs"][0]["entries"][0]["data"] = {"v" => 99} }],
+      "with a bore of nothing" => ["machines/0/circuits/0/sheet", ->(all) { size_of(all, 0.0) }],
+      "with a bore without end" => ["machines/0/circuits/0/sheet", ->(all) { size_of(all, 1e308) }],
       "with a picture that is none" => ["jobs/0/photos/0/photo", lambda { |all|
         all["jobs"][0]["photos"] << {"id" => "p", "at" => "2026-03-14T09:26:00Z", "width" => 1, "height" => 1,
                                      "jpeg" => "aGVsbG8="}

@@ -30,7 +30,8 @@ RSpec.describe "A whole job", :browser do
     # Choose
     expect(session).to have_content("152 mL")
     pick "Fluid that goes in", "DOT 5.1 glycol"
-    expect(session).to have_content("still to fetch: fluid")
+    expect(session).to have_no_link("Go on to Strip")
+    expect(session).to have_content("Fluid needed before the work starts")
     tick "Fluid"
     session.click_link "Go on to Strip"
     protect

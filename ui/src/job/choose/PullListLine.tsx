@@ -83,7 +83,7 @@ export function PullListLine({ job, line, onItsWay, isOpen }: Props) {
         <i>{done ? <Sign kind="good" size={20} /> : null}</i>
         <span>
           {line.label}
-          {line.needed && !done ? <em> needed before anything is opened</em> : null}
+          {line.needed && !done ? <em> needed before the work starts</em> : null}
           <small>{isOnItsWay ? "On its way" : state(line)}</small>
         </span>
         <b>{line.count > 1 ? amount : ""}</b>

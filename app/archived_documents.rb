@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module App
+  # What an archive brings is read through the same readers as what is shown, before it is stored.
+  class ArchivedDocuments
+    # @param contract [Contract]; today [Date]
+    def initialize(contract, today)
+      @contract = contract
+      @today = today
+    end
+
+    # @param plain [Hash] a document as it is exported, with the version of its shape
+    # @return [Hash] as this Sandbag reads it
+    def read(plain)
+      Store::Document.load(JSON.generate(plain))
+    end
+
+    # A circuit that no page could show or work out is refused.
+    # @param circuit [Hash] as it is exported
+    def check_circuit(circuit)
+      sheet = Sandbag::Circuit::Sheet.stored(read(circuit["sheet"]))
+      row = {id: circuit["id"], machine_id: "m", name: circuit["name"], revision: 0, sheet: sheet.to_h}
+      shown = JSON.parse(JSON.generate(CircuitView.of(row, @today)))
+      refuse(@contract.response_faults("getCircuit", 200, shown))
+    rescue JSON::GeneratorError, FloatDomainError, ZeroDivisionError
+      raise Sandbag::Refusal.at("", "nothing can be worked out of these values", "a circuit that can be")
+    end
+
+    # @param job [Hash] as it is exported
+    def check_rest(job)
+      check_days(job)
+      each(job, "levers") { |lever| check_lever(read(lever)) }
+      each(job, "comparisons") { |comparison| read(comparison["body"]) }
+      return unless job["closed_at"]
+      job["entries"].each_with_index { |entry, index| within("entries/#{index}/data") { read(entry["data"]) } }
+      within("headline") { check_line(read(job["headline"])) }
+    end
+
+    private
+
+    def each(job, list)
+      job[list].each_with_index { |thing, index| within("#{list}/#{index}") { yield thing } }
+    end
+
+    def within(place, &)
+      Sandbag::Refusal.within(place, &)
+    end
+
+    def check_days(job)
+      each(job, "rechecks") do |recheck|
+        next if Sandbag::Day.iso?(recheck["due_on"])
+        raise Sandbag::Refusal.at("due_on", "“#{recheck["due_on"]}” is no day", "a day such as 2026-03-14")
+      end
+    end
+
+    # A lever on file that cannot be ranked would stand in no list.
+    def check_lever(lever)
+      Sandbag::Feel::History.new([lever]).standing
+    rescue NoMethodError, TypeError, ZeroDivisionError
+      raise Sandbag::Refusal.at("", "says nothing that a lever is ranked by", "a lever as a signed job found it")
+    end
+
+    def check_line(headline)
+      line = {"id" => "j", "machine" => {"id" => "m", "name" => ""}, "circuit" => {"id" => "c", "name" => ""},
+              "opened_at" => "", **headline}
+      refuse(@contract.response_faults("listJobs", 200, {"items" => [line]}))
+    end
+
+    def refuse(faults)
+      return if faults.empty?
+      raise Sandbag::Refusal.at("", "is damaged: #{faults.first}", "what Sandbag writes")
+    end
+  end
+end
