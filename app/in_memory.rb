@@ -13,20 +13,25 @@ module App
       @lock = Monitor.new
     end
 
+    # @attr thing; lock [Monitor] of it alone: what takes long holds nobody else up
+    Kept = Struct.new(:thing, :lock)
+
     # Keeps a thing under an id, in place of what was there.
     # @return what was given
     def keep(id, thing)
       @lock.synchronize do
         @kept.delete(id)
         @kept.shift if @kept.size >= @most
-        @kept[id] = thing
+        @kept[id] = Kept.new(thing, Monitor.new)
       end
+      thing
     end
 
     # @yieldparam thing nobody else works on it meanwhile
     # Refuses an id that is not there any more.
     def work(id)
-      @lock.synchronize { yield @kept.fetch(id) { raise Store::Missing.new(@what, id) } }
+      kept = @lock.synchronize { @kept.fetch(id) { raise Store::Missing.new(@what, id) } }
+      kept.lock.synchronize { yield kept.thing }
     end
   end
 end

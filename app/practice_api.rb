@@ -32,6 +32,7 @@ module App
 
     post "/runs/:id/actions" do |id|
       actions = body_for("practise")["actions"]
+      refuse_long(actions)
       json 200, runs.work(id) { |run| work(run, actions) }
     end
 
@@ -67,7 +68,17 @@ module App
       json 200, mysteries.work(id) { |search| MysteryView.new(id, search).truth(named) }
     end
 
+    # Simulated seconds that one request may take.
+    MOST_S = 60
+
     helpers do
+      def refuse_long(actions)
+        seconds = actions.sum { |action| action["s"].to_f }
+        return if seconds <= MOST_S
+        raise Sandbag::Refusal.at("actions", "#{format("%g", seconds)} simulated seconds in one request",
+          "up to #{MOST_S}")
+      end
+
       # A lesson, or a circuit and how it starts.
       def lesson_of(body)
         free = body.values_at("circuit", "start").compact

@@ -19,7 +19,7 @@ RSpec.describe "Side roads at the bench", :browser do
       expect(stage_now("strip")["pieces"]).to eq 0
       session.click_link "To the pull list"
       expect(session).to have_css("h1", text: "Choose")
-      expect(session).to have_content("needed before anything is opened", minimum: stage_now("choose")["wanting"].size)
+      expect(session).to have_content("needed before the work starts", minimum: stage_now("choose")["wanting"].size)
     end
 
     it "passes a line of the set-up and leaves a step out, each for a reason that stays, and takes a step back" do

@@ -7,6 +7,8 @@ import type { PracticeAction, PracticeEnds, PracticeFrame, PracticeStart } from 
 export const TICK_MS = 100;
 /** A page that slept does not make up for it. */
 const MOST_S = 0.5;
+/** Simulated seconds that one request may take. */
+const MOST_REQUEST_S = 60;
 
 /** What is held besides the lever. */
 export type Held = "push" | "feed" | "draw";
@@ -51,8 +53,9 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
       last = now;
       // a clock that was set back: no time has passed
       if (s <= 0) return;
-      const actions = [...waiting.current, going(s)];
-      waiting.current = [];
+      const next = takeNext(waiting.current);
+      const hasRoom = waiting.current.length === 0 && secondsOf(next) + s <= MOST_REQUEST_S;
+      const actions = hasRoom ? [...next, going(s)] : next;
       isSending = true;
       try {
         const answered = await answer(
@@ -94,4 +97,12 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
       waiting.current.push({ do: "crack", to: lever.current, s: run.pace.crack_s });
     },
   };
+}
+
+const secondsOf = (actions: PracticeAction[]) => actions.reduce((sum, action) => sum + (action.s ?? 0), 0);
+
+/** As many of the actions that wait as one request may take; the others stay. */
+function takeNext(waiting: PracticeAction[]): PracticeAction[] {
+  const tooMany = waiting.findIndex((_, index) => secondsOf(waiting.slice(0, index + 1)) > MOST_REQUEST_S);
+  return waiting.splice(0, tooMany === -1 ? waiting.length : tooMany);
 }
