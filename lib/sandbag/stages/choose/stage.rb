@@ -16,10 +16,15 @@ module Sandbag
         @fitted = @ask.sheet
         @cylinder = entries.said("cylinder")
         @fluid = entries.said("fluid")
+        @unfit = []
         @stripped = with_size(sized(with_fluid(sizing_sheet)))
         fitted = OtherUnit.on(@stripped, new_construction)
         @sheet = Fastening::Facts.apply(with_preload(fitted), job.journal.of("fit"))
       end
+
+      # @return [Array<String>] what was entered and no longer fits the circuit, since its record was corrected: it
+      #   counts no more
+      attr_reader :unfit
 
       # @return [Hash, nil] bore, push_offset, agreed: the cylinder that was chosen
       def chosen_cylinder
@@ -242,7 +247,7 @@ module Sandbag
       def sized(sheet)
         entries.of("size").reduce(sheet) do |changed, entry|
           part = changed.part(entry.data["part"])
-          part ? resized(changed, part, entry.data["size"]) : changed
+          part ? fitting(changed) { resized(changed, part, entry.data["size"]) } : changed
         end
       end
 
@@ -267,7 +272,16 @@ module Sandbag
         pull = job.journal.of("feel").said("preload")
         return sheet unless pull
         preload_n = Circuit::Assembly.build(sheet).lever.gain * pull["force"]
-        sheet.set("master", "preload", preload_n.round(2), "measured")
+        fitting(sheet) { sheet.set("master", "preload", preload_n.round(2), "measured") }
+      end
+
+      # @yieldreturn [Circuit::Sheet]
+      # @return [Circuit::Sheet] as it is, where what was entered does not fit it any more
+      def fitting(sheet)
+        yield
+      rescue Refusal => refusal
+        @unfit += refusal.problems.map(&:message)
+        sheet
       end
 
       def suited(entry)

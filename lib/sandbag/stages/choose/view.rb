@@ -19,6 +19,7 @@ module Sandbag
           size_first: size_first?,
           fluid: choose.fluid,
           stamped: choose.stamped,
+          unfit: (choose.unfit if choose.unfit.any?),
           method: choose.bleed_method["id"],
           water: choose.water_reading,
           need: choose.need,

@@ -35,6 +35,7 @@ module Sandbag
           passed: feel.passed?,
           accepted: feel.accepted,
           stale: feel.stale?,
+          unfit: feel.job.choose.unfit.then { |said| said if said.any? },
           before: feel.before.verdict&.to_h
         }.compact
       end

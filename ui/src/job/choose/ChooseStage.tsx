@@ -8,6 +8,7 @@ import { Loaded } from "../../kit/Loaded";
 import type { FarEndSize } from "../../sizer/candidates";
 import { Sizer } from "../../sizer/Sizer";
 import { NextStage } from "../NextStage";
+import { Unfit } from "../Unfit";
 import type { StageProps } from "../StageProps";
 import { useEntries } from "../useEntries";
 import { ClashPanel } from "./ClashPanel";
@@ -41,6 +42,7 @@ export function ChooseStage({ job, view: choose, isOpen }: StageProps<"choose">)
     <Loaded query={supplies} isPart>
       {(data) => (
         <>
+          <Unfit said={choose.unfit} />
           {choose.clash ? <ClashPanel job={job} clash={choose.clash} isOpen={isOpen} /> : null}
           <FarEndPanel job={job} choose={choose} isOpen={isOpen} />
           {choose.size_first ? <JobSizer job={job} choose={choose} isOpen={isOpen} /> : null}

@@ -7,6 +7,7 @@ import { useHotkeys } from "../../kit/useHotkeys";
 import { isDone } from "../isDone";
 import { KeyHelp } from "../KeyHelp";
 import { useEntries } from "../useEntries";
+import { Unfit } from "../Unfit";
 import type { StageProps } from "../StageProps";
 import { ChangesTable } from "./ChangesTable";
 import { GaugePanel } from "./GaugePanel";
@@ -34,6 +35,7 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
   const done = isDone(job, "feel");
   return (
     <>
+      <Unfit said={feel.unfit} />
       {feel.stale ? (
         <Notice tone="warn">
           Readings were taken before the last strokes. They say nothing about the {feel.control.noun} as it is
