@@ -33,7 +33,7 @@ module App
       unless bytes.b.start_with?(magic)
         raise refusal("this is no #{media_type.delete_prefix("image/").upcase}, whatever it is called")
       end
-      new(Vips::Image.public_send(reader, bytes, fail_on: :truncated))
+      ONE.synchronize { new(Vips::Image.public_send(reader, bytes, access: :sequential, fail_on: :truncated)) }
     rescue Vips::Error
       raise refusal("the picture is broken or cut short")
     end
@@ -43,7 +43,12 @@ module App
         "a whole PNG or JPEG of up to 10 MB and #{MOST_PIXELS / 1_000_000} megapixels")
     end
 
-    # @param image [Vips::Image] its head read, its pixels not yet
+    # However many are sent at once, one is in memory.
+    ONE = Mutex.new
+    # What was read is not kept for another one that is the same.
+    Vips.cache_set_max(0)
+
+    # @param image [Vips::Image] its head read, its pixels not yet: they pass through line by line
     def initialize(image)
       pixels = image.width * image.height
       raise Photo.refusal("the picture has #{(pixels / 1e6).round} megapixels") if pixels > MOST_PIXELS
@@ -63,12 +68,11 @@ module App
 
     private
 
+    # Shrunk as it is read, and turned upright once it is small.
     def write(image)
-      upright = image.autorot
-      upright = upright.colourspace(:srgb) unless upright.interpretation == :srgb
-      upright = upright.flatten(background: WHITE) if upright.has_alpha?
-      longest = [upright.width, upright.height].max
-      (longest > LONGEST_SIDE) ? upright.resize(LONGEST_SIDE.to_f / longest) : upright
+      small = image.thumbnail_image(LONGEST_SIDE, height: LONGEST_SIDE, size: :down)
+      small = small.colourspace(:srgb) unless small.interpretation == :srgb
+      small.has_alpha? ? small.flatten(background: WHITE) : small
     end
   end
 end

@@ -42,6 +42,28 @@ RSpec.describe App::PhotosApi, :api do
     expect(last_response.body).not_to include("where I live")
   end
 
+  it "takes a JPEG for print, and refuses one that is cut short or has another file behind its first bytes" do
+    print = picture(200, 100).colourspace(:cmyk).jpegsave_buffer
+    expect(send_photo(print, type: "image/jpeg")).to include("width" => 200, "height" => 100)
+    whole = picture(600, 400).jpegsave_buffer
+    expect(refused(whole[0, whole.bytesize / 2], type: "image/jpeg", id: "p3")).to eq [422,
+      "the picture is broken or cut short"]
+    expect(refused("\xFF\xD8\xFF".b + "<html><script>", type: "image/jpeg", id: "p4").first).to eq 422
+  end
+
+  it "holds one large picture in memory at a time" do
+    inside = 0
+    most = 0
+    allow(Vips::Image).to receive(:pngload_buffer).and_wrap_original do |original, *given, **more|
+      most = [most, inside += 1].max
+      sleep 0.01
+      original.call(*given, **more).tap { inside -= 1 }
+    end
+    bytes = picture(3000, 2000).pngsave_buffer
+    Array.new(6) { Thread.new { App::Photo.read(bytes, "image/png") } }.each(&:join)
+    expect(most).to eq 1
+  end
+
   it "shows a photo on the job only once an entry names it, and never one of another job" do
     send_photo(picture.pngsave_buffer)
     expect(ask(:get, "/jobs/job")["photos"]).to be_empty
