@@ -35,9 +35,11 @@ module App
       end
 
       def shop_view(shop)
-        shop.to_h.merge(revision: store.settings.revision(ShopSettings::NAME), display: shop.display, offered: Sandbag::Units::SHOWN.transform_values(&:keys),
-          schools_open: schools_open, roles: roles,
-          lubricants: Sandbag::Fluid::Lubricants.wetting.map { |row| row.slice("id", "label", "where") })
+        shop.to_h.merge(
+          revision: store.settings.revision(ShopSettings::NAME), display: shop.display,
+          offered: Sandbag::Units::SHOWN.transform_values(&:keys), schools_open: schools_open, roles: roles,
+          lubricants: Sandbag::Fluid::Lubricants.wetting.map { |row| row.slice("id", "label", "where") }
+        )
       end
     end
   end

@@ -18,6 +18,9 @@ module App
         damaged += [name]
         plain = plain.except(name)
         retry
+      rescue TypeError, NoMethodError
+        # names and values where tables should be: nothing of it can be told apart
+        [Sandbag::Shop.new, [ALL]]
       end
     end
     # Every setting at once.
