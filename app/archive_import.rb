@@ -16,10 +16,10 @@ module App
       @today = today
     end
 
-    # @param document [Hash] of ArchiveFile
-    # @return [Hash] added and passed over, each a count of machines, jobs and moves; and entries of open jobs that were
-    #   refused
-    def take(document)
+    # @param document [Hash] of ArchiveFile; id [String] of the import, by which it can be taken back; at [String]
+    # @return [Hash] id; added and passed over, each a count of machines, jobs and moves; and entries of open jobs that
+    #   were refused
+    def take(document, id:, at:)
       @added = {machines: 0, jobs: 0, moves: 0}
       @passed_over = @added.dup
       @refused = []
@@ -34,8 +34,11 @@ module App
         moves.each { |place, move| at("shelf/#{place}") { @archive.add_move(move) } }
         check_shelf if moves.any?
         work_out(machines, jobs)
+        brought = {"machines" => machines, "jobs" => jobs, "moves" => moves}
+        @store.imports.add(id: id, at: at,
+          brought: brought.transform_values { |things| things.map { |_, thing| thing["id"] } })
       end
-      {added: @added, passed_over: @passed_over, refused: @refused}
+      {id: id, added: @added, passed_over: @passed_over, refused: @refused}
     end
 
     private

@@ -27,7 +27,7 @@ module App
     # How a circuit's lever stands, by its newest.
     def rank(circuit_id)
       standing = history(circuit_id).standing
-      return unless standing
+      return @store.levers.drop_standing(circuit_id) unless standing
       @store.levers.write_standing(circuit_id, standing, Date.iso8601(standing["at"][0, 10]).jd)
     end
 

@@ -74,6 +74,14 @@ module App
       fresh_state(store, circuit, Sandbag::Job::Journal.new([]), stands)
     end
 
+    # Something that only grows has been taken back.
+    def forget
+      @lock.synchronize do
+        @jobs.clear
+        @stock = [0, Sandbag::Shelf::Stock.new].freeze
+      end
+    end
+
     # An entry was stored: what was worked out to admit it need not be worked out again.
     # @param state [Sandbag::Job::State] with that entry; circuit [Hash] the row it was worked out on
     def learn(job_id, state, circuit)

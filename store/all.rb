@@ -6,7 +6,7 @@ module Store
   # Every repository over one database.
   class All
     attr_reader :machines, :circuits, :jobs, :journals, :settings, :comparisons, :stock_moves, :photos, :levers, :dues,
-      :archive
+      :archive, :imports
 
     # @param database [Sequel::Database]
     def initialize(database)
@@ -23,6 +23,7 @@ module Store
       @levers = Levers.new(database)
       @dues = Dues.new(database)
       @archive = Archive.new(database)
+      @imports = Imports.new(database)
     end
 
     # Everything in the block, or nothing of it. Takes the write lock at once; reads go on beside it.

@@ -37,6 +37,11 @@ module Store
       )
     end
 
+    # The last lever on file of a circuit is gone.
+    def drop_standing(circuit_id)
+      @standings.where(circuit_id: circuit_id).delete
+    end
+
     # @param day [Integer] Julian, of today
     # @return [Array<Hash>] the worst first as they should stand by now, each with its circuit and machine; a damaged
     #   one without its body; retired machines are left out

@@ -12,8 +12,12 @@ RSpec.describe "A damaged row", :api do
 
   before do
     FellGateCopy.into(store, Time.utc(2026, 3, 14, 9, 26))
-    ask(:post, "/comparisons", {id: "cmp", circuit_id: "ridgeline-front", name: "two bores", body: {"bores" => [16]}})
+    sheet = ask(:get, "/circuits/ridgeline-front")["sheet"]
+    ask(:post, "/comparisons", {id: "cmp", circuit_id: "ridgeline-front", name: "two bores", body: {sheet: sheet}})
+    expect(last_response.status).to eq 201
     ask(:put, "/shop", ask(:get, "/shop").slice("name", "units", "school", "band", "limits"))
+    database[:imports].insert(id: "i", at: "2026-03-14T09:26:00Z",
+      body: '{"machines":[],"jobs":[],"moves":[],"standing":{}}')
     database.run("PRAGMA foreign_keys = OFF")
     allow(App::Contract).to receive(:load).and_return(Api::CONTRACT)
   end
@@ -43,7 +47,7 @@ RSpec.describe "A damaged row", :api do
 
   def lists
     machines = store.machines.all.first(2).map { |machine| "/machines/#{machine[:id]}" }
-    %w[/machines /jobs?limit=100 /due?days=3650&limit=100 /levers /shelf /shop /knowledge] + machines
+    %w[/machines /jobs?limit=100 /due?days=3650&limit=100 /levers /shelf /shop /knowledge /archive/imports] + machines
   end
 
   def answers

@@ -6,6 +6,7 @@ import { Notice } from "../kit/Notice";
 import type { Archive as ArchiveFile } from "../server/api";
 import { answer, client } from "../server/client";
 import { Refused, worded } from "../server/faults";
+import { Imports } from "./Imports";
 
 /** An archive of another shop, or of this one, taken in: all of it or nothing. */
 export function Archive() {
@@ -55,6 +56,7 @@ export function Archive() {
           {take.data.refused.map((each) => `${each.stage}, ${each.kind}: ${each.why}`).join("; ")}
         </Notice>
       ) : null}
+      <Imports />
       <Quiet>
         Machines, circuits, jobs with their journals and photos, the shelf and the shop&apos;s settings. What
         is here already and says the same is passed over; anything else refuses the whole file.

@@ -156,6 +156,11 @@ export const knowledgeQuery = queryOptions({
   staleTime: Infinity,
 });
 
+export const importsQuery = queryOptions({
+  queryKey: ["imports"],
+  queryFn: () => answer(client.GET("/archive/imports")),
+});
+
 export const shopQuery = queryOptions({
   queryKey: ["shop"],
   queryFn: () => answer(client.GET("/shop")),

@@ -1,0 +1,43 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Button } from "../kit/Button";
+import { whenSaid } from "../kit/format";
+import { Quiet, Row } from "../kit/layout";
+import { Notice } from "../kit/Notice";
+import { answer, client } from "../server/client";
+import { importsQuery } from "../server/queries";
+
+/** Archives that were imported, each with a way back while nothing rests on it. */
+export function Imports() {
+  const queryClient = useQueryClient();
+  const imports = useQuery(importsQuery).data?.items ?? [];
+  const back = useMutation({
+    mutationFn: (id: string) =>
+      answer(client.POST("/archive/imports/{id}/taken-back", { params: { path: { id } } })),
+    onSuccess: () => queryClient.invalidateQueries(),
+  });
+  if (imports.length === 0) return null;
+  return (
+    <>
+      <h3>Imported archives</h3>
+      {back.isError ? <Notice tone="warn">{back.error.message}</Notice> : null}
+      <ul aria-label="Imported archives">
+        {imports.map((each) => (
+          <li key={each.id}>
+            <Row $gap={1}>
+              <span>
+                {`${whenSaid(each.at)}: ${each.machines} machines, ${each.jobs} jobs, ${each.moves} shelf moves`}
+              </span>
+              {each.resting.length > 0 ? (
+                <Quiet as="span">{`Stays: ${each.resting.join("; ")}.`}</Quiet>
+              ) : (
+                <Button isDisabled={back.isPending} onPress={() => back.mutate(each.id)}>
+                  Remove what it brought
+                </Button>
+              )}
+            </Row>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
