@@ -72,8 +72,31 @@ RSpec.describe "An archive", :browser do
       before = figure("strokes")
       press :space
       expect(session).to have_css("[data-figure='strokes']", text: (before + 1).to_s, exact_text: true)
+      open_page "/shop"
+      expect(session).to have_content("Stays: something was entered in a job.")
       @served = here
       empty.remove
+    end
+  end
+
+  # One machine of the shop, by another name.
+  def one_machine
+    machine = JSON.parse(archive)["machines"].find { |each| each["id"] == "drift" }
+    machine.merge!("id" => "brought", "name" => "Brought along")
+    machine["circuits"] = [machine["circuits"].first.merge("id" => "brought-brake", "comparisons" => [])]
+    JSON.generate(JSON.parse(archive).merge("machines" => [machine], "jobs" => [], "shelf" => [], "settings" => {}))
+  end
+
+  it "is removed again while nothing rests on it" do
+    Dir.mktmpdir do |folder|
+      File.write("#{folder}/one.json", one_machine)
+      open_page "/shop"
+      session.find("input[type=file][accept*='json']", visible: :all).set("#{folder}/one.json")
+      expect(session).to have_css("ul[aria-label='Imported archives'] li", text: "1 machine")
+      expect(api("/machines")["items"].map { |machine| machine["id"] }).to include "brought"
+      session.click_button "Remove what it brought"
+      expect(session).to have_no_css("ul[aria-label='Imported archives']")
+      expect(api("/machines")["items"].map { |machine| machine["id"] }).not_to include "brought"
     end
   end
 

@@ -24,9 +24,7 @@ export function Imports() {
         {imports.map((each) => (
           <li key={each.id}>
             <Row $gap={1}>
-              <span>
-                {`${whenSaid(each.at)}: ${each.machines} machines, ${each.jobs} jobs, ${each.moves} shelf moves`}
-              </span>
+              <span>{`${whenSaid(each.at)}: ${counted(each)}`}</span>
               {each.resting.length > 0 ? (
                 <Quiet as="span">{`Stays: ${each.resting.join("; ")}.`}</Quiet>
               ) : (
@@ -40,4 +38,16 @@ export function Imports() {
       </ul>
     </>
   );
+}
+
+function counted({ machines, jobs, moves }: { machines: number; jobs: number; moves: number }): string {
+  const counts: [number, string][] = [
+    [machines, "machine"],
+    [jobs, "job"],
+    [moves, "shelf move"],
+  ];
+  const said = counts
+    .filter(([count]) => count > 0)
+    .map(([count, what]) => `${count} ${what}${count > 1 ? "s" : ""}`);
+  return said.length > 0 ? said.join(", ") : "nothing new";
 }
