@@ -94,7 +94,7 @@ module Sandbag
 
       # @return [Array<PullList::Line>] what nothing is opened without, and is not on the bench
       def wanting
-        lacking.select { |line| line.needed && !enough_to_start?(line) && !(line.to_start && started?) }
+        lacking.select { |line| line.needed && !enough_to_start?(line) && !(line.to_start && started_without?(line)) }
       end
 
       # @return [Numeric, nil] mL that belong on the bench and do not lie there yet, all of them
@@ -227,9 +227,13 @@ module Sandbag
 
       private
 
-      # Something came off, was opened, or moved.
-      def started?
-        job.journal.of("strip").of("step").any? || job.ledger.begun
+      # Something came off, was opened, or moved before anybody was asked for it. What was brought and taken back again
+      # is asked for.
+      def started_without?(line)
+        brought = job.journal.entries.any? do |entry|
+          entry.stage == id && entry.kind == "pulled" && entry.data["line"] == line.id
+        end
+        !brought && (job.journal.of("strip").of("step").any? || job.ledger.begun)
       end
 
       # Fluid for the first point; the rest may come while the work goes on.
