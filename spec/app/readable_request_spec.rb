@@ -50,9 +50,9 @@ RSpec.describe "A request that cannot be read", :api do
       send_raw("POST", "/api/machines", '{"id":"m","name":"Secret name","kind":"road"}')
       send_raw("POST", "/api/machines", '{"id":"n","name":"Secret name","kind":"tank"}')
       send_raw("GET", "/api/jobs/none%0Aother?find=secret")
-      lines = File.readlines(@path).drop(1).map { |line| line.split(" ", 2).last.gsub(/\d+ ms/, "0 ms").strip }
+      lines = File.readlines(@path).map { |line| line.split(" ", 2).last.gsub(/\d+ ms/, "0 ms").strip }
       expect(lines).to eq ["POST /api/machines 201 0 ms", "POST /api/machines 422 0 ms at kind",
-        "GET /api/jobs/none%0Aother 404 0 ms at the whole"]
+        "GET /api/jobs/none%0Aother 404 0 ms at id"]
       expect(File.read(@path)).not_to match(/secret/i)
       expect(File.stat(@path).mode & 0o077).to eq 0
     end

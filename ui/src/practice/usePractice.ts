@@ -46,6 +46,17 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
       }
       return { do: "lever", to: lever.current, s };
     };
+    const send = async (s: number) => {
+      const next = takeNext(waiting.current);
+      const hasRoom = waiting.current.length === 0 && secondsOf(next) + s <= MOST_REQUEST_S;
+      const actions = hasRoom ? [...next, going(s)] : next;
+      const answered = await answer(
+        client.POST("/practice/runs/{id}/actions", { params: { path: { id: run.id } }, body: { actions } }),
+      );
+      const newest = answered.frames[answered.frames.length - 1];
+      if (newest && !isGone) setFrame(newest);
+      if (answered.ends && !isGone) setEnds(answered.ends);
+    };
     const tick = async () => {
       const now = time.now();
       if (isSending) return;
@@ -53,17 +64,10 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
       last = now;
       // a clock that was set back: no time has passed
       if (s <= 0) return;
-      const next = takeNext(waiting.current);
-      const hasRoom = waiting.current.length === 0 && secondsOf(next) + s <= MOST_REQUEST_S;
-      const actions = hasRoom ? [...next, going(s)] : next;
       isSending = true;
       try {
-        const answered = await answer(
-          client.POST("/practice/runs/{id}/actions", { params: { path: { id: run.id } }, body: { actions } }),
-        );
-        const newest = answered.frames[answered.frames.length - 1];
-        if (newest && !isGone) setFrame(newest);
-        if (answered.ends && !isGone) setEnds(answered.ends);
+        do await send(s);
+        while (waiting.current.length > 0 && !isGone);
       } catch (error) {
         if (!isGone) setFault(error instanceof Error ? error.message : String(error));
       }

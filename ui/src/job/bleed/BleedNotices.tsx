@@ -54,7 +54,7 @@ function FluidFirst({ job, bleed }: { job: Job; bleed: Bleed }) {
   if (wanted === undefined) return null;
   return (
     <Notice tone="warn">
-      {`${units.say("volume", wanted, 0)} of fluid belong on the bench before the first stroke. `}
+      {`${units.say("volume", wanted, 0)} of fluid still belong on the bench. `}
       <Link to={`/jobs/${job.id}/choose`}>To the pull list</Link>
     </Notice>
   );
