@@ -82,7 +82,8 @@ RSpec.describe "An archive", :browser do
   # One machine of the shop, by another name.
   def one_machine
     machine = JSON.parse(archive)["machines"].find { |each| each["id"] == "drift" }
-    machine.merge!("id" => "brought", "name" => "Brought along")
+    machine["id"] = "brought"
+    machine["name"] = "Brought along"
     machine["circuits"] = [machine["circuits"].first.merge("id" => "brought-brake", "comparisons" => [])]
     JSON.generate(JSON.parse(archive).merge("machines" => [machine], "jobs" => [], "shelf" => [], "settings" => {}))
   end
