@@ -74,7 +74,7 @@ module App
         known!("machine_uses", machine["used_for"], "used_for")
         machine["circuits"].each_with_index do |circuit, index|
           at("circuits/#{index}/sheet") { @documents.check_circuit(circuit) }
-          at("circuits/#{index}/comparisons") { circuit["comparisons"].each { |each| @documents.read(each["body"]) } }
+          at("circuits/#{index}/comparisons") { circuit["comparisons"].each { |each| Store::Document.exported(each["body"]) } }
         end
         @archive.add_machine(machine)
         machine["circuits"].each do |circuit|
@@ -130,7 +130,7 @@ module App
 
     # A signed job is read by its record from then on: it has to be one that every page can show.
     def check_record(job)
-      record = @documents.read(job.fetch("record") {
+      record = Store::Document.exported(job.fetch("record") {
         raise Sandbag::Refusal.at("record", "is missing", "what it was signed with")
       })
       job.fetch("headline") { raise Sandbag::Refusal.at("headline", "is missing", "its line in the lists") }

@@ -9,16 +9,10 @@ module App
       @today = today
     end
 
-    # @param plain [Hash] a document as it is exported, with the version of its shape
-    # @return [Hash] as this Sandbag reads it
-    def read(plain)
-      Store::Document.load(JSON.generate(plain))
-    end
-
     # A circuit that no page could show or work out is refused.
     # @param circuit [Hash] as it is exported
     def check_circuit(circuit)
-      sheet = Sandbag::Circuit::Sheet.stored(read(circuit["sheet"]))
+      sheet = Sandbag::Circuit::Sheet.stored(exported(circuit["sheet"]))
       row = {id: circuit["id"], machine_id: "m", name: circuit["name"], revision: 0, sheet: sheet.to_h}
       shown = JSON.parse(JSON.generate(CircuitView.of(row, @today)))
       refuse(@contract.response_faults("getCircuit", 200, shown))
@@ -29,14 +23,16 @@ module App
     # @param job [Hash] as it is exported
     def check_rest(job)
       check_days(job)
-      each(job, "levers") { |lever| check_lever(read(lever)) }
-      each(job, "comparisons") { |comparison| read(comparison["body"]) }
-      return unless job["closed_at"]
-      job["entries"].each_with_index { |entry, index| within("entries/#{index}/data") { read(entry["data"]) } }
-      within("headline") { check_line(read(job["headline"])) }
+      each(job, "levers") { |lever| check_lever(exported(lever)) }
+      each(job, "comparisons") { |comparison| exported(comparison["body"]) }
+      within("headline") { check_line(exported(job["headline"])) } if job["closed_at"]
     end
 
     private
+
+    def exported(plain)
+      Store::Document.exported(plain)
+    end
 
     def each(job, list)
       job[list].each_with_index { |thing, index| within("#{list}/#{index}") { yield thing } }

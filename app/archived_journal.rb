@@ -15,7 +15,7 @@ module App
     def self.entry(entry, position: nil)
       given = entry.slice("id", "stage", "kind", "at", "by", "corrects").transform_keys(&:to_sym)
       Sandbag::Job::Entry.new(corrects: nil, **given, position: position,
-        data: Store::Document.load(JSON.generate(entry["data"])))
+        data: Store::Document.exported(entry["data"]))
     end
 
     # @param job [Hash] as it is exported; state [Sandbag::Job::State] of its circuit, with no entry yet

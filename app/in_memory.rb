@@ -13,7 +13,7 @@ module App
       @lock = Monitor.new
     end
 
-    # @attr thing; lock [Monitor] of it alone: what takes long holds nobody else up
+    # @attr thing; lock [Monitor] of this thing only, so that long work on it makes no other thing wait
     Kept = Struct.new(:thing, :lock)
 
     # Keeps a thing under an id, in place of what was there.

@@ -68,15 +68,13 @@ module App
       json 200, mysteries.work(id) { |search| MysteryView.new(id, search).truth(named) }
     end
 
-    # Simulated seconds that one request may take.
-    MOST_S = 60
-
     helpers do
       def refuse_long(actions)
         seconds = actions.sum { |action| action["s"].to_f }
-        return if seconds <= MOST_S
+        most = Sandbag::Rig::Pace::PIECE_S
+        return if seconds <= most
         raise Sandbag::Refusal.at("actions", "#{format("%g", seconds)} simulated seconds in one request",
-          "up to #{MOST_S}")
+          "up to #{most}")
       end
 
       # A lesson, or a circuit and how it starts.

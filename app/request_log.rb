@@ -5,7 +5,7 @@ require "logger"
 
 module App
   # A line for every write and every refusal, for a person to read: method, path, status, milliseconds, and at which
-  # fields it was refused. No bodies and no queries: they may hold what somebody typed.
+  # fields it was refused. No bodies and no queries: they may hold what was typed.
   class RequestLog
     READING = %w[GET HEAD].freeze
     # A file of a megabyte, and four older ones.

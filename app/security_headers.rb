@@ -19,7 +19,7 @@ module App
 
     private
 
-    # Answers of the API are the shop's own: no browser keeps them beside the page's worker.
+    # Answers of the API are the shop's own: only the page's worker keeps them, not the browser.
     def unstored(env)
       env["PATH_INFO"].start_with?("/api") ? {"cache-control" => "no-store"} : {}
     end

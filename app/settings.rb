@@ -15,7 +15,7 @@ module App
       moved ? Time.now + Integer(File.read(moved)) : Time.now
     end
 
-    # @return [String] file of RequestLog, beside the records
+    # @return [String] file of RequestLog, in the folder of the records
     def self.log
       ENV.fetch("SANDBAG_LOG", "#{database}.log")
     end

@@ -29,7 +29,7 @@ module Store
 
     # @param from [String] a copy; to [String] where the records are, or will be
     # @return [String, nil] where what was there is now
-    # Nothing is moved before the whole copy lies beside the records.
+    # Nothing is moved before the whole copy is in the folder of the records.
     def self.in(from, to)
       refuse(from, to)
       FileUtils.mkdir_p(File.dirname(to))
@@ -86,9 +86,9 @@ module Store
 
     def self.free_name(path)
       name = "#{path}.#{Time.now.strftime("%Y-%m-%d-%H%M%S")}"
-      names = [name, *(2..).lazy.map { |number| "#{name}-#{number}" }.first(1000)]
-      names.find { |each| PARTS.none? { |part| File.exist?("#{each}#{part}") } } ||
-        raise(Fault, "There are a thousand copies of this second beside #{path}. Nothing was changed.")
+      numbered = (2..).lazy.map { |number| "#{name}-#{number}" }
+      taken = ->(each) { PARTS.any? { |part| File.exist?("#{each}#{part}") } }
+      taken[name] ? numbered.find { |each| !taken[each] } : name
     end
     private_class_method :written, :refuse, :alone, :move_aside, :free_name
   end

@@ -38,6 +38,13 @@ module Store
       READERS.drop(version).reduce(plain) { |older, reader| reader.call(older) }
     end
 
+    # @param plain [Hash] a document as it is exported, with the version of its shape
+    # @return [Hash] as it is read here
+    # Raises what `load` raises.
+    def self.exported(plain)
+      load(JSON.generate(plain))
+    end
+
     # @return [Hash, nil] nil where nothing is kept, or nothing that can be read
     # @yield with what was wrong
     def self.try(text)

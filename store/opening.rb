@@ -44,7 +44,7 @@ module Store
     }.freeze
 
     def self.check(path)
-      fault = RecordsFile.fault(path)
+      fault = RecordsFile.fault(path, whole: false)
       raise Fault, format(FAULTS.fetch(fault), path) if fault
     end
 

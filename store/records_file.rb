@@ -11,12 +11,14 @@ module Store
     # Every file that Sandbag wrote before it marked them has these.
     OWN_TABLES = %i[schema_info machines circuits jobs].freeze
 
-    # @param path [String] of a file that is not empty
+    # @param path [String] of a file that is not empty; whole [Boolean] every index is held against its table as well,
+    #   which takes long
     # @return [Symbol, nil] damaged, foreign or newer; nil for records that can be used
     # Opens it for reading only, so that a damaged file stays as it was found.
-    def self.fault(path)
+    def self.fault(path, whole: true)
+      check = whole ? :integrity_check : :quick_check
       Sequel.sqlite(path, readonly: true) do |records|
-        next :damaged unless records.fetch("PRAGMA integrity_check(1)").get(:integrity_check) == "ok"
+        next :damaged unless records.fetch("PRAGMA #{check}(1)").get(check) == "ok"
         next :foreign unless own?(records)
         :newer if version(records) > newest
       end

@@ -1,8 +1,8 @@
-import type { components } from "../server/contract";
+import type { Damaged } from "../server/api";
 import { Notice } from "../kit/Notice";
 
 /** What is kept and cannot be read, by its name: everything else can be used. */
-export function DamagedRows({ rows }: { rows: components["schemas"]["Damaged"] | undefined }) {
+export function DamagedRows({ rows }: { rows: Damaged | undefined }) {
   if (!rows?.length) return null;
   return (
     <Notice tone="stop">

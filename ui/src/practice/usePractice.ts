@@ -7,8 +7,6 @@ import type { PracticeAction, PracticeEnds, PracticeFrame, PracticeStart } from 
 export const TICK_MS = 100;
 /** A page that slept does not make up for it. */
 const MOST_S = 0.5;
-/** Simulated seconds that one request may take. */
-const MOST_REQUEST_S = 60;
 
 /** What is held besides the lever. */
 export type Held = "push" | "feed" | "draw";
@@ -47,8 +45,8 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
       return { do: "lever", to: lever.current, s };
     };
     const send = async (s: number) => {
-      const next = takeNext(waiting.current);
-      const hasRoom = waiting.current.length === 0 && secondsOf(next) + s <= MOST_REQUEST_S;
+      const next = takeNext(waiting.current, run.pace.piece_s);
+      const hasRoom = waiting.current.length === 0 && secondsOf(next) + s <= run.pace.piece_s;
       const actions = hasRoom ? [...next, going(s)] : next;
       const answered = await answer(
         client.POST("/practice/runs/{id}/actions", { params: { path: { id: run.id } }, body: { actions } }),
@@ -106,7 +104,7 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
 const secondsOf = (actions: PracticeAction[]) => actions.reduce((sum, action) => sum + (action.s ?? 0), 0);
 
 /** As many of the actions that wait as one request may take; the others stay. */
-function takeNext(waiting: PracticeAction[]): PracticeAction[] {
-  const tooMany = waiting.findIndex((_, index) => secondsOf(waiting.slice(0, index + 1)) > MOST_REQUEST_S);
+function takeNext(waiting: PracticeAction[], most: number): PracticeAction[] {
+  const tooMany = waiting.findIndex((_, index) => secondsOf(waiting.slice(0, index + 1)) > most);
   return waiting.splice(0, tooMany === -1 ? waiting.length : tooMany);
 }

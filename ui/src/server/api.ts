@@ -85,3 +85,4 @@ export type StoredPhoto = Schemas["StoredPhoto"];
 export type InstrumentReading = Schemas["InstrumentReading"];
 export type Problem = Schemas["Problem"];
 export type GaugePull = Schemas["GaugePull"];
+export type Damaged = Schemas["Damaged"];

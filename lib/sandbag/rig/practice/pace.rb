@@ -14,14 +14,14 @@ module Sandbag
       CYCLE_S = 10
       # The reservoir is drawn off to this share of it, and called low under this one.
       DRAWN_TO, LOW = 0.3, 0.25
-      # An action takes at most so long, s; cooling after a pass, s.
+      # An action, and all of one request, take at most so long, s; cooling after a pass, s.
       PIECE_S, COOLING_S = 60, 900
 
       # @return [Hash] all of it, and how far a nipple may be opened
       def self.to_h
         {
           pull_s: PULL_S, return_s: RETURN_S, push_ml_s: PUSH_ML_S, vacuum_mpa: VACUUM_MPA, crack_s: Mechanic::CRACK_S,
-          press: PRESS, cycle_s: CYCLE_S, drawn_to: DRAWN_TO, low: LOW, pass: pieces("descend", Lesson::PASS_S),
+          press: PRESS, cycle_s: CYCLE_S, piece_s: PIECE_S, drawn_to: DRAWN_TO, low: LOW, pass: pieces("descend", Lesson::PASS_S),
           cooling: pieces("wait", COOLING_S), openings: openings
         }
       end

@@ -41,7 +41,7 @@ module Sandbag
 
       def admit_promise(entry)
         at = entry.data["at"]
-        return if (Time.iso8601(at).year - Time.iso8601(entry.at).year).abs <= Wait::FAR_YEARS
+        return if Wait.near?(Time.iso8601(at), entry.at)
         raise Refusal.at("data/at", "“#{at}” is too far away", "within #{Wait::FAR_YEARS} years")
       rescue ArgumentError
         raise Refusal.at("data/at", "“#{at}” is no time", "a time such as 2026-03-14T17:00:00Z")

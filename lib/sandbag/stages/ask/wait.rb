@@ -16,12 +16,18 @@ module Sandbag
 
       # Nothing is waited for longer, nor promised. [default]
       FAR_YEARS = 5
+
+      # @param time [Time]; at [String] when it was entered
+      def self.near?(time, at)
+        (time.year - Time.iso8601(at).year).abs <= FAR_YEARS
+      end
+
       MORNING = "T08:00:00Z"
 
       def self.read(text, at)
         day = Day.read(text, after: Time.iso8601(at).to_date)
         time = day ? Time.iso8601("#{day.iso8601}#{MORNING}") : Time.iso8601(text).utc
-        return time.iso8601 if (time.year - Time.iso8601(at).year).abs <= FAR_YEARS
+        return time.iso8601 if near?(time, at)
         raise Refusal.at("data/until", "“#{text}” is too far away", "within #{FAR_YEARS} years")
       rescue ArgumentError
         raise Refusal.at("data/until", "“#{text}” is no day", Day::ACCEPTED)
