@@ -92,11 +92,8 @@ module App
       def taken(asked)
         halt_problem(415, "the body is #{request.media_type || "of no kind"}", "text/csv") unless
           request.media_type == "text/csv"
-        bytes = text_of_body
-        store.transaction do
-          list = yield bytes
-          list.to_h(asked["take"] ? list.take : false)
-        end
+        list = yield text_of_body
+        list.to_h(asked["take"] ? list.take(store) : false)
       end
 
       # @param text [String] a drawing

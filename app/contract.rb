@@ -19,8 +19,9 @@ module App
 
     attr_reader :document, :operations
 
+    # @return [Contract] read once in a process
     def self.load
-      new(YAML.safe_load_file(PATH))
+      @load ||= new(YAML.safe_load_file(PATH))
     end
 
     def initialize(document)

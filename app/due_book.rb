@@ -10,15 +10,12 @@ module App
       @store = store
       @shop = shop
       @today = today
+      @worked = {}.compare_by_identity
     end
 
     # @param circuit [Hash] row of the store; sheet [Sandbag::Circuit::Sheet] as it is now
     def write(circuit, sheet, machine = @store.machines.find(circuit[:machine_id]))
-      dues = Sandbag::Calendar::CircuitDues.new(sheet, machine_kind: machine[:kind], use: machine[:used_for],
-        shop_months: @shop.fluid_months, today: @today).to_a
-      @store.dues.write(circuit[:id], dues.map do |due|
-        {kind: due.kind, part: due.part || "", due_on: due.on.iso8601, label: due.label, why: due.why}
-      end)
+      @store.dues.write(circuit[:id], rows(sheet, machine))
     end
 
     # Every circuit of a machine: how it is used has changed, or it is new.
@@ -49,6 +46,21 @@ module App
         {id: "#{job[:id]}.#{place + 1}", label: date[:label], due_on: date[:on]}
       end
       @store.dues.add_rechecks(job[:id], job[:circuit_id], rows)
+    end
+
+    private
+
+    # Circuits that share one sheet, on machines of one kind and use, are worked out once.
+    def rows(sheet, machine)
+      @worked[sheet] ||= {}
+      @worked[sheet][machine.values_at(:kind, :used_for)] ||= work_out(sheet, machine)
+    end
+
+    def work_out(sheet, machine)
+      Sandbag::Calendar::CircuitDues.new(sheet, machine_kind: machine[:kind], use: machine[:used_for],
+        shop_months: @shop.fluid_months, today: @today).to_a.map do |due|
+        {kind: due.kind, part: due.part || "", due_on: due.on.iso8601, label: due.label, why: due.why}
+      end
     end
   end
 end

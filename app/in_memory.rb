@@ -3,7 +3,7 @@
 require "monitor"
 
 module App
-  # What is practised on: in memory only, none of it on record, the oldest forgotten.
+  # What is practised on: in memory only, none of it on record, the longest unused forgotten.
   class InMemory
     # @param most [Integer] that are kept; what [String] one of them is called
     def initialize(most, what)
@@ -30,7 +30,10 @@ module App
     # @yieldparam thing nobody else works on it meanwhile
     # Refuses an id that is not there any more.
     def work(id)
-      kept = @lock.synchronize { @kept.fetch(id) { raise Store::Missing.new(@what, id) } }
+      kept = @lock.synchronize do
+        found = @kept.delete(id) || raise(Store::Missing.new(@what, id))
+        @kept[id] = found
+      end
       kept.lock.synchronize { yield kept.thing }
     end
   end

@@ -8,12 +8,14 @@ module App
     #   take [Proc, nil] adds it
     Step = Struct.new(:line, :name, :does, :says, :take, keyword_init: true)
 
-    # @param list [#key, #prepare] given a row: what makes a thing the same; and what it says and how it is added
-    # @param rows [Array<ListFile::Row>]; here [Array] keys of what is here already
+    # @param list [#here, #key, #prepare] keys of what is here already; of a row: what makes a thing the same, and what
+    #   it says and how it is added
+    # @param rows [Array<ListFile::Row>]
     # @return [ListImport]
-    def self.through(list, rows, here)
+    def self.through(list, rows)
+      here = list.here
       known = here.to_h { |key| [key, true] }
-      new(rows.map { |row| step(list, row, known) })
+      new(list, here, rows.map { |row| step(list, row, known) })
     end
 
     def self.step(list, row, known)
@@ -33,15 +35,23 @@ module App
     end
     private_class_method :step, :say
 
-    # @param steps [Array<Step>]
-    def initialize(steps)
+    # @param list [#here]; here [Array] as it was when the steps were worked out; steps [Array<Step>]
+    def initialize(list, here, steps)
+      @list = list
+      @here = here
       @steps = steps
     end
 
+    # Everything is worked out by now: other writes wait only while the rows are written.
+    # @param store [Store::All]
     # @return [Boolean] something was taken in
-    def take
+    # Raises JobDesk::Busy where something was added since the list was read.
+    def take(store)
       return false if @steps.any? { |step| step.does == "refuse" }
-      @steps.each { |step| step.take&.call }
+      store.transaction do
+        raise JobDesk::Busy, "something was added while the list was read" if @list.here != @here
+        @steps.each { |step| step.take&.call }
+      end
       @steps.any?(&:take)
     end
 

@@ -22,13 +22,18 @@ module App
       @store = store
       @due_book = due_book
       @shop = shop
+      @sheets = {}
     end
 
     # @param bytes [String] CSV
     # @return [ListImport]
     def read(bytes)
-      here = @store.machines.all.map { |machine| same(machine[:name], machine[:mark]) }
-      ListImport.through(self, ListFile.new(bytes, COLUMNS, NEEDED).rows, here)
+      ListImport.through(self, ListFile.new(bytes, COLUMNS, NEEDED).rows)
+    end
+
+    # @return [Array] keys of the machines there are
+    def here
+      @store.machines.names.map { |name, mark| same(name, mark) }
     end
 
     # @param values [Hash] of a row
@@ -47,6 +52,7 @@ module App
       kind = pick("machine_kinds", values["kind"])
       use = pick("machine_uses", values.fetch("use", DAILY))
       templates = templates(kind, values["circuits"])
+      templates.each { |template| sheet(template) }
       [templates.map { |template| template["label"] }.join(", "), -> { add(values, kind, use, templates) }]
     end
 
@@ -80,9 +86,13 @@ module App
       texts = TEXTS.to_h { |column, _| [column.to_sym, values[column].to_s] }
       @store.machines.add(id: id, kind: kind["id"], used_for: use["id"], **texts)
       templates.each do |template|
-        sheet = @shop.limit(Sandbag::Circuit::Template.sheet(template["id"]))
-        circuit_record.add_new(id: SecureRandom.uuid, machine_id: id, name: template["label"], sheet: sheet)
+        circuit_record.add_new(id: SecureRandom.uuid, machine_id: id, name: template["label"], sheet: sheet(template))
       end
+    end
+
+    # Machines of one template start with one sheet.
+    def sheet(template)
+      @sheets[template["id"]] ||= @shop.limit(Sandbag::Circuit::Template.sheet(template["id"]))
     end
 
     def circuit_record

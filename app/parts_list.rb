@@ -25,8 +25,12 @@ module App
     # @param bytes [String] CSV
     # @return [ListImport]
     def read(bytes)
-      here = @desk.stock.items.values.reject(&:discarded).map { |item| same(item.kind, item.name, item.place) }
-      ListImport.through(self, ListFile.new(bytes, PartsList.columns, NEEDED).rows, here)
+      ListImport.through(self, ListFile.new(bytes, PartsList.columns, NEEDED).rows)
+    end
+
+    # @return [Array] keys of what is on the shelf
+    def here
+      @desk.stock.items.values.reject(&:discarded).map { |item| same(item.kind, item.name, item.place) }
     end
 
     # @param values [Hash] of a row

@@ -15,10 +15,14 @@ module App
     QUALITY = 85
     WHITE = [255, 255, 255].freeze
 
-    # Media type => first bytes of such a file, and its own reader: no other is tried.
+    # Media type => how such a file begins, and its own reader: no other is tried. A telephone's HEIC is named by the
+    # brand behind its length.
     KINDS = {
-      "image/png" => ["\x89PNG\r\n\x1A\n".b, :pngload_buffer],
-      "image/jpeg" => ["\xFF\xD8\xFF".b, :jpegload_buffer]
+      "image/png" => [/\A\x89PNG\r\n\x1A\n/n, :pngload_buffer],
+      "image/jpeg" => [/\A\xFF\xD8\xFF/n, :jpegload_buffer],
+      "image/webp" => [/\ARIFF.{4}WEBP/mn, :webpload_buffer],
+      "image/heic" => [/\A.{4}ftyp(?:heic|heix|mif1|msf1)/mn, :heifload_buffer],
+      "image/heif" => [/\A.{4}ftyp(?:heic|heix|mif1|msf1)/mn, :heifload_buffer]
     }.freeze
 
     attr_reader :width, :height, :jpeg
@@ -30,7 +34,7 @@ module App
       raise refusal("the photo is over 10 MB") if bytes.bytesize > MOST_BYTES
       magic, reader = KINDS[media_type]
       raise refusal("a photo is not sent as #{media_type || "nothing"}") unless magic
-      unless bytes.b.start_with?(magic)
+      unless bytes.b.match?(magic)
         raise refusal("this is no #{media_type.delete_prefix("image/").upcase}, whatever it is called")
       end
       ONE.synchronize { new(Vips::Image.public_send(reader, bytes, access: :sequential, fail_on: :truncated)) }
@@ -40,7 +44,7 @@ module App
 
     def self.refusal(message)
       Sandbag::Refusal.at("photo", message,
-        "a whole PNG or JPEG of up to 10 MB and #{MOST_PIXELS / 1_000_000} megapixels")
+        "a whole PNG, JPEG, WebP or HEIC of up to 10 MB and #{MOST_PIXELS / 1_000_000} megapixels")
     end
 
     # However many are sent at once, one is in memory.

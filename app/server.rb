@@ -27,6 +27,7 @@ module App
         use ReadableRequest
         use BodyLimit
         use SameSite
+        use Crowd
         map("/api/machines") { run MachinesApi.new(**parts) }
         map("/api/circuits") { run CircuitsApi.new(**parts) }
         map("/api/practice") { run PracticeApi.new(**parts) }

@@ -18,6 +18,11 @@ module Store
       @machines.order(:name, :id).map(&:compact)
     end
 
+    # @return [Array(String, String)] name and mark of each there is, retired ones too
+    def names
+      @machines.order(:name, :id).select_map(%i[name mark])
+    end
+
     # @param find [String, nil] words that name, owner's mark, place, note or a circuit's name must hold
     # @param kind [String, nil] of machine_kinds.yml
     # @return [Array<Hash>] in order of name, after a place in the list; retired ones only when asked for

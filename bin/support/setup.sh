@@ -69,6 +69,6 @@ port_is_free() {
 # The page's pure logic, held against what the core says where the core has a say.
 test_page() {
   say "page logic"
-  bundle exec ruby spec/support/page_cases.rb
+  bundle exec ruby spec/page/cases.rb
   (cd "$root/ui" && npm test --silent)
 }

@@ -46,6 +46,6 @@ RSpec.describe "The day", :browser do
 
   it "opens a job from its row" do
     session.all("ol[aria-label='Plan for today'] li a").first.click
-    expect(session.current_path).to start_with "/jobs/"
+    expect(session).to have_current_path(%r{^/jobs/})
   end
 end

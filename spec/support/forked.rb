@@ -9,6 +9,8 @@ class Forked < Served
 
   def boot
     Zeitwerk::Loader.eager_load_all
+    Sandbag::Tables.load_all
+    App::Contract.load
     # databases that other examples have open here are closed in the child, which opens its own
     SQLite3::ForkSafety.suppress_warnings!
     fork do

@@ -7,7 +7,7 @@ import { curvesOf, pointsOn } from "./hosePath";
 import { boxOf, overlap, placeLabels } from "./labelLayout";
 import { labelLines } from "./partLabel";
 
-/** Written by spec/support/page_cases.rb: a circuit from every template. */
+/** Written by spec/page/cases.rb: a circuit from every template. */
 const circuits = JSON.parse(readFileSync("../var/circuit_cases.json", "utf8")) as CircuitFigures[];
 const inches = new Units({ length: { unit: "in", factor: 1 / 25.4, extra_decimals: 2 } });
 

@@ -11,7 +11,7 @@ interface Case {
   in_turn: boolean[];
 }
 
-/** Written by spec/support/page_cases.rb: what the core counts after each entry. */
+/** Written by spec/page/cases.rb: what the core counts after each entry. */
 const { fresh, cases } = JSON.parse(readFileSync("../var/projection_cases.json", "utf8")) as {
   fresh: string[];
   cases: Case[];

@@ -7,7 +7,7 @@ require_relative "../../app/boot"
 require "json"
 require "fileutils"
 require "prop_check"
-Dir["#{__dir__}/{properties,sheets,jobs}.rb"].each { |file| require file }
+Dir["#{__dir__}/../support/{properties,sheets,jobs}.rb"].each { |file| require file }
 
 # A bleed under random hands: some entries the server has, the rest still on their way.
 class ProjectionCase
