@@ -22,6 +22,7 @@ gem "sqlite3", "~> 2.0"
 gem "zeitwerk", "~> 2.6.18"
 
 group :development do
+  gem "bundler-audit", "~> 0.9", require: false
   gem "capybara", "~> 3.40"
   gem "parallel_tests", "~> 4.7"
   gem "pdf-reader", "~> 2.12"

@@ -3,7 +3,7 @@
 require "vips"
 
 module App
-  # A photo that was sent, read by what it is and not by what it says it is, and written anew: turned upright, no
+  # A photo that was sent, read by what it is and not by what it says it is, and written again: turned upright, no
   # larger than a screen needs, nothing carried along. What is kept is always a plain JPEG.
   class Photo
     MOST_BYTES = BodyLimit::PHOTO_BYTES
@@ -15,15 +15,15 @@ module App
     QUALITY = 85
     WHITE = [255, 255, 255].freeze
 
-    # Media type => how such a file begins, and its own reader: no other is tried. A telephone's HEIC is named by the
-    # brand behind its length.
+    # Media type => how such a file begins, and its own reader: no other is tried. Those that libvips reads here; a
+    # phone's HEIC is named by the brand behind its length.
     KINDS = {
       "image/png" => [/\A\x89PNG\r\n\x1A\n/n, :pngload_buffer],
       "image/jpeg" => [/\A\xFF\xD8\xFF/n, :jpegload_buffer],
       "image/webp" => [/\ARIFF.{4}WEBP/mn, :webpload_buffer],
       "image/heic" => [/\A.{4}ftyp(?:heic|heix|mif1|msf1)/mn, :heifload_buffer],
       "image/heif" => [/\A.{4}ftyp(?:heic|heix|mif1|msf1)/mn, :heifload_buffer]
-    }.freeze
+    }.select { |_, (_, reader)| Vips.type_find("VipsForeignLoad", reader.to_s).positive? }.freeze
 
     attr_reader :width, :height, :jpeg
 

@@ -14,4 +14,11 @@ run.send_requests(Integer(ARGV.fetch(0, 20_000)))
 left = run.unreadable
 puts "seed #{run.seed}: #{run.statuses.sort.map { |status, count| "#{count} × #{status}" }.join(", ")}"
 puts run.faults, left
+
+# Photos as large as a camera makes them, one after another: what the whole run held at most.
+noise = Vips::Image.gaussnoise(6000, 4000, sigma: 60, mean: 128).cast(:uchar).bandjoin([40, 90])
+photo = noise.jpegsave_buffer(Q: 60)
+40.times { App::Photo.read(photo, "image/jpeg") }
+peak = File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024
+puts "40 photos of 24 MP, #{photo.bytesize / 1_048_576} MB each; at most #{peak} MB of memory"
 exit 1 if run.faults.any? || left.any?

@@ -19,12 +19,19 @@ module Store
       @database = database
     end
 
+    # What cannot be read is left out, and named in the list of what is damaged.
     # @param machine_id [String, nil] nil is the whole shop
     # @return [Enumerator<String>] pieces of one JSON document, the same for the same records
     def pieces(machine_id: nil)
       Enumerator.new do |out|
-        out << head(machine_id) << list("machines", machines(machine_id)) << "," << list("jobs", jobs(machine_id))
-        out << "," << list("shelf", machine_id ? [] : moves) << "}\n"
+        lost = []
+        machines = whole("machine", machines(machine_id), lost) { |row| machine_of(row) }
+        out << head(machine_id, lost) << list("machines", machines)
+        circuits = machines.flat_map { |machine| machine["circuits"].map { |circuit| circuit["id"] } }.to_set
+        jobs = whole("job", jobs(machine_id), lost) { |row| job_of(row) if circuits.include?(row[:circuit_id]) }
+        out << "," << list("jobs", jobs)
+        out << "," << list("shelf", machine_id ? [] : whole("move", moves, lost) { |row| move_of(row) })
+        out << (lost.any? ? ",#{list("damaged", lost)}}\n" : "}\n")
       end
     end
 
@@ -102,13 +109,14 @@ module Store
     # @return [Hash, nil] what is set under a name
     def setting(name)
       text = @database[:settings].where(name: name).get(:value)
-      text && JSON.parse(text)
+      text && Document.parsed(text)
     end
 
     private
 
-    def head(machine_id)
-      settings = machine_id ? {} : SETTINGS.to_h { |name| [name, setting(name)] }.compact
+    def head(machine_id, lost)
+      names = machine_id ? [] : SETTINGS.map { |name| {id: name} }
+      settings = whole("setting", names, lost) { |row| [row[:id], setting(row[:id])] }.to_h.compact
       start = {"format" => FORMAT, "version" => VERSION, "scope" => machine_id ? "machine" : "shop",
                "settings" => settings}
       "#{JSON.generate(start).delete_suffix("}")},"
@@ -118,10 +126,20 @@ module Store
       "#{JSON.generate(name)}:[#{rows.map { |row| JSON.generate(row) }.join(",")}]"
     end
 
+    # @yieldreturn [Object, nil] nil where a row rests on what is lost
+    # @return [Array] what each row says; a row that cannot be read is added to those that are lost
+    def whole(kind, rows, lost)
+      rows.filter_map do |row|
+        yield(row) || raise(Document::Damaged)
+      rescue Document::Damaged
+        lost << {"kind" => kind, "id" => row[:id]}
+        nil
+      end
+    end
+
     def machines(machine_id)
       rows = @database[:machines].order(:name, :id)
-      rows = rows.where(id: machine_id) if machine_id
-      rows.map { |row| machine_of(row) }
+      machine_id ? rows.where(id: machine_id) : rows
     end
 
     def jobs(machine_id)
@@ -130,17 +148,17 @@ module Store
         circuits = @database[:circuits].where(machine_id: machine_id).select(:id)
         rows = rows.where(circuit_id: circuits)
       end
-      rows.map { |row| job_of(row) }
+      rows
     end
 
     def moves
-      @database[:stock_moves].order(:position).map { |row| move_of(row) }
+      @database[:stock_moves].order(:position)
     end
 
     def machine_of(row)
       circuits = @database[:circuits].where(machine_id: row[:id]).order(Sequel.lit("rowid")).map do |circuit|
         comparisons = @database[:comparisons].where(circuit_id: circuit[:id], job_id: nil)
-        {**plain(circuit, %i[id name joined_to]), "sheet" => JSON.parse(circuit[:sheet]),
+        {**plain(circuit, %i[id name joined_to]), "sheet" => Document.parsed(circuit[:sheet]),
                                                   "comparisons" => comparisons_of(comparisons)}
       end
       training = (row[:training] == 1) ? 1 : nil
@@ -148,15 +166,17 @@ module Store
     end
 
     def job_of(row)
-      documents = row.slice(:sheet, :record).compact.transform_keys(&:to_s).transform_values { |text| JSON.parse(text) }
+      documents = row.slice(:sheet, :record).compact.transform_keys(&:to_s)
+        .transform_values { |text| Document.parsed(text) }
       # an open job's line on the Bench is worked out again
-      documents["headline"] = JSON.parse(row[:headline]) if row[:closed_at] && row[:headline]
+      documents["headline"] = Document.parsed(row[:headline]) if row[:closed_at] && row[:headline]
       {
         **plain(row, JOB), **documents,
         "entries" => @database[:entries].where(job_id: row[:id]).order(:position)
-          .map { |entry| {**plain(entry, ENTRY), "data" => JSON.parse(entry[:data])} },
+          .map { |entry| {**plain(entry, ENTRY), "data" => Document.parsed(entry[:data])} },
         "photos" => @database[:photos].where(job_id: row[:id]).order(:at, :id).map { |photo| photo_of(photo) },
-        "levers" => @database[:levers].where(job_id: row[:id]).order(:place).map { |lever| JSON.parse(lever[:body]) },
+        "levers" => @database[:levers].where(job_id: row[:id]).order(:place)
+          .map { |lever| Document.parsed(lever[:body]) },
         "rechecks" => @database[:rechecks].where(job_id: row[:id]).order(:id)
           .map { |recheck| plain(recheck, %i[id label due_on done_by]) },
         "comparisons" => comparisons_of(@database[:comparisons].where(job_id: row[:id]))
@@ -164,7 +184,7 @@ module Store
     end
 
     def comparisons_of(rows)
-      rows.order(:at, :id).map { |row| {**plain(row, %i[id name at]), "body" => JSON.parse(row[:body])} }
+      rows.order(:at, :id).map { |row| {**plain(row, %i[id name at]), "body" => Document.parsed(row[:body])} }
     end
 
     def photo_of(row)
@@ -172,7 +192,7 @@ module Store
     end
 
     def move_of(row)
-      {**plain(row, %i[id item kind at by]), "data" => JSON.parse(row[:data])}
+      {**plain(row, %i[id item kind at by]), "data" => Document.parsed(row[:data])}
     end
 
     # Nothing where nothing is.

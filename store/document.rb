@@ -54,12 +54,13 @@ module Store
       nil
     end
 
+    # @return [Hash] as it is stored, of whatever version
+    # Raises Damaged for text that is no document.
     def self.parsed(text)
       plain = JSON.parse(text)
       plain.is_a?(Hash) ? plain : raise(Damaged, "a record that is no object")
     rescue JSON::ParserError
       raise Damaged, "a record that is no JSON"
     end
-    private_class_method :parsed
   end
 end

@@ -41,6 +41,15 @@ RSpec.describe "Lists", :api do
       expect(ask(:get, "/machines")["items"].size).to eq 2
     end
 
+    it "are read again where something was added while they were read: nothing is added twice" do
+      shop = App::Memory.new.shop(store)
+      due_book = App::DueBook.new(store, shop, Date.new(2026, 3, 14))
+      read = App::MachineList.new(store, due_book, shop).read("name,kind\nMine,kart\n")
+      send_list("/machines", "name,kind\nMine,kart\n", take: true)
+      expect { read.take(store) }.to raise_error(App::JobDesk::Busy)
+      expect(ask(:get, "/machines")["items"].size).to eq 1
+    end
+
     it "come in whole or not at all, each wrong line with its reason" do
       answer = send_list("/machines", "name,kind\nGood,kart\nBad,boat\n", take: true)
       expect(told(answer)).to eq [[2, "add"], [3, "refuse"]]

@@ -51,6 +51,22 @@ RSpec.describe App::PhotosApi, :api do
     expect(refused("\xFF\xD8\xFF".b + "<html><script>", type: "image/jpeg", id: "p4").first).to eq 422
   end
 
+  {
+    "image/webp" => ->(image) { image.webpsave_buffer },
+    "image/heic" => ->(image) { image.heifsave_buffer(compression: :hevc) }
+  }.each do |type, written|
+    it "takes #{type} from a phone, and refuses half of one, or another file under that name" do
+      whole = written.call(picture(600, 400))
+      expect(send_photo(whole, type: type)).to include("width" => 600, "height" => 400)
+      expect(refused(whole[0, whole.bytesize / 2], type: type, id: "p2")).to eq [422,
+        "the picture is broken or cut short"]
+      expect(refused(picture.pngsave_buffer, type: type, id: "p3")).to eq [422,
+        "this is no #{type.delete_prefix("image/").upcase}, whatever it is called"]
+      get "/api/photos/p1"
+      expect(Vips::Image.jpegload_buffer(last_response.body).getpoint(5, 5).first).to be_within(8).of(200)
+    end
+  end
+
   it "holds one large picture in memory at a time" do
     inside = 0
     most = 0

@@ -97,7 +97,7 @@ function AddPhoto({ job, stage }: { job: Job; stage: Stage }) {
           <input
             id={field}
             type="file"
-            accept="image/png,image/jpeg"
+            accept="image/png,image/jpeg,image/webp,image/heic,image/heif"
             onChange={(event) => {
               const file = event.target.files?.[0];
               if (file) upload.mutate(file);

@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from "vitest";
-import { ANSWERS } from "../worker/agreed";
-import { keepAnswer } from "./answersKept";
+import { ANSWERS, PHOTOS } from "../worker/agreed";
+import { answersKept, forgetAnswers, keepAnswer } from "./answersKept";
 
 describe("an answer that came with an entry", () => {
   afterEach(() => vi.unstubAllGlobals());
@@ -13,7 +13,9 @@ describe("an answer that came with an entry", () => {
     await vi.waitFor(() => expect(put).toHaveBeenCalledTimes(1));
     expect(open).toHaveBeenCalledWith(ANSWERS);
     expect(put.mock.calls[0]?.[0]).toBe("/api/jobs/job-1/stages/bleed");
-    expect(put.mock.calls[0]?.[1].headers.get("content-type")).toBe("application/json");
+    const { headers } = put.mock.calls[0]![1];
+    expect(headers.get("content-type")).toBe("application/json");
+    expect(Date.now() - Date.parse(headers.get("date")!)).toBeLessThan(3_600_000);
   });
 
   it("that cannot be kept stops nothing", async () => {
@@ -25,5 +27,26 @@ describe("an answer that came with an entry", () => {
 
   it("is not kept where a browser keeps nothing", () => {
     expect(() => keepAnswer("/jobs/job-1", {})).not.toThrow();
+  });
+});
+
+describe("what a browser keeps of the record", () => {
+  afterEach(() => vi.unstubAllGlobals());
+
+  it("is counted and cleared: answers and photos, nothing else", async () => {
+    const stored = new Map([
+      [ANSWERS, ["/api/jobs", "/api/shelf"]],
+      [PHOTOS, ["/api/photos/1"]],
+      ["sandbag-page", ["/"]],
+    ]);
+    vi.stubGlobal("caches", {
+      has: async (name: string) => stored.has(name),
+      open: async (name: string) => ({ keys: async () => stored.get(name) }),
+      delete: async (name: string) => stored.delete(name),
+    });
+    expect(await answersKept()).toBe(3);
+    await forgetAnswers();
+    expect(await answersKept()).toBe(0);
+    expect([...stored.keys()]).toEqual(["sandbag-page"]);
   });
 });

@@ -13,6 +13,7 @@ import { Archive } from "../pieces/Archive";
 import { useTitle } from "../kit/useTitle";
 import { Schools } from "./Schools";
 import { People } from "./People";
+import { KeptHere } from "./KeptHere";
 import { Prices } from "./Prices";
 
 export function ShopPage() {
@@ -162,8 +163,10 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
         </Panel>
       </Split>
       <Panel>
-        <h2>The record goes out and comes back</h2>
+        <h2>Export and import</h2>
         <Archive />
+        <h2>This browser</h2>
+        <KeptHere />
       </Panel>
     </Page>
   );

@@ -4,7 +4,7 @@ import { ExpirationPlugin } from "workbox-expiration";
 import { registerRoute } from "workbox-routing";
 import { CacheFirst, NetworkFirst } from "workbox-strategies";
 import type { WorkboxPlugin } from "workbox-core/types";
-import { ANSWERS, KEEP_ROOMS, TIME } from "./agreed";
+import { ANSWERS, KEEP_ROOMS, KEPT_S, PHOTOS, TIME } from "./agreed";
 
 // Keeps the page and the last answers at hand, so that a reload while the server is away still shows the job.
 // The network always comes first: nothing old is shown while the server answers.
@@ -18,6 +18,8 @@ const KEPT_BEFORE = ["sandbag-1"];
 
 const whole = new CacheableResponsePlugin({ statuses: [200] });
 const pruned = (maxEntries: number) => new ExpirationPlugin({ maxEntries, purgeOnQuotaError: true });
+const records = (maxEntries: number) =>
+  new ExpirationPlugin({ maxEntries, maxAgeSeconds: KEPT_S, purgeOnQuotaError: true });
 
 /** Whatever page of Sandbag is opened, it is the same one. */
 const onePage: WorkboxPlugin = { cacheKeyWillBeUsed: () => Promise.resolve("/") };
@@ -48,12 +50,12 @@ registerRoute(
     request.mode !== "navigate" &&
     url.pathname.startsWith("/api/") &&
     !url.pathname.startsWith("/api/photos/"),
-  new NetworkFirst({ cacheName: ANSWERS, plugins: [whole, timeless, pruned(300)] }),
+  new NetworkFirst({ cacheName: ANSWERS, plugins: [whole, timeless, records(300)] }),
 );
 registerRoute(
   ({ request, url }) =>
     isRead(request) && request.mode !== "navigate" && url.pathname.startsWith("/api/photos/"),
-  new CacheFirst({ cacheName: "sandbag-photos", plugins: [whole, pruned(60)] }),
+  new CacheFirst({ cacheName: PHOTOS, plugins: [whole, records(60)] }),
 );
 
 self.addEventListener("install", (event) => {
