@@ -149,4 +149,87 @@ RSpec.describe "Contradictions", :api do
     said("ask", "at", places: ["far_end.left_caliper"])
     expect(stop).to eq ""
   end
+
+  describe "a bleeding method that pushes back, and ABS" do
+    def abs(value) = said("ask", "intake", question: "abs", value: value)
+
+    before { ready("j") }
+
+    it "the method first: what may be done is judged as things stand now" do
+      expect(said("bleed", "method", method: "push_back")).to eq 201
+      look_before_fluid("j")
+      expect(said("bleed", "run", ml: 0.5)).to eq 201
+      abs("fitted")
+      answer = entry("j", "bleed", "run", {ml: 0.5})
+      expect([last_response.status, answer.to_s]).to match [422, /ABS/]
+    end
+
+    it "ABS first: the record has to say it too, and then the method is refused at its field" do
+      abs("fitted")
+      expect(stop).to include "different things about ABS"
+      ask(:patch, "/circuits/c", {changes: [{part: "vehicle", field: "abs", value: "fitted", source: "measured"}]})
+      answer_stops("j")
+      said("ask", "finding", finding: "abs_state", value: "clear")
+      expect(stop).to eq ""
+      answer = entry("j", "bleed", "method", {method: "push_back"})
+      expect([last_response.status, pointers(answer)]).to eq [422, ["data/method"]]
+    end
+
+    it "through an archive" do
+      answer = through_an_archive(["ask", "intake", {"question" => "abs", "value" => "fitted"}],
+        ["bleed", "method", {"method" => "push_back"}], ["bleed", "run", {"ml" => 0.5}])
+      expect(answer["refused"].map { |each| each["kind"] }).to include "method"
+    end
+  end
+
+  describe "linked brakes, and an order" do
+    before { ready("j") }
+
+    def linked = said("ask", "intake", question: "linked", value: "linked")
+
+    it "linked first: nothing moves before the order of the service information stands" do
+      linked
+      answer = entry("j", "bleed", "stroke")
+      expect([last_response.status, answer.to_s]).to match [422, /order of the service information/]
+      points = stage("j", "bleed")["points"].map { |point| point["id"] }
+      expect(said("bleed", "order", points: points.first(1))).to eq 422
+      expect([said("bleed", "order", points: points.reverse), said("bleed", "stroke")]).to eq [201, 201]
+      expect(stage("j", "bleed")["points"].map { |point| point["id"] }).to eq points.reverse
+    end
+
+    it "an order first: none is wanted where nothing is linked, and one stroke taken before it was known stands" do
+      expect(said("bleed", "order", points: ["nip_left"])).to eq 422
+      expect([said("bleed", "stroke"), linked]).to eq [201, 201]
+      expect(said("bleed", "stroke")).to eq 422
+      expect(stage("j", "bleed")["total_strokes"]).to eq 1
+    end
+
+    it "through an archive" do
+      answer = through_an_archive(["ask", "intake", {"question" => "linked", "value" => "linked"}],
+        ["bleed", "stroke", {}])
+      expect(answer["refused"].map { |each| each["kind"] }).to eq ["stroke"]
+    end
+  end
+
+  describe "an open nipple, and a lever that is read" do
+    before { ready("j") }
+
+    def open_nipple = %w[hold open].map { |beat| said("bleed", "beat", beat: beat) }.last
+
+    def read = said("feel", "reading", force: 40, travel: 12)
+
+    it "open first: nothing can be read" do
+      expect(open_nipple).to eq 201
+      answer = entry("j", "feel", "reading", {force: 40, travel: 12})
+      expect([last_response.status, answer.to_s]).to match [422, /open/]
+      expect(said("feel", "hold", creep: 0.2)).to eq 422
+    end
+
+    it "read first: what was read before it was opened no longer counts" do
+      expect(read).to eq 201
+      expect(stage("j", "feel")["readings"].size).to eq 1
+      open_nipple
+      expect(stage("j", "feel")["readings"]).to eq []
+    end
+  end
 end
