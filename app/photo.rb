@@ -37,7 +37,12 @@ module App
       unless bytes.b.match?(magic)
         raise refusal("this is no #{media_type.delete_prefix("image/").upcase}, whatever it is called")
       end
-      ONE.synchronize { new(Vips::Image.public_send(reader, bytes, access: :sequential, fail_on: :truncated)) }
+      ONE.synchronize do
+        new(Vips::Image.public_send(reader, bytes, access: :sequential, fail_on: :truncated))
+      ensure
+        # Ruby does not see how much libvips holds, and would let many pictures pile up
+        GC.start
+      end
     rescue Vips::Error
       raise refusal("the picture is broken or cut short")
     end

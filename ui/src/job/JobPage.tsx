@@ -5,6 +5,7 @@ import { Navigate, useParams } from "react-router";
 import styled from "styled-components";
 import { Loaded } from "../kit/Loaded";
 import { Quiet } from "../kit/layout";
+import { PHONE } from "../kit/tokens";
 import { useTitle } from "../kit/useTitle";
 import type { Job } from "../server/api";
 import { jobQuery, stageQuery } from "../server/queries";
@@ -26,6 +27,10 @@ const Frame = styled.div`
   @media (max-width: 60rem) {
     grid-template-columns: 10.5rem minmax(0, 1fr);
   }
+  @media ${PHONE} {
+    grid-template-columns: minmax(0, 1fr);
+    align-content: start;
+  }
 `;
 
 const Work = styled.main`
@@ -34,6 +39,9 @@ const Work = styled.main`
   gap: 1.1rem;
   align-content: start;
   min-width: 0;
+  @media ${PHONE} {
+    padding: 0.75rem 0.75rem 2rem;
+  }
 `;
 
 export function JobPage() {
@@ -48,7 +56,7 @@ function JobFrame({ job, stage }: { job: Job; stage: string | undefined }) {
   if (shown !== stage) return <Navigate to={`/jobs/${job.id}/${shown}`} replace />;
   return (
     <Frame>
-      <Spine job={job} />
+      <Spine job={job} shown={shown} />
       <Work>
         <JobHead job={job} stage={shown} />
         <Suspense fallback={<Quiet>Fetching…</Quiet>}>

@@ -1,6 +1,8 @@
+import { useEffect, useRef } from "react";
 import { NavLink } from "react-router";
 import styled, { useTheme } from "styled-components";
-import type { Job } from "../server/api";
+import type { Job, Stage } from "../server/api";
+import { PHONE } from "../kit/tokens";
 import { SpineCap, SpineFitting, SpineNipple } from "../drawings/SpineParts";
 import { stageNames } from "../words/stages";
 
@@ -37,20 +39,56 @@ const Line = styled.nav`
     color: ${(p) => p.theme.quiet};
     font-size: 0.9rem;
   }
+  @media ${PHONE} {
+    padding: 0.35rem 0.75rem 0;
+    border-right: 0;
+    border-bottom: 1px solid ${(p) => p.theme.line};
+    overflow-x: auto;
+    > svg {
+      display: none;
+    }
+    ol {
+      display: flex;
+    }
+    /* the drawing lies on its side: as wide as it was high, so that the line goes on from one to the next */
+    a {
+      flex-direction: column;
+      gap: 0;
+      width: 3.6rem;
+      padding: 0 0 0.35rem;
+      border-radius: 0.5rem 0.5rem 0 0;
+      text-align: center;
+    }
+    a svg {
+      width: 2.4rem;
+      height: 3.6rem;
+      margin: -0.6rem 0;
+      transform: rotate(-90deg);
+    }
+    strong {
+      font-size: 0.9rem;
+    }
+    small {
+      font-size: 0.8rem;
+    }
+  }
 `;
 
 const WORDS = { done: "done", current: "now", ahead: "to come" };
 
 /** The job drawn as its own hydraulic line: reservoir, a fitting for each stage, nipple. */
-export function Spine({ job }: { job: Job }) {
+export function Spine({ job, shown }: { job: Job; shown: Stage }) {
   const theme = useTheme();
+  const here = useRef<HTMLLIElement>(null);
+  // on a phone the line is longer than the screen
+  useEffect(() => here.current?.scrollIntoView({ block: "nearest", inline: "center" }), [shown]);
   const word = (stage: Job["stages"][number]) => (stage.unresolved ? "unresolved" : WORDS[stage.status]);
   return (
     <Line aria-label="Stages of this job">
       <SpineCap theme={theme} />
       <ol>
         {job.stages.map((stage, index) => (
-          <li key={stage.id}>
+          <li key={stage.id} ref={stage.id === shown ? here : undefined}>
             <NavLink to={`/jobs/${job.id}/${stage.id}`} replace>
               <SpineFitting
                 theme={theme}

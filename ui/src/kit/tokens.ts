@@ -84,3 +84,6 @@ export const fluidLooks: Record<string, string> = {
 };
 
 export const space = (steps: number): string => `${steps * 0.5}rem`;
+
+/** Widths at which a page lies down: a phone, or any screen at twice its size; a tablet. */
+export const PHONE = "(max-width: 40rem)";

@@ -1,6 +1,7 @@
 import { NavLink, Outlet } from "react-router";
 import styled from "styled-components";
 import { Button } from "../kit/Button";
+import { PHONE } from "../kit/tokens";
 import { useBenchLight } from "../kit/useBenchLight";
 import { OutboxFaults } from "./OutboxFaults";
 import { OutboxStatus } from "./OutboxStatus";
@@ -29,6 +30,22 @@ const Bar = styled.header`
   }
   nav a.active {
     border-bottom-color: ${(p) => p.theme.fresh};
+  }
+  @media ${PHONE} {
+    flex-wrap: wrap;
+    gap: 0 0.75rem;
+    padding: 0.2rem 0.75rem 0;
+    justify-content: space-between;
+    nav {
+      order: 1;
+      flex: 1 0 100%;
+      gap: 0;
+      justify-content: space-between;
+    }
+    nav a {
+      padding: 0 0.15rem;
+      font-size: 0.95rem;
+    }
   }
 `;
 
