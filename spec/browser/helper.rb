@@ -46,6 +46,12 @@ module AtTheBench
     session.evaluate_async_script("window.sandbagClock.move(1000 * arguments[0]).then(arguments[1])", seconds)
   end
 
+  # As on a device of this width: a window is never narrower than 500 px.
+  def screen_of(width, height)
+    session.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height,
+      deviceScaleFactor: 1, mobile: false)
+  end
+
   # Opens an address and waits for all that stands there.
   def open_page(path)
     session.visit(served.url + path)

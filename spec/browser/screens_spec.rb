@@ -8,9 +8,8 @@ RSpec.describe "Every screen", :browser do
     "ask" => "/jobs/job-clutch/ask",
     "a stopped job" => "/jobs/job-tourer-rear/ask", "choose" => "/jobs/job-tourer-front/choose",
     "choose with a kit" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip",
-    "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build", "sizer" => "/sizer",
-    "shop" => "/shop", "bleed" => "/jobs/job-tourer-front/bleed",
-    "feel" => "/jobs/job-kart/feel", "feel of a clutch" => "/jobs/job-clutch/feel", "close" => "/jobs/job-kart/close",
+    "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build",
+    "fit" => "/jobs/job-scree-front/fit", "sizer" => "/sizer", "practice" => "/practice", "shop" => "/shop", "bleed" => "/jobs/job-tourer-front/bleed", "feel" => "/jobs/job-kart/feel", "feel of a clutch" => "/jobs/job-clutch/feel", "close" => "/jobs/job-kart/close",
     "a signed job" => "/jobs/job-bicycle/close", "nothing" => "/nowhere"
   }.freeze
 
@@ -27,11 +26,36 @@ RSpec.describe "Every screen", :browser do
     expect(browser_faults).to be_empty
   end
 
-  it "fits a narrow tablet without scrolling sideways", window: [820, 1100] do
-    screens.each do |screen, path|
-      open_page path
-      expect(session.evaluate_script("document.documentElement.scrollWidth <= innerWidth")).to be(true), screen
+  # @return [Array<String>] what stands out of the page on the right, of those that reach furthest
+  def out_of_page
+    session.evaluate_script(<<~JS)
+      document.documentElement.scrollWidth <= innerWidth ? [] :
+        [...document.querySelectorAll("body *")].filter((each) => each.getBoundingClientRect().right > innerWidth + 1)
+          .slice(-3).map((each) => each.tagName + " " + each.textContent.slice(0, 40))
+    JS
+  end
+
+  {"a narrow tablet" => [820, 1100], "a screen at twice its size" => [640, 400], "a phone" => [390, 844]}
+    .each do |device, (width, height)|
+      it "fits #{device} without scrolling sideways" do
+        screen_of(width, height)
+        wide = screens.filter_map do |screen, path|
+          open_page path
+          "#{screen}: #{out_of_page.join("; ")}" if out_of_page.any?
+        end
+        expect(wide).to eq []
+      end
     end
+
+  it "has nothing for axe to find on a phone" do
+    screen_of(390, 844)
+    open_page "/"
+    theme("dark")
+    found = screens.flat_map do |screen, path|
+      open_page path
+      axe_violations.map { |violation| "#{screen}: #{violation}" }
+    end
+    expect(found).to be_empty, found.join("\n")
   end
 
   it "has targets of at least 48 px where a glove aims" do

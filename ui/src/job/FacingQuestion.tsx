@@ -28,6 +28,10 @@ const Way = styled.button<{ $picked: boolean }>`
   background: ${(p) => (p.$picked ? p.theme.actSoft : p.theme.panel)};
   color: inherit;
   cursor: pointer;
+  svg {
+    max-width: 100%;
+    height: auto;
+  }
   &:hover {
     border-color: ${(p) => p.theme.focus};
   }

@@ -1,4 +1,5 @@
 import styled from "styled-components";
+import { PHONE } from "./tokens";
 
 export type MarkKind = "good" | "warn" | "stop" | "quiet";
 
@@ -17,6 +18,9 @@ const Word = styled.span<{ $kind: MarkKind }>`
   border-radius: 2rem;
   font-weight: 650;
   white-space: nowrap;
+  @media ${PHONE} {
+    white-space: normal;
+  }
   color: ${(p) => (p.$kind === "quiet" ? p.theme.quiet : p.theme[p.$kind])};
   background: ${(p) =>
     ({ good: p.theme.goodSoft, warn: p.theme.warnSoft, stop: p.theme.stopSoft, quiet: p.theme.sunk })[

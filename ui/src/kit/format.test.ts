@@ -1,5 +1,5 @@
-import { describe, expect, it } from "vitest";
-import { clockAt, minutesTo, timeOn } from "./format";
+import { afterEach, describe, expect, it, vi } from "vitest";
+import { clockAt, daySaid, minutesTo, timeOn, whenSaid } from "./format";
 import { money, moneyTyped } from "./money";
 
 const day = new Date(2026, 10, 27, 14, 10, 20);
@@ -47,5 +47,18 @@ describe("a sum", () => {
       "US$0.00",
     ]);
     expect([moneyTyped(123456), moneyTyped(5)]).toEqual(["1234.56", "0.05"]);
+  });
+});
+
+describe("a day", () => {
+  afterEach(() => {
+    vi.useRealTimers();
+  });
+
+  it("is said with its year only where that is another one", () => {
+    vi.useFakeTimers({ now: new Date("2026-11-30T12:00:00Z") });
+    expect([daySaid("2026-10-30"), daySaid("2027-01-31")]).toEqual(["30 Oct", "31 Jan 2027"]);
+    expect(whenSaid("2025-03-04T09:05:00")).toBe("4 Mar 2025, 09:05");
+    expect(whenSaid("2026-03-04T09:05:00")).toBe("4 Mar, 09:05");
   });
 });

@@ -14,18 +14,20 @@ export function change(percent: number): string {
   return `${percent >= 0.5 ? "+" : ""}${text} %`;
 }
 
-/** A day, as a date in words. */
+/** A day, as a date in words; with its year where that is another than this one. */
 export function daySaid(iso: string): string {
-  return new Date(iso).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
+  const day = new Date(iso);
+  const isThisYear = day.getFullYear() === new Date().getFullYear();
+  return day.toLocaleDateString("en-GB", {
+    day: "numeric",
+    month: "short",
+    ...(isThisYear ? {} : { year: "numeric" }),
+  });
 }
 
 export function whenSaid(iso: string): string {
-  return new Date(iso).toLocaleString("en-GB", {
-    day: "numeric",
-    month: "short",
-    hour: "2-digit",
-    minute: "2-digit",
-  });
+  const time = new Date(iso).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
+  return `${daySaid(iso)}, ${time}`;
 }
 
 /** Minutes after a moment, as a clock on the wall says it. */

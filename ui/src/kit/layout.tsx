@@ -65,36 +65,6 @@ export const Big = styled.p<{ $size?: string }>`
   }
 `;
 
-export const Table = styled.table`
-  width: 100%;
-  border-collapse: collapse;
-  th,
-  td {
-    padding: 0.45rem 0.7rem;
-    @media (max-width: 60rem) {
-      padding: 0.45rem 0.35rem;
-    }
-    text-align: right;
-    border-bottom: 1px solid ${(p) => p.theme.line};
-    vertical-align: baseline;
-    white-space: nowrap;
-  }
-  .words,
-  tbody:first-child td:first-child {
-    white-space: normal;
-  }
-  th {
-    font-weight: 600;
-    color: ${(p) => p.theme.quiet};
-    font-size: 0.9rem;
-  }
-  th:first-child,
-  td:first-child,
-  .words {
-    text-align: left;
-  }
-`;
-
 /** The one thing to do now, readable from two metres. */
 export const Headline = styled.p`
   font-size: 2.1rem;

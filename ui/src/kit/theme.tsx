@@ -23,6 +23,7 @@ const Global = createGlobalStyle`
   h2 { font-size: 1.2rem; line-height: 1.25; font-weight: 700; }
   h3 { font-size: 1rem; font-weight: 700; }
   ul, ol { list-style: none; }
+  svg { max-width: 100%; }
   a { color: ${(p) => p.theme.act}; text-underline-offset: 0.2em; }
   button, input, select, textarea { font: inherit; color: inherit; }
   summary { display: list-item; padding: 0.75rem 0; cursor: pointer; font-weight: 650; }

@@ -2,7 +2,8 @@ import { useUnits } from "../server/useUnits";
 import type { CircuitFigures as Figures } from "../server/api";
 import { LeverCurve } from "../drawings/LeverCurve";
 import { figure } from "../kit/format";
-import { Quiet, Table } from "../kit/layout";
+import { Quiet } from "../kit/layout";
+import { Table } from "../kit/Table";
 
 export function CircuitFigures({ figures }: { figures: Figures }) {
   const units = useUnits();

@@ -7,6 +7,7 @@ import { stageNames } from "../words/stages";
 import { waitSaid } from "../words/waitSaid";
 import { whenSaid } from "../kit/format";
 import { Mark } from "../kit/Mark";
+import { PHONE } from "../kit/tokens";
 import { useNow } from "../kit/useNow";
 
 const Item = styled.li`
@@ -20,6 +21,10 @@ const Item = styled.li`
     color: inherit;
     text-decoration: none;
     border-radius: 0.4rem;
+    @media ${PHONE} {
+      grid-template-columns: minmax(0, 1fr);
+      padding: 0.6rem 0.2rem;
+    }
   }
   a:hover {
     background: ${(p) => p.theme.actSoft};

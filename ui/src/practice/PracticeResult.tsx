@@ -1,5 +1,6 @@
 import { figure } from "../kit/format";
-import { Quiet, Table } from "../kit/layout";
+import { Quiet } from "../kit/layout";
+import { Table } from "../kit/Table";
 import { Mark } from "../kit/Mark";
 import type { PracticeResult as Result } from "../server/api";
 import { useUnits } from "../server/useUnits";

@@ -2,6 +2,7 @@ import styled from "styled-components";
 import type { Knowledge, ShelfItem } from "../server/api";
 import { useUnits } from "../server/useUnits";
 import { BottleDrawing } from "../drawings/BottleDrawing";
+import { daySaid } from "../kit/format";
 import { Panel, Quiet } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { BottleActions } from "./BottleActions";
@@ -9,7 +10,7 @@ import { Promised } from "./Promised";
 
 const List = styled.ul`
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(23rem, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(23rem, 100%), 1fr));
   gap: 1.2rem;
 `;
 
@@ -67,9 +68,9 @@ export function Bottles({ items, knowledge }: { items: ShelfItem[]; knowledge: K
 
 function dates(item: ShelfItem): string {
   const parts = [
-    item.opened_on ? `opened ${item.opened_on}` : undefined,
-    item.bottle?.use_by ? `use by ${item.bottle.use_by}` : undefined,
-    item.bottle?.discard_on ? `discard ${item.bottle.discard_on}` : undefined,
+    item.opened_on ? `opened ${daySaid(item.opened_on)}` : undefined,
+    item.bottle?.use_by ? `use by ${daySaid(item.bottle.use_by)}` : undefined,
+    item.bottle?.discard_on ? `discard ${daySaid(item.bottle.discard_on)}` : undefined,
   ];
   return parts.filter(Boolean).join(", ");
 }

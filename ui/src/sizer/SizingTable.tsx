@@ -4,7 +4,8 @@ import type { Candidate, SizingRow } from "../server/api";
 import { useUnits } from "../server/useUnits";
 import { Button } from "../kit/Button";
 import { change, figure } from "../kit/format";
-import { Row, Table } from "../kit/layout";
+import { Row } from "../kit/layout";
+import { Table } from "../kit/Table";
 import { Mark, Sign } from "../kit/Mark";
 import { rowName } from "../words/cylinderNames";
 

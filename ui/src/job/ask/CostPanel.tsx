@@ -1,6 +1,7 @@
 import type { Ask } from "../../server/api";
 import { money } from "../../kit/money";
-import { Big, Panel, Quiet, Table } from "../../kit/layout";
+import { Big, Panel, Quiet } from "../../kit/layout";
+import { Table } from "../../kit/Table";
 
 /** Minutes and money of the route, and kit against whole unit. */
 export function CostPanel({ costs }: { costs: Ask["costs"] }) {

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { Bleed, BleedSupposed, Job } from "../../server/api";
 import { bleedVerdictsQuery } from "../../server/queries";
 import { figure } from "../../kit/format";
-import { Table } from "../../kit/layout";
+import { Table } from "../../kit/Table";
 
 interface Props {
   job: Job;

@@ -3,7 +3,8 @@ import styled from "styled-components";
 import type { Knowledge, MatrixRow } from "../../server/api";
 import { knowledgeQuery } from "../../server/queries";
 import { FoldingPanel } from "../../kit/FoldingPanel";
-import { Quiet, Table } from "../../kit/layout";
+import { Quiet } from "../../kit/layout";
+import { Table } from "../../kit/Table";
 import { Sign } from "../../kit/Mark";
 import type { MarkKind } from "../../kit/Mark";
 

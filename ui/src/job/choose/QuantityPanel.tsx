@@ -2,7 +2,8 @@ import { useUnits } from "../../server/useUnits";
 import type { Choose, Job, Supplies } from "../../server/api";
 import { Choice } from "../../kit/Choice";
 import { FoldingPanel } from "../../kit/FoldingPanel";
-import { Big, Quiet, Row, Table } from "../../kit/layout";
+import { Big, Quiet, Row } from "../../kit/layout";
+import { Table } from "../../kit/Table";
 import { Notice } from "../../kit/Notice";
 import { useEntries } from "../useEntries";
 

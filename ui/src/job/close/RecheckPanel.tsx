@@ -1,5 +1,6 @@
 import { daySaid } from "../../kit/format";
-import { Panel, Quiet, Table } from "../../kit/layout";
+import { Panel, Quiet } from "../../kit/layout";
+import { Table } from "../../kit/Table";
 import type { Close } from "../../server/api";
 
 /** What is looked at again, and when; what a calendar knows stands on the Bench on its day. */

@@ -1,7 +1,8 @@
 import type { Feel } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
 import { daySaid, figure } from "../../kit/format";
-import { Panel, Quiet, Table } from "../../kit/layout";
+import { Panel, Quiet } from "../../kit/layout";
+import { Table } from "../../kit/Table";
 import type { Units } from "../../kit/units";
 
 type Change = NonNullable<Feel["changes"]>[number];

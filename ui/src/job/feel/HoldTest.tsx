@@ -4,7 +4,8 @@ import type { Control, Feel } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Quiet, Row, Table } from "../../kit/layout";
+import { Panel, Quiet, Row } from "../../kit/layout";
+import { Table } from "../../kit/Table";
 import { Mark } from "../../kit/Mark";
 import { MeasuredLength } from "../MeasuredLength";
 

@@ -1,6 +1,7 @@
 import { useUnits } from "../../server/useUnits";
 import type { Feel } from "../../server/api";
-import { Quiet, Table } from "../../kit/layout";
+import { Quiet } from "../../kit/layout";
+import { Table } from "../../kit/Table";
 import { MeasuredLength } from "../MeasuredLength";
 
 interface Props {

@@ -2,7 +2,8 @@ import { useUnits } from "../../server/useUnits";
 import type { Feel } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { figure } from "../../kit/format";
-import { Row, Table } from "../../kit/layout";
+import { Row } from "../../kit/layout";
+import { Table } from "../../kit/Table";
 import { Mark } from "../../kit/Mark";
 
 interface Props {
