@@ -3,6 +3,11 @@
 module Sandbag
   # How the words of the tables are set into a sentence. What a user typed is never changed.
   module Wording
+    # @return [String] as the start of a sentence
+    def self.sentence(words)
+      words.sub(/\A\p{Ll}/, &:upcase)
+    end
+
     # A label as it stands inside a sentence: "Seal kit" becomes "seal kit", "ABS lamp" and "DOT 4" stay.
     # @param label [String] of a table
     def self.inside(label)

@@ -31,10 +31,15 @@ module Sandbag
         raise Refusal.at(pointer, "#{name} is a #{label}: no #{label} #{POWERS.fetch(power)}", accepted(power))
       end
 
+      # @return [Array<String>] names of those whose role has a power; nil takes anybody
+      def able(power)
+        list.select { |row| power.nil? || Tables.find("roles", row["role"])[power] }.map { |row| row["name"] }
+      end
+
       private
 
       def accepted(power)
-        able = list.select { |row| power.nil? || Tables.find("roles", row["role"])[power] }.map { |row| row["name"] }
+        able = able(power)
         able.empty? ? "a person with that role, under Shop" : able.join(", ")
       end
 

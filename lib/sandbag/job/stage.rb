@@ -70,11 +70,12 @@ module Sandbag
         self.class.module_parent::Admission.new(self).admit(entry)
       end
 
-      # @return [Hash] what the stage shows: shapes, figures in the core's units, words, cautions, and what can be
-      #   taken back
+      # @return [Hash] what the stage shows: shapes, figures in the core's units, words, what can be done now, cautions,
+      #   and what can be taken back
       def view
         {
           **self.class.module_parent::View.new(self).to_h,
+          now: self.class.module_parent::Now.new(self).to_a,
           cautions: Circuit::Advice.cautions(id, job.sheet, hard_use: job.hard_use?),
           recent: entries.recent(RECENT)
         }

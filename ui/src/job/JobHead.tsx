@@ -1,9 +1,11 @@
 import { Link } from "react-router";
 import styled from "styled-components";
 import type { Job, Stage } from "../server/api";
+import { Button } from "../kit/Button";
 import { Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { Notice } from "../kit/Notice";
+import { useHotkeys } from "../kit/useHotkeys";
 import { RefusedEntries } from "./RefusedEntries";
 import { Worker } from "./Worker";
 import { stageNames, stageQuestions } from "../words/stages";
@@ -26,7 +28,15 @@ const Head = styled.header`
   }
 `;
 
-export function JobHead({ job, stage }: { job: Job; stage: Stage }) {
+interface Props {
+  job: Job;
+  stage: Stage;
+  /** Opens the one thing to do now over the whole screen. */
+  onBench: () => void;
+}
+
+export function JobHead({ job, stage, onBench }: Props) {
+  useHotkeys({ v: job.signed ? undefined : onBench });
   return (
     <>
       <Head>
@@ -39,6 +49,11 @@ export function JobHead({ job, stage }: { job: Job; stage: Stage }) {
             {job.machine.name}: {job.circuit.name}
           </Link>
           {job.signed ? null : <Worker />}
+          {job.signed ? null : (
+            <Button hotkey="V" onPress={onBench}>
+              Bench view
+            </Button>
+          )}
           {job.signed ? <Mark kind="good">Signed off</Mark> : null}
         </Row>
       </Head>

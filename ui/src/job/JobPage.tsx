@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense } from "react";
+import { lazy, Suspense, useState } from "react";
 import type { ComponentType } from "react";
 import { Navigate, useParams } from "react-router";
 import styled from "styled-components";
@@ -10,6 +10,7 @@ import { useTitle } from "../kit/useTitle";
 import type { Job } from "../server/api";
 import { jobQuery, stageQuery } from "../server/queries";
 import { stageNames } from "../words/stages";
+import { BenchView } from "./benchview/BenchView";
 import { Cautions } from "./Cautions";
 import { JobHead } from "./JobHead";
 import { Spine } from "./Spine";
@@ -53,12 +54,14 @@ export function JobPage() {
 function JobFrame({ job, stage }: { job: Job; stage: string | undefined }) {
   const shown = job.stages.find((each) => each.id === stage)?.id ?? job.current;
   useTitle(`${job.machine.name} · ${stageNames[shown]}`);
+  const [isBench, setBench] = useState(false);
   if (shown !== stage) return <Navigate to={`/jobs/${job.id}/${shown}`} replace />;
+  if (isBench) return <BenchView job={job} stage={shown as Shown} onLeave={() => setBench(false)} />;
   return (
     <Frame>
       <Spine job={job} shown={shown} />
       <Work>
-        <JobHead job={job} stage={shown} />
+        <JobHead job={job} stage={shown} onBench={() => setBench(true)} />
         <Suspense fallback={<Quiet>Fetching…</Quiet>}>
           <StageFrame key={shown} job={job} stage={shown as Shown} />
         </Suspense>

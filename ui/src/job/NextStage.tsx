@@ -1,6 +1,19 @@
 import { Link } from "react-router";
+import styled from "styled-components";
 import type { Job, Stage } from "../server/api";
 import { stageNames } from "../words/stages";
+
+const On = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  min-height: 3rem;
+  padding: 0.45rem 1.1rem;
+  border-radius: 0.5rem;
+  background: ${(p) => p.theme.act};
+  color: ${(p) => p.theme.onAct};
+  font-weight: 650;
+  text-decoration: none;
+`;
 
 /** The way on, once a stage is finished: to the next that is not. */
 export function NextStage({ job, stage }: { job: Job; stage: Stage }) {
@@ -10,7 +23,7 @@ export function NextStage({ job, stage }: { job: Job; stage: Stage }) {
   if (job.stages[at]?.status !== "done" || !next) return null;
   return (
     <p>
-      <Link to={`/jobs/${job.id}/${next.id}`}>{`Go on to ${stageNames[next.id]}`}</Link>
+      <On to={`/jobs/${job.id}/${next.id}`}>{`Go on to ${stageNames[next.id]}`}</On>
     </p>
   );
 }

@@ -81,7 +81,10 @@ export function Spine({ job, shown }: { job: Job; shown: Stage }) {
   const theme = useTheme();
   const here = useRef<HTMLLIElement>(null);
   // on a phone the line is longer than the screen
-  useEffect(() => here.current?.scrollIntoView({ block: "nearest", inline: "center" }), [shown]);
+  useEffect(() => {
+    // newer browsers answer with a promise, which is no clean-up
+    void here.current?.scrollIntoView({ block: "nearest", inline: "center" });
+  }, [shown]);
   const word = (stage: Job["stages"][number]) => (stage.unresolved ? "unresolved" : WORDS[stage.status]);
   return (
     <Line aria-label="Stages of this job">

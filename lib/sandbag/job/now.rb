@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Job
+    # What can be done now in a stage, in one shape for all of them: cards, the first of them first. The page draws a
+    # card and sends the entry that it holds; which card there is, and in which order, is said here. Each stage has a
+    # class `Now` of its own that finds its cards.
+    class Now
+      # question: one of a few answers; step: one act; reading: something typed; go: another stage is next; here: it
+      # takes more than one answer, in its panel on the stage's page.
+      KINDS = %w[question step reading go here].freeze
+
+      # @param stage [Stage]
+      def initialize(stage)
+        @stage = stage
+        @job = stage.job
+        freeze
+      end
+
+      # @return [Array<Hash>] kind; id; title: what to do; detail: how; caution; figure: what is read from two metres;
+      #   act (label and entry), answers (each label and entry) or field (name, label, unit, words and entry); stage,
+      #   where another one is next. An entry is kind and data. Empty in a job that takes no entry now
+      def to_a
+        return [] if @job.signed? || @job.stop || @job.on_hold?
+        return [onward] if @stage.done?
+        (@stage.unready ? [elsewhere] : cards).map(&:compact)
+      end
+
+      private
+
+      # @return [Array<Hash>] what is open in a stage that is ready and not done
+      def cards
+        raise NotImplementedError, "#{self.class} finds no cards"
+      end
+
+      # @param answers [Array<Array(String, Hash)>] label and entry
+      def question(id, title, answers, **more)
+        {kind: "question", id: id, title: title, **more,
+         answers: answers.map { |label, entry| {label: label, entry: entry} }}
+      end
+
+      def step(id, title, entry, label: "Done", **more)
+        {kind: "step", id: id, title: title, **more, act: {label: label, entry: entry}}
+      end
+
+      # @param name [String] field of the entry's data; unit [String, nil]; nil takes words
+      def reading(id, title, entry, name:, unit: nil, **more)
+        {kind: "reading", id: id, title: title, **more,
+         field: {name: name, label: title, unit: unit, words: unit.nil?, entry: entry}.compact}
+      end
+
+      def here(id, title, **more)
+        {kind: "here", id: id, title: title, **more}
+      end
+
+      def go(stage, title)
+        {kind: "go", id: "go", title: title, stage: stage}
+      end
+
+      def entry(kind, **data)
+        {kind: kind, data: data}
+      end
+
+      # Yes-and-no rows of a table: an answer each.
+      # @param values [Hash{String => String}] value => label
+      def each_answer(values, kind, name: :value, **data)
+        values.map { |value, label| [label, entry(kind, **data, name => value)] }
+      end
+
+      def elsewhere
+        stage = @job.stages.values_at(*@stage.class::RESTS_ON).compact.find { |each| !each.enough? }
+        go(stage.id, Wording.sentence(stage.waits_for))
+      end
+
+      # The first stage that is not done; none after the last.
+      def onward
+        return {kind: "here", id: "done", title: "Nothing is left to do here."} if @job.current == @stage.id
+        go(@job.current, "Go on to #{@job.current.capitalize}")
+      end
+
+      # A question for each part of a step that can go in two ways.
+      # @param put_back [Cylinder::PutBack]; step [Cylinder::Step, nil]
+      def facings(put_back, step)
+        return [] unless step
+        put_back.wrong([step]).map do |part|
+          asked = put_back.facings.of(part)
+          question("facing.#{part.id}", asked[:question],
+            asked[:options].map { |option| [Wording.sentence(option[:label]), entry("facing", part: part.id, faces: option[:id])] },
+            caution: asked[:why])
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Build
+    # Each part the right way round, in; the old ones counted; the checks.
+    class Now < Job::Now
+      PASS = {true => "Right", false => "Not right"}.freeze
+
+      private
+
+      def cards
+        return [go("strip", "Take it apart first")] if @stage.reckoning.tray.cells.empty?
+        return [go("measure", "Settle reuse or renew first")] unless @job.measure.done?
+        facing = facings(@stage.put_back, @stage.step)
+        return facing if facing.any?
+        return [put_in] if @stage.step
+        return facings_left if @stage.put_back.wrong.any?
+        return [here("count", Wording.sentence(@stage.reckoning.says))] unless @stage.reckoning.zero?
+        @stage.checks.reject { |check| check[:pass] }.map { |check| look_at(check[:row]) }
+      end
+
+      def put_in
+        at = @stage.step
+        done = @stage.steps.count { |each| @stage.put_back.done?(each) }
+        parts = @stage.put_back.present(at)
+        step("step.#{at.id}", "Put in: #{@stage.put_back.said(at)}", entry("step", step: at.id),
+          detail: parts.filter_map(&:check).map { |each| Wording.sentence(each) }.join(" "),
+          caution: Cylinder::Notes.for(parts).first&.fetch(:text), figure: "#{done + 1} of #{@stage.steps.size}")
+      end
+
+      def facings_left
+        @stage.put_back.steps.flat_map { |each| facings(@stage.put_back, each) }
+      end
+
+      def look_at(row)
+        question("check.#{row["id"]}", row["label"], each_answer(PASS, "check", name: :pass, check: row["id"]),
+          detail: row["how"])
+      end
+    end
+  end
+end

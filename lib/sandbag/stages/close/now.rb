@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Close
+    # What is open round the machine, in the order of the gates, and the signature.
+    class Now < Job::Now
+      LEAKS = {"dry" => "Dry everywhere", "wet" => "Wet"}.freeze
+
+      private
+
+      def cards
+        return [signature] if @stage.ready?
+        @stage.cures.any? ? [here("cures", "Confirm what this job put right")] : @stage.open_gates.map { |gate| card(gate) }
+      end
+
+      def card(gate)
+        case gate.id
+        when "leak" then leak(gate)
+        when "batch" then reading("batch", "Type the batch of the fluid", entry("batch"), name: "batch", detail: gate.why)
+        when "recheck" then recheck(gate)
+        else gate.computed? ? elsewhere_said(gate) : confirm(gate)
+        end
+      end
+
+      def confirm(gate)
+        caution = gate.row["caution"] && Tables.find("cautions", gate.row["caution"])["text"]
+        said = {detail: gate.row["detail"], caution: caution}
+        done = entry("gate", gate: gate.id, met: true)
+        return by_name(gate, done, **said) if gate.row["by_name"]
+        step("gate.#{gate.id}", gate.label, done, label: gate.step? ? "Done" : "It is so", **said)
+      end
+
+      # One of the shop's people, by a digit; typed where the shop has named nobody.
+      def by_name(gate, done, **said)
+        names = @job.people.able(gate.row["power"])
+        title = "#{gate.label}: #{Wording.inside(gate.row["by_name"])}"
+        return reading("gate.#{gate.id}", title, done, name: "name", **said) if names.empty?
+        question("gate.#{gate.id}", title, names.map { |name|
+          [name, {kind: "gate", data: {**done[:data], name: name}}]
+        }, **said)
+      end
+
+      def leak(gate)
+        second = @stage.leak_watch.second_from
+        question("leak", "Look for leaks under a hard pull", each_answer(LEAKS, "leak"), detail: gate.row["detail"],
+          caution: gate.why, until: second&.utc&.iso8601)
+      end
+
+      def recheck(gate)
+        day = @stage.rechecks.proposed
+        return here("recheck", gate.label) unless day
+        step("recheck", gate.label, entry("recheck", on: day.iso8601), label: "On #{Day.said(day)}",
+          detail: gate.row["detail"])
+      end
+
+      # Worked out from another stage's work.
+      def elsewhere_said(gate)
+        open = @job.stages.values.find { |stage| stage.id != @stage.id && !stage.done? }
+        return go(open.id, "#{gate.label}: #{gate.why}") if open
+        here("gate.#{gate.id}", "#{gate.label}: #{gate.why}")
+      end
+
+      def signature
+        names = @job.people.able("signs")
+        return reading("signed", "Sign it", entry("signed"), name: "name") if names.empty?
+        question("signed", "Who signs?", names.map { |name| [name, entry("signed", name: name)] })
+      end
+    end
+  end
+end

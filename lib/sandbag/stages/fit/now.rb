@@ -1,0 +1,133 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Fit
+    # The next step with its facings, then what is measured and looked at, in the order of the page.
+    class Now < Job::Now
+      LOOKED = {"good" => "In order", "bad" => "Not right"}.freeze
+      NONE = {"none" => "There is none"}.freeze
+
+      private
+
+      def cards
+        return [here("clash", Wording.sentence(@stage.clash_said))] if @stage.clash_said
+        order = sequence
+        return order if order.any?
+        return [here("count", Wording.sentence(@stage.tray_due))] if @stage.tray_due
+        [*hoses, *washers, *torques, *free_play, *looks, *tilt, *electrics, *later]
+      end
+
+      def sequence
+        at = @stage.sequence.step(@stage.phase) or return []
+        facing = at.strip ? facings(@stage.put_back, at.strip) : []
+        return facing if facing.any?
+        all = @stage.sequence.of(@stage.phase)
+        [step("step.#{at.id}", at.label, entry("step", step: at.id), detail: at.does,
+          figure: "#{all.count { |each| @stage.sequence.done?(each) } + 1} of #{all.size}")]
+      end
+
+      def hoses
+        @stage.hoses.laid.select { |laid| laid.due.any? }.map do |laid|
+          here("hose.#{laid.line["id"]}", Wording.sentence(laid.due.first))
+        end
+      end
+
+      def washers
+        @stage.washers.stacks.reject(&:done?).map do |stack|
+          count = stack.wanted
+          step("washers.#{stack.at}", "Washers: #{stack.label}",
+            entry("washers", joint: stack.at, old: count, new: count), label: "#{count} old off, #{count} new on",
+            detail: "Count them. Another count is typed on the page.")
+        end
+      end
+
+      def torques
+        wanted = @stage.torques.lines.reject(&:done?)
+        wanted = wanted.select { |line| line.when == @stage.phase } if @stage.bleeds?
+        wanted.map { |line| torque(line) }
+      end
+
+      def torque(line)
+        return fact(line) if line.asks
+        id = "torque.#{line.id}"
+        unless line.range
+          return reading("figure.#{line.id}", "#{line.label}: the service figure", entry("figure", fastener: line.id),
+            name: "from", unit: "N·m", detail: "From the machine's service information. There is no default.")
+        end
+        aim = Said.figure(line.range.aim, :torque, "g")
+        return here(id, "Say which wrench is in your hand", detail: "For #{aim}: #{line.label}") if wrong_wrench?(line)
+        reading(id, "Tighten: #{line.label}", entry("torque", fastener: line.id), name: "value", unit: "N·m",
+          figure: aim, caution: (Wording.sentence(line.due) if line.reading))
+      end
+
+      # None is in hand, or it does not read this figure.
+      def wrong_wrench?(line)
+        wrench = @stage.torques.wrench
+        wrench.nil? || !line.range.unfit(wrench["scale"]).nil?
+      end
+
+      def fact(line)
+        part, field = @stage.torques.asked_at(line)
+        choices = Circuit::Field.all.find { |each| [each.part, each.name] == [part["part"], field] }&.choices
+        return here("torque.#{line.id}", Wording.sentence(line.due)) unless choices
+        question("fact.#{line.id}", Wording.sentence(line.due), (choices - [UNKNOWN]).map { |value|
+          [Wording.sentence(Wording.spelled(value)), entry("fact", part: part["id"], field: field, value: value)]
+        })
+      end
+      UNKNOWN = "unknown"
+
+      def free_play
+        due = @stage.free_play.due(@stage.phase).first or return []
+        [reading("free_play", "Measure the free play at the tip", entry("free_play", at: "tip"), name: "value", unit: "mm",
+          detail: @stage.free_play.range_said, caution: (Wording.sentence(due) if @stage.free_play.newest))]
+      end
+
+      def looks
+        return [] unless @stage.phase == "before" || !@stage.bleeds?
+        @stage.checks.all.reject(&:pass).map { |check| look_at(check) }
+      end
+
+      def look_at(check)
+        row = check.row
+        id = "check.#{row["id"]}"
+        if check.gap?
+          return reading(id, row["label"], entry("gap", check: row["id"]), name: "value", unit: "mm",
+            detail: "#{row["how"]} At least #{Said.mm(check.from_mm, 0)}.")
+        end
+        question(id, row["label"], each_answer(row["may_lack"] ? LOOKED.merge(NONE) : LOOKED, "check", check: row["id"]),
+          detail: row["how"])
+      end
+
+      def tilt
+        return [] if @stage.reservoir.due(@stage.phase).empty?
+        return [here("tilt", Wording.sentence(@stage.reservoir.due(@stage.phase).first))] if @stage.reservoir.tilt_deg
+        [reading("tilt", "Measure how far the reservoir leans", entry("tilt"), name: "angle", unit: "°")]
+      end
+
+      def electrics
+        room = @stage.electrics
+        return [] if room.due(@stage.phase).empty?
+        [(switch("rest", "Switch at rest") unless room.good?("rest")),
+          (switch("pulled", "Switch #{@stage.scope.sheet.kind.control["pressed"]}") unless room.good?("pulled")),
+          (lamp if room.lamp_wanted? && !room.lamp_good?)].compact
+      end
+
+      def switch(state, title)
+        reading("switch.#{state}", title, entry("ohms", state: state), name: "ohms", unit: "Ω").merge(
+          answers: [{label: "The meter shows no contact", entry: entry("ohms", state: state, open: true)}]
+        )
+      end
+
+      def lamp
+        reading("lamp", "Lever travel at which the lamp comes on", entry("lamp"), name: "travel", unit: "mm").merge(
+          answers: [{label: "This machine has no lamp", entry: entry("lamp", none: true)}]
+        )
+      end
+
+      # Everything before the bleed is done.
+      def later
+        @stage.due(@stage.phase).empty? ? [go("bleed", "Bleed it, then come back")] : []
+      end
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Sandbag
+  module Measure
+    # New against old; then the nominal size, the looks, the gauge, and the verdict.
+    class Now < Job::Now
+      COMPARED = {"same" => "The same", "differs" => "It differs"}.freeze
+
+      private
+
+      def cards
+        return compare if @stage.comparison.open.any?
+        report = @stage.at_hand
+        return [go("strip", "Take it apart first")] unless @job.strip.done?
+        return [here("nominal", "Settle the nominal size", detail: Wording.sentence(report.unit.unproven))] if report.unit.unproven && !@stage.by_eye?
+        open = @stage.reports.reject(&:whole?).flat_map { |each| each.inspection.open }
+        return open.map { |look| look_at(look) } if open.any?
+        gauges = @stage.reports.reject(&:whole?).flat_map(&:gauge_missing)
+        return gauges.map { |place| gauge(place) } if gauges.any?
+        [here("verdict", Wording.sentence(@stage.waits_for))]
+      end
+
+      def compare
+        @stage.comparison.open.map do |row|
+          question("compare.#{row["id"]}", "New against old: #{row["label"]}",
+            each_answer(COMPARED, "compared", row: row["id"]), detail: row["compare"])
+        end
+      end
+
+      def look_at(look)
+        shown = look.to_h
+        question("look.#{look.id}", look.label, each_answer(shown[:values], "finding", check: look.id),
+          detail: shown[:how], caution: shown[:does])
+      end
+
+      def gauge(place)
+        held = Tables.rows("gauges").find { |row| row["id"] == place.row["gauge"] } || Tables.rows("gauges").first
+        reading("gauge.#{place.id}", place.label, entry("gauge", place: place.id, gauge: held["id"]), name: "value",
+          unit: "mm", detail: "With #{Wording.inside(held["label"])}; another gauge is picked on the page.")
+      end
+    end
+  end
+end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+require_relative "../../support/by_now"
+
+# The cards of what can be done now lead through a whole job: each that is drawn is admitted, and the last is the
+# signature.
+RSpec.describe Sandbag::Job::Now do
+  templates = Sandbag::Tables.rows("circuit_templates").map { |row| row["id"] }
+  routes = Sandbag::Job::Route.all.reject(&:stops?)
+
+  # Every template once, every route once, on one after the other.
+  pairs = templates.each_with_index.map do |template, index|
+    kind = Sandbag::Circuit::Template.sheet(template).kind
+    [template, routes.rotate(index).find { |route| route.suits?(kind) }]
+  end
+  pairs += (routes - pairs.map(&:last)).map do |route|
+    [templates.find { |template| route.suits?(Sandbag::Circuit::Template.sheet(template).kind) }, route]
+  end
+
+  pairs.each do |template, route|
+    it "leads #{route.label} on #{template.tr("_", " ")} to its signature", :slow do
+      hand = ByNow.new(JobInMemory.new(Sandbag::Circuit::Template.filled(template), careful: false), route.id)
+      expect(hand.work).to be true
+      expect(hand.seen.map(&:first)).to include("ask", "close")
+      expect(hand.seen.map(&:last).uniq - described_class::KINDS).to be_empty
+      expect(hand.job.view("close")[:now]).to be_empty
+    end
+  end
+
+  def job(template = "road_front_twin")
+    @job ||= JobInMemory.new(Sandbag::Circuit::Template.filled(template), careful: false)
+  end
+
+  it "draws none while the job is stopped, on hold or signed" do
+    expect(job.view("ask")[:now]).not_to be_empty
+    job.answer_stops
+    job.add("close", "held", {"name" => "R. Tarn", "reason" => "parts"})
+    expect(job.view("ask")[:now]).to be_empty
+  end
+
+  it "says what another stage has to do first, and where" do
+    job.answer_stops
+    job.add("ask", "route", {"route" => "reseal_mc"})
+    expect(job.view("strip")[:now]).to eq [{kind: "go", id: "go", title: "Fetch what is still missing", stage: "choose"}]
+    expect(job.view("ask")[:now].first).to include(kind: "go", title: "Go on to Choose", stage: "choose")
+  end
+
+  it "counts the strokes down, and says when the reservoir wants filling before it says anything else" do
+    job.ready_to_bleed("bleed")
+    job.choose_what_is_wanted
+    job.look_before_fluid
+    card = job.view("bleed")[:now].first
+    expect(card).to include(id: "stroke", figure: job.state.bleed.count.current.strokes_to_go.to_s)
+    borne = job.state.bleed.count.reservoir.strokes_to_uncover
+    borne.times { job.add("bleed", "stroke") }
+    expect(job.view("bleed")[:now].map { |each| each[:id] }).to eq %w[topped_up]
+  end
+
+  it "offers the second leak watch with the time from which it counts" do
+    job("bike_front")
+    hand = ByNow.new(job, "bleed")
+    allow(job).to receive(:wait_minutes)
+    catch_leak(hand)
+    card = job.view("close")[:now].find { |each| each[:id] == "leak" }
+    expect(Time.iso8601(card[:until]) - Time.iso8601(job.entries.reverse.find { |each| each.kind == "leak" }.at))
+      .to eq 600
+  end
+
+  def catch_leak(hand)
+    hand.send(:follow, *step(hand)) until job.entries.any? { |entry| entry.kind == "leak" }
+  end
+
+  # @return [Array(String, Hash)] the stage and its card, on past those that lead to another stage
+  def step(hand, stage = job.state.current)
+    card = hand.send(:pick, stage)
+    (card[:kind] == "go") ? step(hand, card[:stage]) : [stage, card]
+  end
+end

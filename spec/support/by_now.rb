@@ -1,0 +1,148 @@
+# frozen_string_literal: true
+
+require_relative "jobs"
+
+# A job worked by nothing but the cards of what can be done now: the first one, by its act, by a good answer or by a
+# figure. What a card says to do in its panel is done there.
+class ByNow
+  # What a careful mechanic reads, by the start of a card's id.
+  READ = {"hold" => 0.2, "free_play" => nil, "check" => 30, "tilt" => 2, "batch" => "L 2211", "run" => 8}.freeze
+  MOST = 600
+
+  attr_reader :job
+
+  # @param job [JobInMemory]; route [String]
+  def initialize(job, route)
+    @job = job
+    @route = route
+    @seen = []
+  end
+
+  # @return [Array<Array(String, String)>] stage and kind of each card that was drawn
+  attr_reader :seen
+
+  # @return [Boolean] it was signed
+  def work
+    stage = nil
+    MOST.times do
+      return true if job.state.signed?
+      stage ||= job.state.current
+      card = pick(stage)
+      seen << [stage, card[:kind]]
+      stage = (card[:kind] == "go") ? card[:stage] : (follow(stage, card) && nil)
+    end
+    false
+  end
+
+  private
+
+  # The repair is known before anything is looked for; what runs is called by its colour when it is time.
+  def pick(stage)
+    cards = job.view(stage)[:now]
+    raise "#{stage}: no card" if cards.empty?
+    route = cards.find { |card| card[:id] == "route" }
+    return route if route
+    ripe = (cards.first[:id] == "stroke" && !cards.first[:figure]) || cards.first[:figure] == "0 mL"
+    return cards.first unless ripe
+    colour = cards.find { |card| card[:id] == "colour" }
+    (job.state.bleed.count.current.missing.join.include?("colour") && colour) || cards.first
+  end
+
+  def follow(stage, card)
+    case card[:kind]
+    when "step" then send_entry(stage, card[:act][:entry])
+    when "question" then send_entry(stage, answer(card)[:entry])
+    when "reading" then type(stage, card)
+    else in_panel(stage, card)
+    end
+    true
+  end
+
+  def send_entry(stage, entry, more = {})
+    job.wait_minutes(10) if entry[:kind] == "leak"
+    job.add(stage, entry[:kind], JSON.parse(JSON.generate(entry[:data])).merge(more))
+  end
+
+  def answer(card)
+    by = card[:id].split(".").last
+    wanted = {"route" => @route, "fluid" => nil, "colour" => "as_fresh"}.fetch(card[:id]) { intake(by) }
+    sorted = card[:answers].find { |each| wanted && each[:entry][:data].value?(wanted) }
+    return sorted if sorted
+    faces = card[:id].start_with?("facing.") && right_way(card)
+    faces || card[:answers].first
+  end
+
+  def intake(question)
+    JobInMemory.safe(question, job.state.ask.intake.value("fluid_marked")) if JobInMemory::SAFE.key?(question)
+  end
+
+  def right_way(card)
+    part = job.state.strip.work.part(card[:id].delete_prefix("facing."))
+    card[:answers].find { |each| each[:entry][:data][:faces] == part.faces }
+  end
+
+  def type(stage, card)
+    return send_entry(stage, card[:answers].first[:entry]) if %w[switch.rest lamp].include?(card[:id])
+    return by_eye if card[:id].start_with?("gauge.")
+    send_entry(stage, card[:field][:entry], {card[:field][:name] => value(card)})
+  end
+
+  def value(card)
+    kind, rest = card[:id].split(".", 2)
+    case kind
+    when "signed" then "R. Tarn"
+    when "gate" then "M. Beck"
+    when "figure" then FitWork::SERVICE.fetch(rest.split(".").first)
+    when "torque" then job.state.fit.torques.line(rest).range.aim
+    when "switch" then 0.3
+    when "lift" then lift
+    when "pull" then travel(card[:field][:entry][:data][:force])
+    when "free_play" then (job.state.fit.free_play.row["tip"] || [2, 4]).sum / 2.0
+    when "run" then [job.state.bleed.count.reservoir.left_ml.floor, 5].min
+    else READ.fetch(kind)
+    end
+  end
+
+  # Of a lever without air, to a tenth of a millimetre.
+  def travel(force)
+    circuit = Sandbag::Circuit::Assembly.build(job.state.sheet)
+    circuit.travel_mm(circuit.pressure_mpa(force), air_ml: 0.0).round(1)
+  end
+
+  def lift
+    slave = job.fitted.values(job.fitted.far_ends.first)
+    slave["lift_needed"].value + slave["lift_margin"].value + 0.1
+  end
+
+  # What takes more than one answer.
+  def in_panel(stage, card)
+    case card[:id].split(".").first
+    when "nominal" then by_eye
+    when "torque" then wrench(card[:id].delete_prefix("torque."))
+    when "hose" then FitWork.new(job).hoses
+    when "count" then count(stage)
+    when "verdict" then judge
+    else raise "#{card[:id]}: #{card[:title]}"
+    end
+  end
+
+  # A marginal lever is accepted; where no further pull tells more, it is read once more over its whole range.
+  def judge
+    return job.add("feel", "accepted", {"reason" => "as before"}) if job.state.feel.verdict == "marginal"
+    job.felt
+  end
+
+  def by_eye
+    job.add("measure", "by_eye", {"reason" => "no gauge on hand"})
+  end
+
+  def count(stage)
+    reckoning = (stage == "build") ? job.state.build.reckoning : job.state.fit.put_back.reckoning
+    job.add(stage, "scrapped", {"count" => reckoning.scrap_wanted})
+  end
+
+  def wrench(fastener)
+    aim = job.state.fit.torques.line(fastener).range.aim
+    job.add("fit", "wrench", {"scale" => aim * 2, "name" => "click wrench"})
+  end
+end

@@ -1,0 +1,77 @@
+import styled from "styled-components";
+import { Button } from "../../kit/Button";
+import { EntryField } from "../../kit/EntryField";
+import { PHONE } from "../../kit/tokens";
+import type { NowCard, NowEntry } from "../../server/api";
+import { stageNames } from "../../words/stages";
+import { ANSWER_KEYS } from "./digits";
+
+const Actions = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(20rem, 100%), 1fr));
+  gap: 0.75rem;
+  align-items: end;
+  button {
+    min-height: 4.5rem;
+    font-size: 2rem;
+    line-height: 1.1;
+    @media ${PHONE} {
+      min-height: 3.4rem;
+      font-size: 1.25rem;
+    }
+  }
+  input {
+    font-size: 2.4rem;
+    min-height: 4.5rem;
+  }
+`;
+
+interface Props {
+  card: NowCard;
+  onSend: (entry: NowEntry, typed?: Record<string, unknown>) => void;
+  onGo: () => void;
+  undo: { word: string; take: () => void } | undefined;
+}
+
+/** What answers a card: Space, the digits, a figure that is typed, and U for the last one back. */
+export function CardActions({ card, onSend, onGo, undo }: Props) {
+  const go =
+    card.kind === "go"
+      ? `Go to ${stageNames[card.stage as keyof typeof stageNames] ?? "the next stage"}`
+      : card.kind === "here"
+        ? "Open the page"
+        : card.act?.label;
+  return (
+    <Actions>
+      {card.field ? (
+        <EntryField
+          label={card.field.label}
+          isLabelHidden
+          value=""
+          {...(card.field.unit ? { unit: card.field.unit } : {})}
+          inputMode={card.field.words ? "text" : "decimal"}
+          onFinish={(text) => card.field && onSend(card.field.entry, { [card.field.name]: text })}
+        />
+      ) : null}
+      {go ? (
+        <Button tone="act" hotkey="Space" onPress={onGo}>
+          {go}
+        </Button>
+      ) : null}
+      {card.answers?.map((answer, place) => (
+        <Button
+          key={answer.label}
+          {...(ANSWER_KEYS[place] ? { hotkey: ANSWER_KEYS[place].toUpperCase() } : {})}
+          onPress={() => onSend(answer.entry)}
+        >
+          {answer.label}
+        </Button>
+      ))}
+      {undo ? (
+        <Button hotkey="U" onPress={undo.take}>
+          {`Undo: ${undo.word}`}
+        </Button>
+      ) : null}
+    </Actions>
+  );
+}

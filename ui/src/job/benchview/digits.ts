@@ -1,0 +1,12 @@
+import type { Hotkeys } from "../../kit/useHotkeys";
+import type { NowCard, NowEntry } from "../../server/api";
+
+/** The keys of the answers: nine digits, then nought, then letters that no other key of the view has. */
+export const ANSWER_KEYS = ["1", "2", "3", "4", "5", "6", "7", "8", "9", "0", ..."bcdefghijklmnopqrstwxyz"];
+
+/** A key for each answer of a card. */
+export function digits(card: NowCard | undefined, send: (entry: NowEntry) => void): Hotkeys {
+  return Object.fromEntries(
+    (card?.answers ?? []).map((answer, place) => [ANSWER_KEYS[place], () => send(answer.entry)]),
+  );
+}
