@@ -9,16 +9,20 @@ require "fileutils"
 
 VIEWS = {
   "bench" => "/", "machines" => "/machines", "machine" => "/machines/ridgeline", "fit" => "/jobs/job-scree-front/fit",
-  "practice" => "/practice", "ask" => "/jobs/job-clutch/ask", "ask-stopped" => "/jobs/job-tourer-rear/ask",
+  "practice" => "/practice", "ask" => "/jobs/job-clutch/ask",
   "choose" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip",
   "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build",
-  "bleed" => "/jobs/job-tourer-front/bleed", "bleed-dark" => "/jobs/job-tourer-front/bleed",
+  "bleed" => "/jobs/job-tourer-front/bleed", "bleed-phone" => "/jobs/job-tourer-front/bleed",
+  "bench-view-dark" => "/jobs/job-tourer-front/bleed",
   "sizer" => "/sizer?circuit=ridgeline-front", "shop" => "/shop", "feel" => "/jobs/job-kart/feel",
   "close" => "/jobs/job-kart/close", "signed" => "/jobs/job-bicycle/close"
 }.freeze
 
 # What is pressed before the picture is taken.
-PRESSED = {"practice" => "Start: Twin discs with a high loop"}.freeze
+PRESSED = {"practice" => "Start: Twin discs with a high loop", "bench-view-dark" => "Bench view"}.freeze
+
+# A window is never as narrow as a phone.
+PHONE = {width: 390, height: 844, deviceScaleFactor: 1, mobile: true}.freeze
 
 def theme_of(name)
   name.end_with?("-dark") ? "dark" : ENV.fetch("THEME", "light")
@@ -35,6 +39,8 @@ inner = session.evaluate_script("innerHeight")
 session.driver.browser.manage.window.resize_to(width, height * 2 - inner)
 wanted.each do |name|
   session.execute_script("localStorage.setItem('sandbag.light', arguments[0])", theme_of(name))
+  device = name.end_with?("-phone") ? ["setDeviceMetricsOverride", PHONE] : ["clearDeviceMetricsOverride", {}]
+  session.driver.browser.execute_cdp("Emulation.#{device.first}", **device.last)
   session.visit(served.url + VIEWS.fetch(name))
   session.has_css?("h1") || warn("#{name}: no heading")
   session.has_no_content?("Fetching…")

@@ -84,9 +84,10 @@ module Sandbag
         return [] unless step
         put_back.wrong([step]).map do |part|
           asked = put_back.facings.of(part)
-          question("facing.#{part.id}", asked[:question],
-            asked[:options].map { |option| [Wording.sentence(option[:label]), entry("facing", part: part.id, faces: option[:id])] },
-            caution: asked[:why])
+          ways = asked[:options].map do |option|
+            [Wording.sentence(option[:label]), entry("facing", part: part.id, faces: option[:id])]
+          end
+          question("facing.#{part.id}", asked[:question], ways, caution: asked[:why])
         end
       end
     end

@@ -12,8 +12,8 @@ RSpec.describe "Limits of Feel and Close" do
       def air_cost_mm(_pressure, air) = air
     end
 
-    define_method(:verdict) do |plain = twin_disc_plain, low: 0.1, high: 0.2, stiffness: 0.1, readings: 3|
-      Sandbag::Feel::Verdict.new(fit.new(air_ml: low, air_error_ml: 0.1, low_ml: low, high_ml: high,
+    define_method(:verdict) do |plain = twin_disc_plain, low: 0.1, high: 0.2, air: low, stiffness: 0.1, readings: 3|
+      Sandbag::Feel::Verdict.new(fit.new(air_ml: air, air_error_ml: 0.1, low_ml: low, high_ml: high,
         stiffness_ml_mpa: stiffness, low_readings: readings, low_wanted: 3, readings: []), circuit(plain), 3.0)
     end
 
@@ -21,8 +21,12 @@ RSpec.describe "Limits of Feel and Close" do
       verdict(high: high).id
     end
 
-    both_sides "Feel::Verdict::AGAIN_MM", 3.0 => "marginal", 3.01 => "bleed_again" do |low|
-      verdict(low: low, high: low + 0.1).id
+    both_sides "Feel::Verdict::AGAIN_MM", 3.0 => "marginal", 3.01 => "bleed_again" do |air|
+      verdict(air: air, low: 2.0, high: 3.5).id
+    end
+
+    it "is never marginal over the upper limit: bleed again, or can't tell where the interval reaches a pass" do
+      expect([1.5, 1.49].map { |low| verdict(air: 3.01, low: low, high: 5.0).id }).to eq %w[bleed_again cant_tell]
     end
 
     it "halves both on a bicycle" do
@@ -91,10 +95,20 @@ RSpec.describe "Limits of Feel and Close" do
       Sandbag::Feel::PlainFit.new(twin_disc, taken).outliers.size
     end
 
+    # A firm pull, and the lightest one.
+    asked = lambda do |found, circuit, pick, apart|
+      report = ->(taken) { Sandbag::Feel::LeverReport.new(found, circuit, taken).to_h[:suggested_n] }
+      wanted = report.call([]).public_send(pick)
+      read = Sandbag::Feel::Reading.new(id: "r", force_n: wanted + apart.call(wanted), travel_mm: 15.0)
+      report.call([[read, false]]).include?(wanted)
+    end
+
     both_sides "Feel::LeverReport::SAME_N", 1.49 => false, 1.51 => true do |apart|
-      wanted = Sandbag::Feel::LowForces.of(twin_disc).first
-      taken = Sandbag::Feel::Reading.new(id: "r", force_n: wanted + apart, travel_mm: 15.0)
-      Sandbag::Feel::LeverReport.new(found, twin_disc, [[taken, false]]).to_h[:suggested_n].include?(wanted)
+      asked.call(found, twin_disc, :last, ->(_) { apart })
+    end
+
+    both_sides "Feel::LeverReport::SAME_SHARE", 0.14 => false, 0.16 => true do |share|
+      asked.call(found, twin_disc, :first, ->(wanted) { share * wanted })
     end
   end
 

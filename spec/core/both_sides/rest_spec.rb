@@ -166,6 +166,10 @@ RSpec.describe "Limits of bubbles, files and lists" do
     end
 
     # Read to 0.15 mm, a minute's pull: how sure a rate can be at best.
+    both_sides "Feel::Student::NORMAL", 1 => 12.706, 1e9 => 1.96 do |degrees|
+      Sandbag::Feel::Student.quantile(degrees).round(3)
+    end
+
     both_sides "Feel::HoldSeries::READ_TO_MM", 0.0 => "holds", 0.9 => "cant_tell" do |minute_mm|
       times = [0, 10, 20, 40, 60].map(&:to_f)
       Sandbag::Feel::HoldSeries.new(times, times.map { |time| 20 + minute_mm * time / 60 }).id

@@ -26,6 +26,23 @@ RSpec.describe Sandbag::Feel::HoldSeries do
     expect(described_class.new(times, travels(times, settles: 2.2)).id).to eq "sinks"
   end
 
+  it "counts every settling time that the readings bear against a hold: a slow one may be a slow leak" do
+    short = described_class.new(times, travels(times, settles: 1.2, tau: 25.0, rate: 0.012))
+    expect([short.rate_mm_s < 0.02, short.id]).to eq [true, "cant_tell"]
+    long = [*times, 90.0, 120.0]
+    expect(described_class.new(long, travels(long, settles: 1.2, tau: 25.0, rate: 0.012)).id).to eq "holds"
+  end
+
+  it "never says that a lever holds which sinks faster than the limit, read by a ruler" do
+    by_ruler = Random.new(7)
+    said = Array.new(200) do
+      rate = by_ruler.rand(0.021..0.04)
+      read = travels(times, settles: by_ruler.rand(0.0..1.5), tau: by_ruler.rand(4.0..25.0), rate: rate)
+      described_class.new(times, read.map { |travel| travel + by_ruler.rand(-0.1..0.1) }).id
+    end
+    expect(said.count("holds")).to be <= 5
+  end
+
   it "cannot tell where the readings are rougher than what they are about" do
     rough = travels(times, rate: 0.014).zip([0.3, -0.3, 0.3, -0.3, 0.3]).map(&:sum)
     expect(described_class.new(times, rough).id).to eq "cant_tell"

@@ -41,7 +41,8 @@ RSpec.describe Sandbag::Job::Now do
   it "says what another stage has to do first, and where" do
     job.answer_stops
     job.add("ask", "route", {"route" => "reseal_mc"})
-    expect(job.view("strip")[:now]).to eq [{kind: "go", id: "go", title: "Fetch what is still missing", stage: "choose"}]
+    expect(job.view("strip")[:now])
+      .to eq [{kind: "go", id: "go", title: "Fetch what is still missing", stage: "choose"}]
     expect(job.view("ask")[:now].first).to include(kind: "go", title: "Go on to Choose", stage: "choose")
   end
 

@@ -50,7 +50,11 @@ export function KeyHelp({ keys }: Props) {
           <Sheet>
             <Heading slot="title">Keyboard shortcuts</Heading>
             <dl>
-              {[...keys, ["?", "This list"] as const].map(([key, does]) => (
+              {[
+                ...keys,
+                ["V", "Bench view: the one thing to do now"] as const,
+                ["?", "This list"] as const,
+              ].map(([key, does]) => (
                 <Fragment key={key}>
                   <dt>
                     <Key>{key}</Key>

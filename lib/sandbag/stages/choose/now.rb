@@ -25,9 +25,9 @@ module Sandbag
       def fluid
         stamped = @stage.stamped
         return go("ask", "Say which class is on the cap") unless Tables.find("fluids", stamped)
-        fluids = FluidChoice.allowed(stamped)
+        fluids = FluidChoice.allowed(stamped).sort_by { |row| (row["id"] == stamped) ? 0 : 1 }
         answers = fluids.map { |row| [row["label"], entry("fluid", fluid: row["id"], stamped: stamped)] }
-        question("fluid", "Which fluid goes in?", answers.sort_by { |_, each| (each[:data][:fluid] == stamped) ? 0 : 1 })
+        question("fluid", "Which fluid goes in?", answers)
       end
 
       def fetch(line)

@@ -10,13 +10,15 @@ module Sandbag
 
       def cards
         return [signature] if @stage.ready?
-        @stage.cures.any? ? [here("cures", "Confirm what this job put right")] : @stage.open_gates.map { |gate| card(gate) }
+        return [here("cures", "Confirm what this job put right")] if @stage.cures.any?
+        @stage.open_gates.map { |gate| card(gate) }
       end
 
       def card(gate)
         case gate.id
         when "leak" then leak(gate)
-        when "batch" then reading("batch", "Type the batch of the fluid", entry("batch"), name: "batch", detail: gate.why)
+        when "batch"
+          reading("batch", "Type the batch of the fluid", entry("batch"), name: "batch", detail: gate.why)
         when "recheck" then recheck(gate)
         else gate.computed? ? elsewhere_said(gate) : confirm(gate)
         end

@@ -7,8 +7,8 @@ module Sandbag
       CREEP_LIMIT_MM = Tables::Figures.value("creep").to_f
       # How long it is held.
       SECONDS = Tables::Figures.value("hold_time")
-      # When travel is read where it is read as time goes, s. [default]
-      TIMES_S = [0, 10, 20, 40, SECONDS].freeze
+      # When travel is read where it is read as time goes, s; beyond the minute where that does not tell. [default]
+      TIMES_S = [0, 10, 20, 30, 40, 50, SECONDS, 90, 120].freeze
 
       # @param control [Hash] row of controls.yml
       # @return [Hash] creep_mm, limit_mm, pass, why

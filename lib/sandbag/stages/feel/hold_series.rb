@@ -7,7 +7,8 @@ module Sandbag
     #   x(t) = a + b (1 − e^(−t/τ)) + c t
     #
     # For each τ of a grid the other three are least squares, none of b and c below zero; the τ that leaves least is
-    # taken. c is the rate of sinking, mm/s at the finger.
+    # taken. c is the rate of sinking, mm/s at the finger. Its interval is profiled over τ: it holds whatever c any
+    # settling time allows that the readings bear.
     class HoldSeries
       # Settling times tried, s: hose and seals are done in a minute.
       TIMES_S = (0..24).map { |step| 2.0 * (30.0**(step / 24.0)) }.freeze
@@ -19,7 +20,7 @@ module Sandbag
       # A shorter pull, or readings closer together, cannot tell settling from sinking. [default]
       LEAST_S = 20.0
       APART_S = 0.5
-      PARAMETERS = 3
+      PARAMETERS = 4
       MINUTE_S = 60.0
 
       attr_reader :rate_mm_s, :error_mm_s, :settled_mm, :settles_s
@@ -58,16 +59,13 @@ module Sandbag
       end
 
       # @return [Array<Float>] mm/s, what 95 % lies within
-      def interval_mm_s
-        half = Student.quantile([@times.size - PARAMETERS, 1].max) * error_mm_s
-        [[rate_mm_s - half, 0.0].max, rate_mm_s + half]
-      end
+      attr_reader :interval_mm_s
 
-      # @return [String] holds, sinks, or cant_tell: the error is larger than what it is about
+      # @return [String] holds, sinks, or cant_tell: the interval does not clear the limit
       def id
         low, high = interval_mm_s
         return "sinks" if low > LIMIT_MM_S || creep_mm > HoldCheck::CREEP_LIMIT_MM
-        (high < LIMIT_MM_S || rate_mm_s < LIMIT_MM_S / 2) ? "holds" : "cant_tell"
+        (high < LIMIT_MM_S) ? "holds" : "cant_tell"
       end
 
       # @param circuit [Hydraulics::Circuit]
@@ -79,10 +77,23 @@ module Sandbag
       private
 
       def solve
-        best = TIMES_S.map { |time| fit(time) }.min_by { |found| found[:left] }
+        fits = TIMES_S.map { |time| fit(time) }
+        best = fits.min_by { |found| found[:left] }
         _, @settled_mm, @rate_mm_s = best[:coefficients]
         @settles_s = best[:time]
-        @error_mm_s = error(best)
+        @error_mm_s = error(best, best)
+        @interval_mm_s = profile(fits, best).freeze
+      end
+
+      # For each settling time, as much of c as the readings bear at 95 %.
+      def profile(fits, best)
+        most = quantile(best)**2 * variance(best)
+        borne = fits.select { |found| found[:left] - best[:left] <= most }
+        bounds = borne.flat_map do |found|
+          half = error(found, best) * Math.sqrt((most - (found[:left] - best[:left])) / variance(best))
+          [found[:coefficients][2] - half, found[:coefficients][2] + half]
+        end
+        [[bounds.min, 0.0].max, bounds.max]
       end
 
       def fit(time)
@@ -92,11 +103,30 @@ module Sandbag
         {time: time, rows: rows, coefficients: coefficients, left: left}
       end
 
+      # Standard error of c at one settling time. Where nothing settled, b cannot give way to more of c.
+      def error(found, best)
+        rows = found[:coefficients][1].zero? ? found[:rows].map { |one, _, at| [one, at] } : found[:rows]
+        covariance = LeastSquares.covariance(rows)
+        covariance ? Math.sqrt(variance(best) * covariance[rows.first.size - 1, rows.first.size - 1]) : Float::INFINITY
+      end
+
       # By what the readings scatter, and no less than a ruler can be read.
-      def error(best)
-        covariance = LeastSquares.covariance(best[:rows])
-        scatter = best[:left] / [@times.size - PARAMETERS, 1].max
-        covariance ? Math.sqrt([scatter, (READ_TO_MM / 2)**2].max * covariance[2, 2]) : Float::INFINITY
+      def variance(best)
+        [scatter(best), RULER].max
+      end
+
+      # What scatters no more than the ruler that is known is as sure as the ruler.
+      def quantile(best)
+        (scatter(best) > RULER) ? Student.quantile(degrees) : Student::NORMAL
+      end
+      RULER = (READ_TO_MM / 2)**2
+
+      def scatter(best)
+        best[:left] / degrees
+      end
+
+      def degrees
+        [@times.size - PARAMETERS, 1].max
       end
     end
   end

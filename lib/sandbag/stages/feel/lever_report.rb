@@ -62,12 +62,18 @@ module Sandbag
 
       # Shares of the reference force read after the light ones.
       FIRM_SHARES = [0.4, 0.7, 1.0].freeze
-      # A force this near to one already read, N, is not asked for again.
+      # A force this near to one already read, N, is not asked for again; nor one as near by its share, where the light
+      # pulls of a bicycle stand a newton apart.
       SAME_N = 1.5
+      SAME_SHARE = 0.15
 
       def suggested_forces
         wanted = LowForces.of(@circuit).first(4) + FIRM_SHARES.map { |share| (share * reference_n).round.to_f }
-        wanted.uniq.reject { |force| @used.any? { |reading| (reading.force_n - force).abs < SAME_N } }
+        wanted.uniq.reject { |force| @used.any? { |reading| (reading.force_n - force).abs < same_n(force) } }
+      end
+
+      def same_n(force)
+        [SAME_N, SAME_SHARE * force].min
       end
 
       def reference_n

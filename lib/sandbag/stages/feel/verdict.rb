@@ -27,7 +27,7 @@ module Sandbag
         return "cant_tell" if fit.low_readings < fit.low_wanted || fit.air_error_ml.nil?
         low, high = cost_interval_mm
         return "pass" if high < pass_mm
-        return "bleed_again" if fails?
+        return (low < pass_mm) ? "cant_tell" : "bleed_again" if cost_mm > again_mm
         (low < pass_mm && high > again_mm) ? "cant_tell" : "marginal"
       end
 

@@ -78,8 +78,9 @@ module Sandbag
 
       def free_play
         due = @stage.free_play.due(@stage.phase).first or return []
-        [reading("free_play", "Measure the free play at the tip", entry("free_play", at: "tip"), name: "value", unit: "mm",
-          detail: @stage.free_play.range_said, caution: (Wording.sentence(due) if @stage.free_play.newest))]
+        read = (Wording.sentence(due) if @stage.free_play.newest)
+        [reading("free_play", "Measure the free play at the tip", entry("free_play", at: "tip"), name: "value",
+          unit: "mm", detail: @stage.free_play.range_said, caution: read)]
       end
 
       def looks
@@ -94,8 +95,8 @@ module Sandbag
           return reading(id, row["label"], entry("gap", check: row["id"]), name: "value", unit: "mm",
             detail: "#{row["how"]} At least #{Said.mm(check.from_mm, 0)}.")
         end
-        question(id, row["label"], each_answer(row["may_lack"] ? LOOKED.merge(NONE) : LOOKED, "check", check: row["id"]),
-          detail: row["how"])
+        answers = row["may_lack"] ? LOOKED.merge(NONE) : LOOKED
+        question(id, row["label"], each_answer(answers, "check", check: row["id"]), detail: row["how"])
       end
 
       def tilt

@@ -12,12 +12,16 @@ module Sandbag
         return compare if @stage.comparison.open.any?
         report = @stage.at_hand
         return [go("strip", "Take it apart first")] unless @job.strip.done?
-        return [here("nominal", "Settle the nominal size", detail: Wording.sentence(report.unit.unproven))] if report.unit.unproven && !@stage.by_eye?
+        return [nominal(report)] if report.unit.unproven && !@stage.by_eye?
         open = @stage.reports.reject(&:whole?).flat_map { |each| each.inspection.open }
         return open.map { |look| look_at(look) } if open.any?
         gauges = @stage.reports.reject(&:whole?).flat_map(&:gauge_missing)
         return gauges.map { |place| gauge(place) } if gauges.any?
         [here("verdict", Wording.sentence(@stage.waits_for))]
+      end
+
+      def nominal(report)
+        here("nominal", "Settle the nominal size", detail: Wording.sentence(report.unit.unproven))
       end
 
       def compare

@@ -15,18 +15,19 @@ module Sandbag
       end
 
       def set_up(row)
-        shown = @stage.setup.to_h.find { |each| each[:id] == row["id"] }
-        values = shown[:values]
-        return step("setup.#{row["id"]}", row["label"], entry("setup", item: row["id"]), detail: row["detail"]) unless values
-        question("setup.#{row["id"]}", row["label"], each_answer(values, "setup", item: row["id"]), detail: row["detail"])
+        id = "setup.#{row["id"]}"
+        values = @stage.setup.to_h.find { |each| each[:id] == row["id"] }[:values]
+        said = {detail: row["detail"]}
+        return step(id, row["label"], entry("setup", item: row["id"]), **said) unless values
+        question(id, row["label"], each_answer(values, "setup", item: row["id"]), **said)
       end
 
       def next_step
         at = @stage.step or return
-        words = at.to_h
         done = @stage.work.steps.count { |each| @stage.passed?(each) }
-        step("step.#{at.id}", at.label, entry("step", step: at.id), detail: [at.does, at.leaks, at.lost].compact.join(" "),
-          caution: words[:caution] || at.flies, figure: "#{done + 1} of #{@stage.work.steps.size}")
+        step("step.#{at.id}", at.label, entry("step", step: at.id),
+          detail: [at.does, at.leaks, at.lost].compact.join(" "), caution: at.to_h[:caution] || at.flies,
+          figure: "#{done + 1} of #{@stage.work.steps.size}")
       end
     end
   end

@@ -63,6 +63,7 @@ const Figure = styled.p`
     700 4.5em/1 "Atkinson Hyperlegible Mono Variable",
     monospace;
   letter-spacing: -0.04em;
+  word-spacing: -0.35em;
 `;
 
 const Caution = styled.p`

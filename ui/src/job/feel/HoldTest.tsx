@@ -24,6 +24,9 @@ const Fields = styled.div`
   gap: 0.5rem;
 `;
 
+/** Fewer readings say nothing of a rate. */
+const LEAST = 4;
+
 /** Static hold: steady pull, creep read after a minute, or travel as time goes, which tells settling from sinking. */
 export function HoldTest({ control, hold, test, isOpen, onMeasure, onSeries }: Props) {
   return (
@@ -69,7 +72,7 @@ export function HoldTest({ control, hold, test, isOpen, onMeasure, onSeries }: P
 function Series({ times, onSeries }: Pick<Props, "onSeries"> & { times: number[] }) {
   const units = useUnits();
   const [travels, setTravels] = useState<Record<number, string>>({});
-  const isFull = times.every((time) => travels[time]);
+  const read = times.filter((time) => travels[time]);
   return (
     <>
       <Fields>
@@ -87,11 +90,11 @@ function Series({ times, onSeries }: Pick<Props, "onSeries"> & { times: number[]
       </Fields>
       <Row>
         <Button
-          isDisabled={!isFull}
+          isDisabled={read.length < LEAST}
           onPress={() =>
             onSeries(
-              times,
-              times.map((time) => units.typed("length", travels[time] ?? "")),
+              read,
+              read.map((time) => units.typed("length", travels[time] ?? "")),
             )
           }
         >

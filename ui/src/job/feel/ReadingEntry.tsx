@@ -33,6 +33,12 @@ const Next = styled.p`
   }
 `;
 
+/** Where no further pull would change what is said. */
+const ENOUGH: Record<string, string> = {
+  cant_tell: "More pulls like these will not tell. A finer ruler, a gauge or another bleed would.",
+  marginal: "Enough. It stays near the limit.",
+};
+
 /** Force, Enter, travel, Enter: also for a gauge that types. */
 export function ReadingEntry({ feel, onRead }: Props) {
   const [force, setForce] = useState("");
@@ -54,7 +60,7 @@ export function ReadingEntry({ feel, onRead }: Props) {
     <>
       <Next>
         {next === undefined ? (
-          "Enough. The verdict stands."
+          (ENOUGH[feel.verdict?.verdict ?? ""] ?? "Enough. The verdict stands.")
         ) : (
           <>
             Next: {feel.control.press} <b>{figure(next, 0)} N</b> at the {feel.control.at} and read the
