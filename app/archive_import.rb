@@ -60,7 +60,7 @@ module App
         end
         @passed_over[KINDS.fetch(kind)] += 1
         next if known == thing || (kind == :job && known == as_taken(thing))
-        raise Sandbag::Refusal.at("#{list}/#{place}", "#{kind} #{thing["id"]} is here already and says something else",
+        raise Sandbag::Refusal.at("#{list}/#{place}", "#{kind} #{thing["id"]} already exists with different content",
           "the same as it is here, or another id")
       end
     end

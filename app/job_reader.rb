@@ -45,8 +45,8 @@ module App
       supplies_of(state_of(job)).to_h
     end
 
-    # @param supposed [Hash] of Airway::Way; explain [String, nil] the way to bleed whose figures are wanted
-    # @return [Hash] ways to bleed an open job, the best first
+    # @param supposed [Hash] of Airway::Way; explain [String, nil] the bleeding method whose figures are wanted
+    # @return [Hash] bleeding methods an open job, the best first
     def bleed_verdicts(id, supposed, explain: nil)
       job = @store.jobs.find(id)
       raise Sandbag::Refusal.at("", "this job is signed off", "an open job") if job[:closed_at]

@@ -137,7 +137,7 @@ module App
       same =
         known.values_at(:job_id, :stage, :kind, :corrects) == [job[:id], *given.values_at(:stage, :kind, :corrects)]
       return if same && says_the_same?(known[:data], given)
-      raise Clash, "entry #{given[:id]} is used otherwise"
+      raise Clash, "entry #{given[:id]} is used for something else"
     end
 
     # What was completed when it was stored is not said again.

@@ -35,7 +35,7 @@ module App
       magic, reader = KINDS[media_type]
       raise refusal("a photo is not sent as #{media_type || "nothing"}") unless magic
       unless bytes.b.match?(magic)
-        raise refusal("this is no #{media_type.delete_prefix("image/").upcase}, whatever it is called")
+        raise refusal("this file is not a #{media_type.delete_prefix("image/").upcase} image")
       end
       ONE.synchronize do
         new(Vips::Image.public_send(reader, bytes, access: :sequential, fail_on: :truncated))

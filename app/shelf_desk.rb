@@ -65,7 +65,7 @@ module App
       if known.values_at(:item, :kind) == given.values_at(:item, :kind) && says_the_same?(known[:data], given, stock)
         return false
       end
-      raise Clash, "move #{given[:id]} is used otherwise"
+      raise Clash, "move #{given[:id]} is used for something else"
     end
 
     def says_the_same?(stored, given, stock)

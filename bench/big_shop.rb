@@ -19,7 +19,7 @@ class BigShop
       signed_jobs(circuits)
       open_jobs(circuits)
       moves
-      # what falls due is worked out anew for all of them when the server starts
+      # what falls due is worked out again for all of them when the server starts
       @database[:settings].where(name: "dues").delete
     end
   end

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
-# The verdicts over ways to bleed held against a simulated circuit that runs: bench/rig.rb. Every template, lines of
+# The verdicts over bleeding methods held against a simulated circuit that runs: bench/rig.rb. Every template, lines of
 # several bores, with and without a loop over the master; a slug of air in the middle of each way, or, where nothing but
-# the head moves the fluid, an empty line; every way to bleed that a hand in the rig knows. Prints where the two differ:
-# said to carry and less than 95 % came out, or said to leave air and it came out.
+# the head moves the fluid, an empty line; every bleeding method that a hand in the rig knows. Prints where the two
+# differ: said to carry and less than 95 % came out, or said to leave air and it came out.
 require_relative "../app/boot"
 
 BORES = [nil, 2.5, 4.0, 4.8, 6.0].freeze

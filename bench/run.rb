@@ -74,7 +74,7 @@ def sums(watch)
     "lay three curves over one another" => ["/compute/lever-curves", {sheet: plain, candidates: picked}],
     "explain a cylinder" => ["/compute/explanations", {sheet: plain, candidate: picked[0]}],
     "plan a bleed" => ["/compute/bleed-plans", {sheet: plain}],
-    "judge every way to bleed" => ["/compute/bleed-verdicts", {sheet: plain}],
+    "judge every bleeding method" => ["/compute/bleed-verdicts", {sheet: plain}],
     "fit a lever" => ["/compute/lever-fits", {sheet: plain, readings: readings}]
   }.each { |name, (path, body)| puts watch.measure(name, aim: COMPUTING, &post(path, body)) }
   puts watch.measure(

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Store
-  # Photos of jobs, as they were written anew on arrival.
+  # Photos of jobs, as they were written again on arrival.
   class Photos
     def initialize(database)
       @photos = database[:photos]

@@ -7,7 +7,7 @@ RSpec.describe App::ComputeApi, :api do
     ask(:post, "/compute/bleed-verdicts", {sheet: plain, **given})
   end
 
-  it "judges every way to bleed, says what is barred, and redraws the line on what is supposed" do
+  it "judges every bleeding method, says what is barred, and redraws the line on what is supposed" do
     found = verdicts
     expect(found["methods"].first).to include("id" => "hold_cycle", "verdict" => "suitable")
     expect(found["barred"].map { |row| row["id"] }).to include("two_syringe", "reverse_syringe")

@@ -21,7 +21,7 @@ RSpec.describe App::PhotosApi, :api do
     [last_response.status, answer["errors"].first["message"]]
   end
 
-  it "writes a PNG and a JPEG anew, and serves what it wrote as a picture and nothing else" do
+  it "writes a PNG and a JPEG again, and serves what it wrote as a picture and nothing else" do
     expect(send_photo(picture.pngsave_buffer)).to eq("id" => "p1", "width" => 60, "height" => 40)
     expect(send_photo(picture.jpegsave_buffer, type: "image/jpeg", id: "p2")).to include("width" => 60)
     get "/api/photos/p1"
@@ -61,7 +61,7 @@ RSpec.describe App::PhotosApi, :api do
       expect(refused(whole[0, whole.bytesize / 2], type: type, id: "p2")).to eq [422,
         "the picture is broken or cut short"]
       expect(refused(picture.pngsave_buffer, type: type, id: "p3")).to eq [422,
-        "this is no #{type.delete_prefix("image/").upcase}, whatever it is called"]
+        "this file is not a #{type.delete_prefix("image/").upcase} image"]
       get "/api/photos/p1"
       expect(Vips::Image.jpegload_buffer(last_response.body).getpoint(5, 5).first).to be_within(8).of(200)
     end

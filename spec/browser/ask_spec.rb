@@ -9,7 +9,7 @@ RSpec.describe "Asking", :browser do
     session.all("ol[aria-label='Causes, likeliest first'] summary").map(&:text)
   end
 
-  it "offers the next best test with what each answer would mean, and ranks anew at a tap" do
+  it "offers the next best test with what each answer would mean, and ranks again at a tap" do
     before = ranks
     test = session.first("ol h3").text
     session.first("ol li button", text: /→/).click
@@ -18,7 +18,7 @@ RSpec.describe "Asking", :browser do
   end
 
   it "opens a rank to what spoke for it and against it" do
-    session.find("summary", text: "Main seal lets fluid past").click
+    session.find("summary", text: "Primary cup bypassing (internal leak)").click
     expect(session).to have_content("Steady hold: Sinks slowly, strongly for")
     session.find("summary", text: "Air in the line or far end").click
     expect(session).to have_content("Steady hold: Sinks slowly, against")

@@ -77,11 +77,11 @@ RSpec.describe "Bleeding by foot switch", :browser do
     served.stop("KILL")
     press :space, :space, :space, :space, :space
     expect(session).to have_css("[data-figure='strokes']", text: "12")
-    expect(session).to have_content("Server away: 5 kept here")
+    expect(session).to have_content("Offline: 5 entries saved on this device")
     session.refresh
     expect(session).to have_css("[data-figure='strokes']", text: "12")
     served.start
-    expect(session).not_to have_content("Server away")
+    expect(session).not_to have_content("Offline")
     expect(session).to have_css("[data-figure='strokes']", text: "12")
     until_api { api("/jobs/job-tourer-front/entries")["items"].size >= before + 5 }
     items = api("/jobs/job-tourer-front/entries")["items"]

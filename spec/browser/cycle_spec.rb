@@ -47,7 +47,7 @@ RSpec.describe "A cycle, step by step", :browser do
     session.refresh
     expect(session).to have_css("[data-figure='strokes']", text: "12")
     served.start
-    expect(session).not_to have_content("Server away")
+    expect(session).not_to have_content("Offline")
     until_api { shown("job-tourer-front", "bleed")["total_strokes"] == 12 }
     expect(session).to have_css("[data-figure='strokes']", text: "12")
   end

@@ -65,7 +65,7 @@ RSpec.describe "A cylinder taken apart", :browser do
     session.click_button "Renew the master: back to Choose"
     expect(session).to have_css("h1", text: "Choose")
     expect(session).to have_content("No longer needed")
-    session.click_button "Give it back", match: :first
+    session.click_button "Return to stock", match: :first
     expect(shown("walk", "ask")).to include("route" => "renew_mc")
     expect(shown("walk", "ask")).not_to include("reason")
     expect(api("/jobs/walk")["waits_for"]).to include("a cylinder")
@@ -97,7 +97,7 @@ RSpec.describe "A cylinder taken apart", :browser do
 
   it "climbs the ladder of a stuck piston, one rung at a time, and warns of what is never done" do
     open_page "/jobs/job-cargo-front/strip"
-    session.click_button "The piston does not come"
+    session.click_button "The piston is stuck"
     expect(session).to have_content("Never workshop air").and have_content("Never a flame")
     session.click_button "Did not help"
     session.click_button "It came"

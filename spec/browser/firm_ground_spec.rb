@@ -47,7 +47,7 @@ RSpec.describe "Firm ground", :browser do
     session.click_button "Every finding"
     answer_stops_by_key
     pick "Residual pressure", "Drags always"
-    pick "What lets it go", "None of them"
+    pick "What releases it", "None of them"
     expect(session).to have_content("Proven: caliper or slave piston stuck")
     session.click_button "Choose: Caliper or slave work"
     session.click_link "Go on"
@@ -63,7 +63,7 @@ RSpec.describe "Firm ground", :browser do
 
     set_up
     expect(session).to have_css("h2", text: "Sliding caliper")
-    session.click_button "The piston does not come"
+    session.click_button "The piston is stuck"
     expect(session).to have_content("Its own line and master")
     strip_by_space
     expect(stage_now("strip")["tray"].map { |cell| cell["part"] }).to include("cal_piston", "cal_seal",

@@ -45,14 +45,14 @@ RSpec.describe "Gauges at the lever", :browser do
     {0 => "30", 10 => "31.2", 20 => "32.1", 40 => "33.6", 60 => "35"}.each do |time, travel|
       session.fill_in "hold-#{time}", with: "#{travel}\n"
     end
-    session.click_button "Take the series"
+    session.click_button "Record readings"
     expect(session).to have_content("The pedal sinks")
     expect(session).to have_content("Leak watch next")
     session.visit("#{served.url}/jobs/job-kart/bleed")
     expect(session).to have_css("[role=alert]", text: "Feel says the lever does not hold.")
     session.click_button "It sinks: back to Ask"
     session.click_link "Back to Ask"
-    expect(session).to have_content("Master by itself")
+    expect(session).to have_content("Master cylinder isolated")
   end
 
   it "reads five quick pulls and the rest after them" do
@@ -60,7 +60,7 @@ RSpec.describe "Gauges at the lever", :browser do
       session.fill_in "pull-#{pull}", with: "#{travel}\n"
     }
     session.fill_in "pull-rest", with: "37\n"
-    session.click_button "Take the pulls"
+    session.click_button "Record"
     expect(session).to have_content("comes back after the rest: air. Bleed again.")
   end
 
@@ -78,6 +78,6 @@ RSpec.describe "Gauges at the lever", :browser do
   it "goes by a return spring that was measured" do
     expect(session).to have_content("Not measured: the verdict carries it as doubt.")
     session.fill_in "preload", with: "5\n"
-    expect(session).to have_content("Known: the verdict goes by it.")
+    expect(session).to have_content("Measured; used in the verdict.")
   end
 end

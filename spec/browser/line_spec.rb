@@ -3,13 +3,13 @@
 require_relative "helper"
 
 RSpec.describe "The line before the first stroke", :browser do
-  it "says which way to bleed carries the air out, redraws it on what is supposed, and takes another" do
+  it "says which bleeding method carries the air out, redraws it on what is supposed, and takes another" do
     circuit = api("/circuits/puddle-front")
     expect(circuit["sheet"]["parts"].find { |part| part["id"] == "hose" }["values"]).to have_key("high_spot")
     open_page "/jobs/job-scooter/bleed"
     expect(session).to have_css("h2", text: "Will it move the air?")
     expect(session).to have_css("svg[aria-label*='Front hose, high spot']")
-    session.click_button "Fill and wait"
+    session.click_button "Gravity fill"
     expect(session).to have_content("Air stays at: Front hose, high spot.")
     expect(session).to have_css("svg[aria-label*='air stays at Front hose, high spot']")
     session.click_button "High loop tied down"

@@ -19,7 +19,7 @@ RSpec.describe "The day", :browser do
 
   it "is planned: what is finished and when, what will not fit, what is not on this bench" do
     expect(session).to have_content(/\d+ finished by \d\d:\d\d/)
-    expect(session).to have_content("Not on this bench now: Corvane Ridgeline 900: Rear brake.")
+    expect(session).to have_content("Not in the shop: Corvane Ridgeline 900: Rear brake.")
     expect(session).to have_css("svg[aria-label^='Plan of the day: bench 1']")
     expect(rows.join).to include("first leak watch", "then 10 min wait")
   end
@@ -39,9 +39,9 @@ RSpec.describe "The day", :browser do
     hours, minutes = field.value.split(":").map(&:to_i)
     later = Time.utc(2026, 1, 1, hours, minutes) + 2 * 3600
     field.set("#{later.strftime("%H:%M")}\n")
-    expect(session).to have_button("#{name}: let go of #{later.strftime("%H:%M")}")
-    session.click_button "#{name}: let go of #{later.strftime("%H:%M")}"
-    expect(session).to have_no_button("#{name}: let go of #{later.strftime("%H:%M")}")
+    expect(session).to have_button("#{name}: unpin from #{later.strftime("%H:%M")}")
+    session.click_button "#{name}: unpin from #{later.strftime("%H:%M")}"
+    expect(session).to have_no_button("#{name}: unpin from #{later.strftime("%H:%M")}")
   end
 
   it "opens a job from its row" do

@@ -7,7 +7,7 @@ RSpec.describe "The record", :browser do
   it "shows a lever over the months, and the worst one of the fleet first" do
     open_page "/machines/lofty"
     expect(session).to have_content("Lever over the months")
-    expect(session).to have_content(/It loses .* of what it may lose each month: due about/)
+    expect(session).to have_content(/It loses .* of its allowance a month; due about/)
     expect(session).to have_css("svg[aria-label^='Travel lost to air over the months']")
     open_page "/machines"
     session.find("label", text: "Worst lever first").click
@@ -47,8 +47,8 @@ RSpec.describe "The record", :browser do
       input.set("#{folder}/bad.csv")
       expect(session).to have_content("1 wrong. Nothing comes in")
       input.set("#{folder}/good.csv")
-      session.click_button "Take in 1"
-      expect(session).to have_content("1 taken in.")
+      session.click_button "Import 1"
+      expect(session).to have_content("1 imported.")
       expect(session).to have_css("h2", text: "Sledge 8")
     end
   end
@@ -109,7 +109,7 @@ RSpec.describe "An archive", :browser do
       open_page "/shop"
       session.find("input[type=file][accept*='json']", visible: :all).set("#{folder}/shop.json")
       expect(session).to have_content("machines/0/circuits/0/sheet/kind")
-      expect(session).to have_content("Nothing of it was taken in.")
+      expect(session).to have_content("Nothing was imported.")
       expect(api("/machines")["items"].map { |machine| machine["id"] }).not_to include "other"
     end
   end

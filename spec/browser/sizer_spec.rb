@@ -47,7 +47,7 @@ RSpec.describe "From template to verdict", :browser do
     pick_part("Rear hose")
     session.click_button "Split this hose to a further caliper"
     pick_part("New caliper")
-    session.fill_in "Called", with: "Right caliper\n"
+    session.fill_in "Name", with: "Right caliper\n"
     expect(session).to have_css("g[role=button][aria-label^='Right caliper']")
     expect(session).to have_content("Splitter of 3 hoses at Rear hose, 6 washers")
     session.click_button "Remove this caliper and its hose"

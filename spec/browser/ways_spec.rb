@@ -109,7 +109,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
       end
     end
     open_page "/jobs/below/bleed"
-    take "Pushed up by syringe"
+    take "Reverse bleed with a syringe"
     answer_looks "Before fluid moves"
     room = shown("below", "bleed")["reservoir"]["full_ml"].round
     run room
@@ -149,7 +149,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     end
     expect(session).to have_css("[role=alert]", text: "3 full rounds did not make the lever hold: stop guessing.")
     session.click_link "Back to Ask"
-    expect(session).to have_content("Master by itself")
+    expect(session).to have_content("Master cylinder isolated")
     expect(api("/jobs/stubborn")["current"]).to eq "ask"
   end
 
@@ -165,9 +165,10 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     end
     open_page "/jobs/abs/bleed"
     expect(session).to have_css("svg[aria-label^='Rear caliper']", text: "ABS")
-    expect(session).to have_no_button("Pushed up by syringe")
+    expect(session).to have_no_button("Reverse bleed with a syringe")
     session.find("summary", text: "Not used here").click
-    expect(session).to have_content("Pushed up by syringe: ABS is fitted or may be: nothing is pushed backwards")
+    expect(session)
+      .to have_content("Reverse bleed with a syringe: ABS is fitted or may be: nothing is pushed backwards")
     expect {
       post("/jobs/abs/entries",
         {id: "x", stage: "bleed", kind: "method", data: {method: "reverse_syringe"}})

@@ -70,7 +70,7 @@ module Api
       .each { |line| entry(job_id, "choose", "pulled", {line: line["id"], reason: "bought for this job"}) }
   end
 
-  # The checks of the way to bleed, each with its first good answer.
+  # The checks of the bleeding method, each with its first good answer.
   def look_before_fluid(job_id)
     stage(job_id, "bleed")["checks"]["start"].reject { |check| check["good"] }.each do |check|
       good = Sandbag::Tables.find("bleed_checks", check["id"])["good"].first

@@ -15,7 +15,7 @@ Sequel.migration do
     # the re-check that a job was opened for
     alter_table(:jobs) { add_column :follows, :text }
 
-    # what falls due on each circuit, worked out anew whenever its record changes
+    # what falls due on each circuit, worked out again whenever its record changes
     create_table(:dues, strict: true) do
       foreign_key :circuit_id, :circuits, type: :text, null: false, foreign_key_constraint_name: :due_of_circuit
       column :kind, :text, null: false

@@ -11,7 +11,7 @@ module Sandbag
 
       # @param entry [Entry] as it came in
       # @return [Entry] with its data read
-      # Refuses what EntryReader refuses, any entry on a signed job or on one put away as referred, a correction that
+      # Refuses what EntryReader refuses, any entry on a signed job or on one that was referred, a correction that
       # has nothing to correct, work under a stop or before the questions that can stop it are answered, and what the
       # entry's stage does not admit; and a simulated reading on a real machine.
       def admit(entry)

@@ -34,7 +34,7 @@ module Sandbag
       # Refuses an answer that the row does not have.
       def refuse_unknown(value)
         return if row["answers"].key?(value)
-        raise Refusal.at("data/value", "“#{value}” is no answer to it", row["answers"].keys.join(", "))
+        raise Refusal.at("data/value", "“#{value}” is not one of the answers", row["answers"].keys.join(", "))
       end
 
       def to_h

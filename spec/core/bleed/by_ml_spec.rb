@@ -107,14 +107,14 @@ RSpec.describe Sandbag::Bleed::Count, "by millilitres" do
   describe "a change of method on the way" do
     let(:job) { bleeding(clutch_plain, "hold_cycle") }
 
-    it "keeps what was passed, judges bubbles anew, and says what it is worth" do
+    it "keeps what was passed, judges bubbles again, and says what it is worth" do
       job.strokes(4)
       passed = count(job).current.passed_ml
       left = count(job).reservoir.left_ml
       job.add("bleed", "method", {"method" => "hand_vacuum"})
       expect(count(job).current).to have_attributes(passed_ml: passed, clean_strokes: 0)
       expect(count(job).reservoir.left_ml).to eq left
-      expect(Sandbag::Said.plain(count(job).log.changes.first[:says])).to match(/\A\d+ mL are kept.*judged anew/)
+      expect(Sandbag::Said.plain(count(job).log.changes.first[:says])).to match(/\A\d+ mL are kept.*judged again/)
       job.add("bleed", "method", {"method" => "reverse_syringe"})
       expect(Sandbag::Said.plain(count(job).log.changes.last[:says])).to include "went the other way"
     end

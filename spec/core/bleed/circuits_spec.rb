@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Thirteen circuits against every way to bleed, worked by hand (physics.md 6), and each claim traced to what decides it.
+# Thirteen circuits against every bleeding method, worked by hand (physics.md 6), and each claim traced to what
+# decides it.
 RSpec.describe Sandbag::Airway::MethodTable, "of circuits" do
   every = Sandbag::Tables.rows("bleed_methods").map { |row| row["id"] }
 

@@ -28,7 +28,7 @@ RSpec.describe Sandbag::Bleed::Stubborn do
     expect(clutch).not_to include("caliper", "back")
   end
 
-  it "takes one rung after another and begins anew with each round" do
+  it "takes one rung after another and begins again with each round" do
     job = bled
     again(job)
     %w[tell settle].each { |id| job.add("bleed", "rung", {"rung" => id, "outcome" => "nothing"}) }
@@ -92,7 +92,7 @@ RSpec.describe Sandbag::Bleed::Stubborn do
     job.add("ask", "finding", {"finding" => "hose_state", "value" => "sound"})
     again(job, "sinks")
     expect(job.state.ask.rounds).to have_attributes(back_to_ask?: true, looks: include("hose_state"))
-    expect(job.state.ask.rounds.says).to eq "The lever sinks: that is no air."
+    expect(job.state.ask.rounds.says).to eq "The lever sinks, so it is not air: look for a leak or a bypassing cup."
   end
 
   it "lets no stroke by a lever that Feel found soft, until that is said" do

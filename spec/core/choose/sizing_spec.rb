@@ -84,7 +84,7 @@ RSpec.describe Sandbag::Choose::Sizing do
 
   it "says what the hand will make of it, and when the rider must agree" do
     found = rows(twin_disc_plain, [[19.05, 20], [19, 18], [16, 18]])
-    expect(found[[19.05, 20.0]]).to include(felt: "no change the hand will notice", agreement_needed: false)
+    expect(found[[19.05, 20.0]]).to include(felt: "no noticeable change", agreement_needed: false)
     expect(found[[19.0, 18.0]][:felt]).to eq "noticeable"
     expect(found[[16.0, 18.0]][:agreement_needed]).to be true
   end

@@ -27,7 +27,7 @@ RSpec.describe Sandbag::Feel::Trend do
     expect(found.due.first.jd).to eq 300 + (0.95 / 0.002).round
   end
 
-  it "starts anew at a bleed: what the bleed took away is no trend" do
+  it "starts again at a bleed: what the bleed took away is no trend" do
     expect(trend([0, 0.9], [1, 0.1, true]).per_day).to be_nil
   end
 

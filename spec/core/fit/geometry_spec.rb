@@ -140,7 +140,7 @@ RSpec.describe Sandbag::Fit do
 
     it "is in whole millimetres: what it needs, and what it has to spare or is short of" do
       expect(said(900, 860.4)).to eq "Needs 875 mm, 25 mm to spare"
-      expect(said(870, 860.4)).to eq "5 mm too short. Needs 875 mm. It does not go on: a longer hose."
+      expect(said(870, 860.4)).to eq "5 mm too short. Needs 875 mm. Use a longer hose."
       expect(said(960, 860.4)).to eq "Needs 875 mm, 85 mm to spare: look for a place where it can catch."
     end
   end

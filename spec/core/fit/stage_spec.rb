@@ -44,7 +44,7 @@ RSpec.describe Sandbag::Fit::Stage do
       expect(job.add("fit", "free_play", {"at" => "tip", "value" => 3})).not_to be_nil
     end
 
-    it "sends a clash back to Choose by its name, holds the rest, and is done anew" do
+    it "sends a clash back to Choose by its name, holds the rest, and is done again" do
       job = built
       job.add("fit", "clash", {"clash" => "banjo"})
       expect(job.state.waits_for).to eq "what goes on instead: banjo angle clashed at the dry trial"

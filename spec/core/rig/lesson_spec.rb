@@ -64,7 +64,7 @@ RSpec.describe Sandbag::Rig::Lesson do
     expect(lesson.result(lesson.good_hand.act("do" => "descend", "s" => 240))).to include(done: true, steam_ml: 0)
   end
 
-  it "has a hand for every way to bleed, and a lesson that needs each thing it can take" do
+  it "has a hand for every bleeding method, and a lesson that needs each thing it can take" do
     expect(Sandbag::Rig::Mechanic.ways)
       .to match_array(Sandbag::Tables.rows("bleed_methods").map { |row| row["id"] })
     shown = described_class.all.map(&:to_h)

@@ -5,7 +5,7 @@ require "date"
 RSpec.describe Sandbag::Shelf::Stock do
   include ShelfThings
 
-  it "counts pieces in, out and anew" do
+  it "counts pieces in, out and again" do
     stock = stock_of(added_kit(count: 2), move("kit", "received", {"count" => 3}),
       move("kit", "reserved", {"job" => "j", "count" => 2}), move("kit", "used", {"job" => "j"}))
     expect(stock.find("kit").amount).to eq 3
@@ -43,7 +43,7 @@ RSpec.describe Sandbag::Shelf::Stock do
     end
   end
 
-  it "is described anew, field by field, and keeps its amount and its promises" do
+  it "is described again, field by field, and keeps its amount and its promises" do
     promised = [added_kit(count: 2), move("kit", "reserved", {"job" => "j", "count" => 1})]
     item =
       stock_of(

@@ -49,7 +49,7 @@ export function Bench() {
                 ) : null}
               </Row>
               {items.length === 0 ? (
-                <Quiet>No job is open. Start one beside; what it waits for will stand here.</Quiet>
+                <Quiet>No open jobs. Start one on the right; its next step will be listed here.</Quiet>
               ) : null}
               {view === "plan" ? (
                 <DayPlanner />

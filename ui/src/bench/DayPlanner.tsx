@@ -45,7 +45,7 @@ export function DayPlanner() {
     <>
       <Row>
         <Choice
-          label="Benches with somebody at them"
+          label="Staffed benches"
           options={BENCHES.map((id) => ({ id, label: id }))}
           value={benches}
           onChange={(id) => setBenches(id as (typeof BENCHES)[number])}
@@ -102,21 +102,21 @@ function Summary({ plan }: { plan: DayPlan }) {
           {plan.unfinished.length > 0 ? `, ${plan.unfinished.length} not today` : ""}.
         </strong>{" "}
         {plan.exact || plan.finished === plan.most_finished
-          ? "No order finishes more."
+          ? "This plan is the best possible."
           : `A good order, not proven the best: at most ${plan.most_finished} could be finished.`}{" "}
         {plan.unfinished.length === 0
           ? `Nobody could be done before ${clockAt(from, plan.lower_bound)}.`
           : null}
       </p>
       {plan.late.length > 0 ? (
-        <Notice tone="warn">{`Promised, and not to be kept today: ${names(plan.late)}.`}</Notice>
+        <Notice tone="warn">{`Will miss the promised time: ${names(plan.late)}.`}</Notice>
       ) : null}
       {plan.unfinished.length > 0 ? (
         <p>
           <Mark kind="quiet">Will not fit</Mark> {names(plan.unfinished)}
         </p>
       ) : null}
-      {plan.elsewhere.length > 0 ? <Quiet>{`Not on this bench now: ${names(plan.elsewhere)}.`}</Quiet> : null}
+      {plan.elsewhere.length > 0 ? <Quiet>{`Not in the shop: ${names(plan.elsewhere)}.`}</Quiet> : null}
     </>
   );
 }

@@ -28,7 +28,7 @@ export function DuePanel() {
         {lines.length > SHOWN ? (
           <Button onPress={() => setAll(!isAll)}>{isAll ? "Show fewer" : `Show all ${lines.length}`}</Button>
         ) : null}
-        <a href="/api/due/calendar.ics">Calendar, to subscribe to</a>
+        <a href="/api/due/calendar.ics">Subscribe to the calendar</a>
       </Row>
     </Panel>
   );

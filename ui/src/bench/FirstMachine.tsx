@@ -45,7 +45,7 @@ export function FirstMachine() {
   return (
     <>
       <Quiet>
-        No machine yet. Four answers, and the first job is open. Or go on with another shop&apos;s record:
+        No machine yet. Answer four questions to open the first job, or import another shop&apos;s records:
       </Quiet>
       <Archive />
       {add.isError ? <Notice tone="warn">{add.error.message}</Notice> : null}

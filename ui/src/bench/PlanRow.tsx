@@ -77,8 +77,8 @@ export function PlanRow({ slot, from, isLate, onMove }: Props) {
         {isLate ? <Mark kind="warn">Promise not kept</Mark> : null}
       </div>
       {slot.moved ? (
-        <Button aria-label={`${name}: let go of ${start}`} onPress={() => onMove(undefined)}>
-          Let go
+        <Button aria-label={`${name}: unpin from ${start}`} onPress={() => onMove(undefined)}>
+          Unpin
         </Button>
       ) : (
         <EntryField

@@ -36,8 +36,8 @@ export function ReckoningPanel({ job, stage, reckoning, isAllIn, isOpen }: Props
   return (
     <Panel>
       <Row>
-        <h2>Tray to zero</h2>
-        {reckoning.zero ? <Mark kind="good">It adds up</Mark> : null}
+        <h2>Tray empty</h2>
+        {reckoning.zero ? <Mark kind="good">All parts accounted for</Mark> : null}
       </Row>
       {isAllIn && reckoning.leftovers.length > 0 ? (
         <Notice tone="stop" live>

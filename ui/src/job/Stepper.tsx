@@ -4,7 +4,7 @@ import { Button } from "../kit/Button";
 interface Props {
   label: string;
   value: number;
-  /** The most it can be; none is given where nobody knows. */
+  /** The most it can be; none is given where it is unknown. */
   most?: number;
   onChange?: (value: number) => void;
 }

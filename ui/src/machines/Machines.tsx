@@ -92,7 +92,7 @@ export function Machines() {
                   <SearchField label="Find a machine" value={typed} onChange={setTyped} />
                   <Kinds kinds={kinds} counts={counts} kind={kind} onPick={setKind} />
                 </Row>
-                {items.length === 0 ? <Quiet>No machine has these words.</Quiet> : null}
+                {items.length === 0 ? <Quiet>No machines match.</Quiet> : null}
                 <List>
                   {items.map((machine) => (
                     <MachineRow

@@ -23,7 +23,7 @@ export function PartStructure({ sheet, part, onReplace }: Props) {
       {isEnd || part.part === "line" ? (
         <EntryField
           key={part.label ?? ""}
-          label="Called"
+          label="Name"
           value={part.label ?? ""}
           onFinish={(label) => onReplace(rename(sheet, part.id, label))}
         />

@@ -46,8 +46,8 @@ export function WorstLevers() {
   return (
     <>
       <Quiet>
-        How near each lever should be to its limit by today: by what its last signed job found, and by how
-        fast it went off before.
+        How close each lever should be to its limit today, from its last signed job and the past rate of
+        change.
       </Quiet>
       <ul aria-label="Levers, the worst first">
         {items.map((line) => (

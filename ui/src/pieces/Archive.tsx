@@ -8,7 +8,7 @@ import { answer, client } from "../server/client";
 import { Refused, worded } from "../server/faults";
 import { Imports } from "./Imports";
 
-/** An archive of another shop, or of this one, taken in: all of it or nothing. */
+/** Imports an archive of another shop, or of this one: all of it or nothing. */
 export function Archive() {
   const queryClient = useQueryClient();
   const take = useMutation({
@@ -32,7 +32,7 @@ export function Archive() {
             if (file) take.mutate(file);
           }}
         >
-          <Button isDisabled={take.isPending}>Take in an archive</Button>
+          <Button isDisabled={take.isPending}>Import an archive</Button>
         </FileTrigger>
         <a href="/api/archive" download>
           Everything as one JSON file
@@ -40,26 +40,25 @@ export function Archive() {
       </Row>
       {take.isError ? (
         <Notice tone="warn" live>
-          {refused ? `${refused.pointer}: ${worded(refused)}` : take.error.message} Nothing of it was taken
-          in.
+          {refused ? `${refused.pointer}: ${worded(refused)}` : take.error.message} Nothing was imported.
         </Notice>
       ) : null}
       {take.data ? (
         <Notice tone="good" live>
-          {`${take.data.added.machines} machines, ${take.data.added.jobs} jobs and ${take.data.added.moves} moves of the shelf taken in; `}
+          {`${take.data.added.machines} machines, ${take.data.added.jobs} jobs and ${take.data.added.moves} moves of the shelf imported; `}
           {`${take.data.passed_over.machines + take.data.passed_over.jobs + take.data.passed_over.moves} were here already.`}
         </Notice>
       ) : null}
       {take.data && take.data.refused.length > 0 ? (
         <Notice tone="warn" live>
-          {`${new Set(take.data.refused.map((each) => each.job)).size} open jobs are on hold. Not taken in: `}
+          {`${new Set(take.data.refused.map((each) => each.job)).size} open jobs are on hold. Not imported: `}
           {take.data.refused.map((each) => `${each.stage}, ${each.kind}: ${each.why}`).join("; ")}
         </Notice>
       ) : null}
       <Imports />
       <Quiet>
-        Machines, circuits, jobs with their journals and photos, the shelf and the shop&apos;s settings. What
-        is here already and says the same is passed over; anything else refuses the whole file.
+        Machines, circuits, jobs with their journals and photos, the shelf and the shop&apos;s settings.
+        Identical records are skipped; any conflict rejects the whole file.
       </Quiet>
     </>
   );

@@ -23,7 +23,7 @@ const MARKS = { add: "good", pass_over: "quiet", refuse: "stop" } as const;
 const body = (text: string) => ({ body: text, bodySerializer: (sent: string) => sent, headers: CSV });
 const CSV = { "content-type": "text/csv" };
 
-/** A list out of a spreadsheet: what each line would do first, then taken in, all of it or nothing. */
+/** A list out of a spreadsheet: what each line would do first, then all of it is imported or nothing. */
 export function ListImport({ of, title, columns }: Props) {
   const [text, setText] = useState<string>();
   const queryClient = useQueryClient();
@@ -56,7 +56,7 @@ export function ListImport({ of, title, columns }: Props) {
         </FileTrigger>
         {list && !list.taken && text !== undefined && list.counts.refuse === 0 && list.counts.add > 0 ? (
           <Button tone="act" onPress={() => send.mutate({ list: text, take: true })}>
-            {`Take in ${list.counts.add}`}
+            {`Import ${list.counts.add}`}
           </Button>
         ) : null}
       </Row>
@@ -67,14 +67,14 @@ export function ListImport({ of, title, columns }: Props) {
       ) : null}
       {list?.taken ? (
         <Notice tone="good" live>
-          {`${list.counts.add} taken in.`}
+          {`${list.counts.add} imported.`}
         </Notice>
       ) : null}
       {list && !list.taken ? (
         <>
           {list.counts.refuse > 0 ? (
             <Notice tone="warn">
-              {`${list.counts.refuse} wrong. Nothing comes in before they are put right in the file.`}
+              {`${list.counts.refuse} errors. Nothing is imported until they are corrected in the file.`}
             </Notice>
           ) : null}
           <Table aria-label="What each line would do">

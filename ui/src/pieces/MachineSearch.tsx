@@ -35,7 +35,7 @@ export function MachineSearch({ label, limit, empty, children }: Props) {
   return (
     <>
       <SearchField label={label} value={typed} onChange={setTyped} />
-      {query.data && items.length === 0 ? <Quiet>No machine has these words.</Quiet> : null}
+      {query.data && items.length === 0 ? <Quiet>No machines match.</Quiet> : null}
       <List>
         {items.map((machine) => (
           <li key={machine.id}>{children(machine)}</li>

@@ -17,7 +17,7 @@ export function SetApart({ parcel }: { parcel: Parcel }) {
           <Button onPress={() => outbox.sendAgain(parcel.entry.id)}>Send it again</Button>
         )}
         <Button onPress={() => outbox.discard(parcel.entry.id)}>
-          {parcel.tries === undefined ? "Understood" : "Drop it"}
+          {parcel.tries === undefined ? "Understood" : "Discard"}
         </Button>
       </Row>
     </Notice>

@@ -52,7 +52,7 @@ export const stageQuery = (id: string, stage: Stage) =>
     queryFn: () => answer(client.GET("/jobs/{id}/stages/{stage}", { params: { path: { id, stage } } })),
   });
 
-/** What the shelf has for a job; asked anew whenever the job or the shelf has moved. */
+/** What the shelf has for a job; asked again whenever the job or the shelf has moved. */
 export const suppliesQuery = (id: string) =>
   queryOptions({
     queryKey: ["supplies", id],
@@ -223,7 +223,7 @@ const plainLine = {
 /** Nothing changed on the line. */
 export const asItStands: BleedSupposed = {};
 
-/** Asked anew when a page is come back to, or when hands, warmth or the way to bleed change. */
+/** Asked again when a page is come back to, or when hands, warmth or the bleeding method change. */
 export const bleedVerdictsQuery = (id: string, bleed: Bleed, supposed: BleedSupposed) =>
   queryOptions({
     queryKey: [

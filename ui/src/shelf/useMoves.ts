@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { answer, client } from "../server/client";
 import type { NewMove } from "../server/api";
 
-/** Writes to the shelf's journal; what depends on it is asked anew. */
+/** Writes to the shelf's journal; what depends on it is asked again. */
 export function useMoves() {
   const queryClient = useQueryClient();
   return useMutation({

@@ -8,7 +8,7 @@ export function Lost() {
     <Page>
       <Panel>
         <h1>There is nothing here</h1>
-        <Quiet>The address leads nowhere, or the page broke. What you entered is kept.</Quiet>
+        <Quiet>Page not found, or an error occurred. Your entries are saved.</Quiet>
         <Link to="/">Back to the bench</Link>
       </Panel>
     </Page>

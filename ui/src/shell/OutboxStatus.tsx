@@ -7,7 +7,7 @@ export function OutboxStatus() {
   return (
     <div role="status">
       {!reachable ? (
-        <Mark kind="warn">{`Server away: ${waiting.length} kept here`}</Mark>
+        <Mark kind="warn">{`Offline: ${waiting.length} entries saved on this device`}</Mark>
       ) : heldUpBy !== undefined && waiting.length > 0 ? (
         <Mark kind="warn">{`${waiting.length} kept here: ${heldUpBy}`}</Mark>
       ) : apart.length > 0 ? (

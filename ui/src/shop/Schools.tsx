@@ -13,9 +13,7 @@ export function Schools({ shop, onChange }: Props) {
   return (
     <>
       <h2>Bleeding</h2>
-      <Quiet>
-        Good mechanics differ here. What this shop holds with puts a way to bleed further up or down.
-      </Quiet>
+      <Quiet>Good mechanics differ here. Your preferences move a bleeding method up or down the list.</Quiet>
       {shop.schools_open.map((school) =>
         school.answers ? (
           <Choice

@@ -9,7 +9,7 @@ module Sandbag
     class CircuitDues
       # @param sheet [Circuit::Sheet]; machine_kind [String] of machine_kinds.yml; use [String] of machine_uses.yml
       # @param shop_months [Integer, nil] the shop's own longest interval between changes of fluid
-      # @param today [Date] on which a change that nobody knows counts as due
+      # @param today [Date] on which an unknown change counts as due
       def initialize(sheet, machine_kind:, use:, shop_months:, today:)
         @sheet = sheet
         @machine_kind = machine_kind

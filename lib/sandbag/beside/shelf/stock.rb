@@ -124,7 +124,7 @@ module Sandbag
       def refuse_unpromised(item, job)
         return if item.reserved.key?(job)
         raise Refusal.at("data/job", "#{item.name} is not promised to #{job}",
-          item.reserved.empty? ? "nobody has been promised it" : item.reserved.keys.join(", "))
+          item.reserved.empty? ? "it is not reserved for any job" : item.reserved.keys.join(", "))
       end
 
       def refuse_broken_promise(item, move)

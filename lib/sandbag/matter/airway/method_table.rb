@@ -10,7 +10,7 @@ module Sandbag
       # @param sheet [Circuit::Sheet]; given [Hash] of Way
       # @param tool [Boolean] the machine's own electronic tool with its procedure is on hand
       # @param gate [Hash, nil] row of abs_gate.yml that decides on this job
-      # @param shelf [Array<String>, nil] ids of the tools on the shelf; nil where nobody knows
+      # @param shelf [Array<String>, nil] ids of the tools on the shelf; nil where it is unknown
       # @param people [Integer] at hand
       # @param schools [Hash] what the shop holds with; dry [Boolean] the circuit was opened
       def initialize(sheet, tool: false, gate: nil, shelf: nil, people: 1, schools: {}, dry: false, **given)
@@ -86,7 +86,7 @@ module Sandbag
         ]
       end
 
-      # @return [Array<String>] special tools that are not on the shelf; where nobody knows the shelf, all of them
+      # @return [Array<String>] special tools that are not on the shelf; where the shelf is unknown, all of them
       def wanting(method)
         if @shelf
           method["tools"] - @shelf - COMMON
@@ -135,7 +135,8 @@ module Sandbag
       end
 
       STATES = {
-        "carried" => "carried", "rises" => "rises by itself", "stalls" => "as fast up as the flow down: it stalls",
+        "carried" => "carried", "rises" => "rises by itself",
+        "stalls" => "rises as fast as the fluid flows down, so it stays put",
         "comes_back" => "part of the way in one go, and back before the next",
         "stays" => "nothing moves it"
       }.freeze

@@ -57,7 +57,7 @@ module Sandbag
         accepted = answers_of(row).keys
         value = data["value"] || DONE
         return if accepted.include?(value) || (waivable?(row) && data["reason"])
-        raise Refusal.at("data/value", "“#{value}” is no answer to “#{row["label"]}”", accepted.join(", "))
+        raise Refusal.at("data/value", "“#{value}” is not one of the answers to “#{row["label"]}”", accepted.join(", "))
       end
 
       def to_h

@@ -76,7 +76,7 @@ module Sandbag
         measured = @water[:source] == "measured"
         why =
           "#{format("%.1f", @water[:percent])} % of water #{measured ? "read" : "estimated"} now; #{FLUSH_PERCENT} " \
-            "% is the line."
+            "% is the limit."
         {by: measured ? "reading" : "age", on: @today + [days, 0].max, why: why}
       end
     end

@@ -45,7 +45,7 @@ module Sandbag
         freeze
       end
 
-      # The same circuit worked by another cylinder and lever: what lies behind it is not summed anew.
+      # The same circuit worked by another cylinder and lever: what lies behind it is not summed again.
       def worked_by(master:, lever:)
         dup.take(master, lever)
       end

@@ -2,8 +2,8 @@
 
 module Sandbag
   module Rig
-    # A good hand at a simulated circuit, by one of the ways to bleed: the reservoir kept, the farthest end first, until
-    # nothing comes any more. What it takes is what a learner's work is held against.
+    # A good hand at a simulated circuit, by one of the bleeding methods: the reservoir kept, the farthest end first,
+    # until nothing comes any more. What it takes is what a learner's work is held against.
     class Mechanic
       # How long each part of a cycle takes, s; what moves the fluid, how hard and how long, and how far the nipple is
       # opened, is the table's. [default]
@@ -33,7 +33,7 @@ module Sandbag
       MOST = {draw: 200}.freeze
       MANY = 60
 
-      # @return [Array<String>] ways to bleed that it knows: all of bleed_methods.yml
+      # @return [Array<String>] bleeding methods that it knows: all of bleed_methods.yml
       def self.ways
         Tables.rows("practice_ways").map { |row| row["id"] }
       end

@@ -89,7 +89,7 @@ module Sandbag
         end
         return if row["values"].key?(data["value"])
         raise Refusal.at("data/value",
-          "“#{data["value"]}” is no answer to “#{row["ask"]}”", row["values"].keys.join(", "))
+          "“#{data["value"]}” is not one of the answers to “#{row["ask"]}”", row["values"].keys.join(", "))
       end
 
       def admit_clearing(data)
@@ -147,7 +147,7 @@ module Sandbag
 
       def admit_return
         return if @ask.referral
-        raise Refusal.at("kind", "this job is not put away", "a job that was put away as referred")
+        raise Refusal.at("kind", "this job is not on hold", "a job that was put on hold as referred")
       end
     end
   end

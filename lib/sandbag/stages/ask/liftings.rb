@@ -3,7 +3,7 @@
 module Sandbag
   module Ask
     # Which stops no longer stand: lifted by a lead, or cured by this job. Either holds until what raised the stop is
-    # entered anew: a danger found again is lifted again.
+    # entered again: a danger found again is lifted again.
     class Liftings
       # @param journal [Job::Journal]; seen [Seen]
       def initialize(journal, seen)

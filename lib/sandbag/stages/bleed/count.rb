@@ -45,7 +45,7 @@ module Sandbag
       end
 
       # Counts on, where nothing but further entries came since: the same plan, and none that was counted taken back.
-      # @return [Count, nil] nil where all must be counted anew
+      # @return [Count, nil] nil where all must be counted again
       def on(plan, all, method:)
         return unless entries.positive? && all.at(entries - 1)&.id == last_id && first == method && plan == self.plan
         all.drop(entries).reduce(self) { |count, entry| count.apply(entry) }.with(entries: all.size,
@@ -136,7 +136,7 @@ module Sandbag
         after.done.empty? ? strokes(1, entry.at) : with(cycle: after)
       end
 
-      # What was left out, or drew air in, does not count, and what comes next is judged for bubbles anew.
+      # What was left out, or drew air in, does not count, and what comes next is judged for bubbles again.
       def slipped(entry, beat)
         with_current(&:with_bubbles).with(cycle: Cycle.of(method),
           log: log.noted(:slips, {at: entry.at, why: cycle.slip(beat)}))
@@ -156,7 +156,7 @@ module Sandbag
           points: points.transform_values { |point| point.with(stroke_ml: read.stroke_ml) })
       end
 
-      # What was passed stays; bubbles are judged anew, as they come by the new way.
+      # What was passed stays; bubbles are judged again, as they come by the new way.
       def method_changed(entry)
         other = Tables.find("bleed_methods", entry.data["method"])
         return self if other == method
@@ -184,9 +184,10 @@ module Sandbag
       def worth(other)
         passed = Said.ml(passed_ml)
         unless method["reverse"] == other["reverse"]
-          return "#{passed} went the other way: they count for old fluid. Bubbles are judged anew from here."
+          return "#{passed} already flushed still counts. The bubble check starts again, because the flow direction " \
+            "changed."
         end
-        "#{passed} are kept: they count for old fluid. Bubbles are judged anew from here."
+        "#{passed} are kept: they count for old fluid. The bubble check starts again."
       end
 
       # The points are gone through again; what has passed stays.

@@ -33,7 +33,7 @@ module Sandbag
         last == "open"
       end
 
-      # @return [Cycle] after a beat in its turn; begins anew after the last
+      # @return [Cycle] after a beat in its turn; begins again after the last
       def after(beat)
         now = [*done, beat]
         with(done: (now.size == beats.size) ? [] : now)

@@ -34,10 +34,12 @@ module Sandbag
         looks.any?
       end
 
+      SUNK = "The lever sinks, so it is not air: look for a leak or a bypassing cup."
+
       # @return [String, nil] why
       def says
         return unless back_to_ask?
-        return "The lever sinks: that is no air." if @tripped.data["lever"] == SINKS
+        return SUNK if @tripped.data["lever"] == SINKS
         "#{MOST} full rounds did not make the lever hold: stop guessing."
       end
 

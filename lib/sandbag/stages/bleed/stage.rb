@@ -126,7 +126,7 @@ module Sandbag
       end
 
       # @param shelf [Array<String>] ids of the tools on the shelf; supposed [Hash] of Way
-      # @param explain [String, nil] the way to bleed whose figures are wanted
+      # @param explain [String, nil] the bleeding method whose figures are wanted
       # @return [Hash] of MethodTable, with the temperature it is judged at
       # Refuses to explain a way that is none.
       def verdicts(shelf: nil, explain: nil, **supposed)
@@ -148,7 +148,7 @@ module Sandbag
       end
 
       def explained(id)
-        Tables.fetch("bleed_methods", id, "explain", "there is no way to bleed “#{id}”")
+        Tables.fetch("bleed_methods", id, "explain", "there is no bleeding method “#{id}”")
       end
 
       def refill_said

@@ -3,12 +3,12 @@
 module Sandbag
   module Bleed
     # The ladder for air that stays, rung by rung, without what this circuit cannot do (docs/trade.md 7.7). It is begun
-    # anew with each round.
+    # again with each round.
     class Stubborn
       # What came of a rung.
       OUTCOMES = {"air" => "air came", "nothing" => "nothing came", "not_here" => "not possible here"}.freeze
 
-      # @param entries [Job::Entries] of the bleed; sheet [Circuit::Sheet]; usable [Array<String>] ways to bleed that
+      # @param entries [Job::Entries] of the bleed; sheet [Circuit::Sheet]; usable [Array<String>] bleeding methods that
       #   may be used here
       def initialize(entries, sheet, usable)
         @round = entries.last("round")

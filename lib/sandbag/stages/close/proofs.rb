@@ -20,7 +20,7 @@ module Sandbag
       end
 
       # @param row [Hash] of gates.yml
-      # @return [Array(Boolean, String), nil] nil where nobody knows: it is asked
+      # @return [Array(Boolean, String), nil] nil where it is unknown: it is asked
       def known(row)
         return fitted(row) if @scope.proved?(row)
         reading(row["proof"]) || tried(row["test"])

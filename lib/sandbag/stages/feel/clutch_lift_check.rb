@@ -50,8 +50,8 @@ module Sandbag
           "#{Said.mm(@lift_mm, 2)} measured, #{Said.mm(@circuit.slave.lift_needed_mm, 2, bare: true)} needed, " \
             "#{Said.mm(expected_mm, 2, bare: true)} expected without air."
         {
-          "pass" => "The clutch frees with its margin: ",
-          "marginal" => "The clutch frees, with little margin: ",
+          "pass" => "The clutch disengages with its margin: ",
+          "marginal" => "The clutch disengages, with little margin: ",
           "bleed_again" => "The clutch will drag: "
         }.fetch(id) + figures
       end

@@ -35,7 +35,7 @@ module Sandbag
       def dropped(circuit, reference_mpa)
         return unless @baseline && @own
         return "it fails by itself" if Verdict.new(@own, circuit, reference_mpa).fails?
-        "these readings are of a lever that moved further than a sound one does" if @baseline.contradicts?(@own)
+        "these readings differ too much from the last good lever" if @baseline.contradicts?(@own)
       end
 
       def says

@@ -54,7 +54,7 @@ module Sandbag
           due_on: on.iso8601,
           earliest: earliest.iso8601,
           latest: latest.iso8601,
-          says: "It loses #{format("%.1f", per_day * month)} % of what it may lose each month: due about " \
+          says: "It uses #{format("%.1f", per_day * month)} % of its allowance a month; due about " \
             "#{Day.said(on)}, between #{Day.said(earliest)} and #{Day.said(latest)}."
         }
       end

@@ -51,7 +51,7 @@ module Sandbag
         return unless slack_mm
         needs = "Needs #{Said.mm(needs_mm, 0)}"
         case verdict
-        when "short" then "#{Said.mm(-slack_mm, 0)} too short. #{needs}. It does not go on: a longer hose."
+        when "short" then "#{Said.mm(-slack_mm, 0)} too short. #{needs}. Use a longer hose."
         when "long" then "#{needs}, #{Said.mm(slack_mm, 0)} to spare: look for a place where it can catch."
         else "#{needs}, #{Said.mm(slack_mm, 0)} to spare"
         end

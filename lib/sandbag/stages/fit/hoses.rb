@@ -44,7 +44,7 @@ module Sandbag
       # Refuses a hose or a position that is not measured here, and a path shorter than its ends are apart.
       def admit(entry)
         line = laid.map(&:line).find { |each| each["id"] == entry.data["line"] } || raise(Refusal.at("data/line",
-          "“#{entry.data["line"]}” is not laid anew here", laid.map { |each| each.line["id"] }.join(", ")))
+          "“#{entry.data["line"]}” is not laid here", laid.map { |each| each.line["id"] }.join(", ")))
         admit_path(line, entry.data) if entry.kind == "path"
       end
 

@@ -19,7 +19,7 @@ module Sandbag
 
       # @param scope [Scope]; put_back [Cylinder::PutBack]; entries [Job::Entries] of fit
       # @param bled_at [Integer, nil] place of the last stroke, 0 before the first: what comes after the bleed is done
-      #   anew after another one; nil where there is no bleed to wait for
+      #   again after another one; nil where there is no bleed to wait for
       def initialize(scope, put_back, entries, bled_at:)
         @put_back = put_back
         @entries = entries
@@ -39,7 +39,7 @@ module Sandbag
         of(phase).find { |each| !done?(each) }
       end
 
-      # The dry trial is done anew after a clash.
+      # The dry trial is done again after a clash.
       def done?(step)
         entry = @entries.of("step").reverse_each.find { |each| each.data["step"] == step.id }
         !entry.nil? && entry.position > since(step)

@@ -26,9 +26,9 @@ module Sandbag
             expected = out || wanted
             return if old.nil? || old == expected
             if old < expected
-              return "#{old} old ones, #{expected} expected: one may stick to the hose end or in the port."
+              return "#{old} old washers, #{expected} expected: one may stick to the hose end or in the port."
             end
-            "#{old} old ones, #{expected} expected: somebody stacked one too many."
+            "#{old} old washers, #{expected} expected: there was one too many."
           end
         end
 

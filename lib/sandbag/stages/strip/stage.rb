@@ -96,7 +96,7 @@ module Sandbag
       end
 
       def unresolved
-        "The piston does not come: the unit is renewed." if given_up?
+        "The piston is stuck: the unit is renewed." if given_up?
       end
 
       # @return [String] done, skipped, current or ahead

@@ -31,7 +31,7 @@ export function CostPanel({ costs }: { costs: Ask["costs"] }) {
       <Quiet>
         Kit {money(kit_or_unit.kit.total_minor, kit_or_unit.kit.currency)} in {kit_or_unit.kit.minutes} min,
         whole unit {money(kit_or_unit.unit.total_minor, kit_or_unit.unit.currency)} in{" "}
-        {kit_or_unit.unit.minutes} min. {kit_or_unit.advice} The bore&apos;s measure may overrule it.
+        {kit_or_unit.unit.minutes} min. {kit_or_unit.advice} The bore measurement may change this.
       </Quiet>
     </Panel>
   );

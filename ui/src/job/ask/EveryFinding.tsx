@@ -34,7 +34,7 @@ export function EveryFinding({ ask, findings, flags, onFind, onReport }: Props) 
               <Choice
                 key={`${finding.id}-${(ask.findings[finding.id] ?? []).length}`}
                 label={finding.label}
-                hint={`${finding.how} ${finding.minutes} min.${finding.many ? " More than one may be true." : ""}`}
+                hint={`${finding.how} ${finding.minutes} min.${finding.many ? " Select all that apply." : ""}`}
                 options={Object.entries(finding.values).map(([id, label]) => ({ id, label }))}
                 value={finding.many ? undefined : ask.findings[finding.id]?.[0]}
                 onChange={(value) => onFind(finding.id, value)}

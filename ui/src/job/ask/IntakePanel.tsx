@@ -92,7 +92,11 @@ export function IntakePanel({ isOpen, intake: questions, against, onAnswer }: Pr
         <>
           <div>
             <Button onPress={() => setShowsAnswers(!showsAnswers)}>
-              {showsAnswers ? "Hide the answers" : `Show ${questions.length - open.length} answers`}
+              {showsAnswers
+                ? "Hide the answers"
+                : questions.length - open.length === 1
+                  ? "Show the answer"
+                  : `Show ${questions.length - open.length} answers`}
             </Button>
           </div>
           {showsAnswers ? (

@@ -38,7 +38,7 @@ export function ReferralPanel({ job, onRefer, onReturn }: Props) {
     );
   return (
     <Panel>
-      <h2>Put it away as referred</h2>
+      <h2>Put on hold and refer</h2>
       <Quiet>
         Takes the job off the bench until the machine comes back. The machine stays tagged “do not use”.
       </Quiet>

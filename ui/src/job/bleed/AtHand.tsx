@@ -16,7 +16,7 @@ export function AtHand({ job, bleed }: { job: Job; bleed: Bleed }) {
   return (
     <Row $gap={3} style={{ alignItems: "end" }}>
       <Choice
-        label="Pairs of hands"
+        label="People available"
         options={HANDS}
         value={String(bleed.people)}
         onChange={(people) => add("people", { people: Number(people) })}

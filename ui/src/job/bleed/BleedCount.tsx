@@ -175,7 +175,7 @@ const KEYS: [string, string][] = [
   ["F", "Finish this point"],
   ["U", "Undo the last entry"],
   ["X", "The port was uncovered: start over"],
-  ["E", "For the ears: spoken, tones, or off"],
+  ["E", "Sound: voice, tones or off"],
 ];
 
 type Actions = Record<

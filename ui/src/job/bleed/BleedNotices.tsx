@@ -35,7 +35,7 @@ export function BleedNotices({ job, bleed, isOpen }: Props) {
       ) : null}
       {change ? (
         <Notice tone="warn">
-          <strong>{`Now by: ${change.to}.`}</strong> {change.says}
+          <strong>{`Method changed to: ${change.to}.`}</strong> {change.says}
         </Notice>
       ) : null}
       {bleed.finished ? (

@@ -40,7 +40,7 @@ export function BleedWarning({ reservoir, method }: Props) {
           {method.supply === "reservoir" ? (
             <>
               <Loud>Stop. The next {method.by_ml ? "drop" : "stroke"} may uncover the port.</Loud> Shut the
-              nipple and top up (T). If the port was uncovered, say so (X).
+              nipple and top up (T). If the port ran dry, press X.
             </>
           ) : (
             <>

@@ -29,7 +29,7 @@ export function JarEntry({ job, bleed, isOpen }: { job: Job; bleed: Bleed; isOpe
             onFinish={setHeld}
           />
           <Button isDisabled={held === undefined} onPress={() => held && read(held, false)}>
-            Set the stroke by it
+            Use this to calibrate the stroke
           </Button>
           <Button isDisabled={held === undefined} onPress={() => held && read(held, true)}>
             And emptied

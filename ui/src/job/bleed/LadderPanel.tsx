@@ -49,7 +49,7 @@ export function LadderPanel({ job, bleed, isOpen }: Props) {
       {ahead.length > 0 ? (
         <details>
           <summary>{`${ahead.length} further`}</summary>
-          <List aria-label="Further rungs">
+          <List aria-label="More steps">
             {ahead.map((rung) => (
               <li key={rung.id}>
                 <Heading rung={rung} />

@@ -30,7 +30,7 @@ export function RoundQuestion({ job, bleed, isOpen }: Props) {
           <strong>Feel says the lever does not hold.</strong> Which is it?
         </Notice>
       ) : (
-        <strong>Does the lever not hold after all this?</strong>
+        <strong>Lever still not holding?</strong>
       )}
       <Row>
         <Button onPress={() => add("round", { lever: "springy" })}>Springy: another round</Button>

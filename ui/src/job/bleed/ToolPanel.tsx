@@ -61,7 +61,7 @@ export function TightPanel({ job, bleed, isOpen }: Props) {
   );
 }
 
-/** The machine's own tool: what it reported is kept. */
+/** Electronic ABS bleed (diagnostic tool): what it reported is kept. */
 export function ReportPanel({ job, bleed, isOpen }: Props) {
   const { add } = useEntries(job, "bleed");
   const report = bleed.tool.report;

@@ -21,8 +21,8 @@ export function verdictSaid(method: BleedVerdict, changes: BleedVerdicts["change
 export function rankSaid(method: BleedVerdict): string[] {
   return [
     ...(method.wanting.length > 0 ? [`Not on the shelf: ${method.wanting.join(", ")}.`] : []),
-    ...(method.short_of_hands ? ["More hands than there are."] : []),
-    ...(method.leaning > 0 ? ["The shop would rather."] : []),
-    ...(method.leaning < 0 ? ["The shop would rather not."] : []),
+    ...(method.short_of_hands ? ["Needs more people."] : []),
+    ...(method.leaning > 0 ? ["Preferred by this shop."] : []),
+    ...(method.leaning < 0 ? ["Not preferred by this shop."] : []),
   ];
 }

@@ -59,8 +59,7 @@ export function FluidCheckPanel({ job, choose, check, isOpen }: Props) {
 
 function waterSaid(check: FluidCheck): string {
   const { water, boils_c: now, boils_low_c: low, boils_high_c: high } = check;
-  if (!water || now === undefined)
-    return "Nobody knows how old it is: read the water, or take it as overdue.";
+  if (!water || now === undefined) return "Age unknown: test the water content, or treat it as overdue.";
   if (water.source === "measured")
     return `${water.percent.toFixed(1)} % of water read: boils at ${now.toFixed(0)} °C; fresh at ${check.dry_c ?? 0} °C.`;
   return `Estimate from its age: ${water.percent.toFixed(1)} % of water (${water.low.toFixed(1)} to ${water.high.toFixed(1)}), boils at ${now.toFixed(0)} °C (${(low ?? now).toFixed(0)} to ${(high ?? now).toFixed(0)}); fresh at ${check.dry_c ?? 0} °C.`;

@@ -58,7 +58,7 @@ function KitPanel({ job, supplies, cylinder, isOpen }: KitPanelProps) {
       <Quiet>{`Renewed in any case: ${cylinder.renewed.join(", ")}.`}</Quiet>
       {cylinder.unproven || cylinder.spring === "unknown" ? (
         <p>
-          {"Bore and spring are told apart better off the casting and the drawing: "}
+          {"Read the bore and the spring off the casting mark and the parts drawing: "}
           <Link to={`/machines/${job.machine.id}?circuit=${job.circuit.id}`}>write them into the record</Link>
           .
         </p>

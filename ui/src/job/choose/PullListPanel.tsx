@@ -32,7 +32,7 @@ export function PullListPanel({ job, choose, supplies, isOpen }: Props) {
     return (
       <Panel>
         <h2>Pull list</h2>
-        <Quiet>It is drawn up once Ask has its route.</Quiet>
+        <Quiet>The list appears once a repair is chosen.</Quiet>
       </Panel>
     );
   return (
@@ -86,7 +86,7 @@ function Stale({ job, supplies, isOpen }: Omit<Props, "choose">) {
           <span>{pulled.name ?? pulled.reason ?? pulled.line.replace("tool.", "").replaceAll("_", " ")}</span>
           {isOpen ? (
             <TextButton type="button" onClick={() => undo(pulled.entry)}>
-              Give it back
+              Return to stock
             </TextButton>
           ) : null}
         </Row>

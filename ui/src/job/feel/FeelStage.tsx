@@ -1,11 +1,10 @@
-import { Link } from "react-router";
 import { LeverCurve } from "../../drawings/LeverCurve";
 import { Saved } from "../../kit/Saved";
 import { Column, Panel, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { useHotkeys } from "../../kit/useHotkeys";
-import { isDone } from "../isDone";
 import { KeyHelp } from "../KeyHelp";
+import { NextStage } from "../NextStage";
 import { useEntries } from "../useEntries";
 import { Unfit } from "../Unfit";
 import type { StageProps } from "../StageProps";
@@ -32,14 +31,12 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
     h: focusOn("creep"),
     u: open && last ? () => undo(last.id) : undefined,
   });
-  const done = isDone(job, "feel");
   return (
     <>
       <Unfit said={feel.unfit} />
       {feel.stale ? (
         <Notice tone="warn">
-          Readings were taken before the last strokes. They say nothing about the {feel.control.noun} as it is
-          now: read again.
+          Readings were taken before the last strokes and no longer apply. Take new readings.
         </Notice>
       ) : null}
       <Split $left="1.6fr">
@@ -99,7 +96,7 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
           {feel.clutch ? null : (
             <PreloadTest feel={feel} isOpen={open} onMeasure={(force) => add("preload", { force })} />
           )}
-          {done ? <Link to={`/jobs/${job.id}/close`}>Go on to Close</Link> : null}
+          <NextStage job={job} stage="feel" />
         </Column>
       </Split>
       <TestList job={job} feel={feel} isOpen={open} />

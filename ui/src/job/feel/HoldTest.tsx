@@ -98,7 +98,7 @@ function Series({ times, onSeries }: Pick<Props, "onSeries"> & { times: number[]
             )
           }
         >
-          Take the series
+          Record readings
         </Button>
       </Row>
     </>

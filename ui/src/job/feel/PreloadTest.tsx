@@ -16,7 +16,7 @@ export function PreloadTest({ feel, isOpen, onMeasure }: Props) {
       <h2>Return spring</h2>
       <Quiet>
         {feel.preload_known
-          ? "Known: the verdict goes by it."
+          ? "Measured; used in the verdict."
           : "Not measured: the verdict carries it as doubt. Hang a spring scale on the finger point and read the pull at which the piston first moves."}
       </Quiet>
       {isOpen ? (

@@ -64,7 +64,7 @@ export function PumpTest({ feel, isOpen, onMeasure }: Props) {
                 )
               }
             >
-              Take the pulls
+              Record
             </Button>
           </Row>
         </>

@@ -30,7 +30,7 @@ export function FitStage({ job, view: fit, isOpen }: StageProps<"fit">) {
       {fit.clash ? (
         <Notice tone="stop" live>
           <strong>{`${fit.clash.label} clashed at the dry trial.`}</strong>{" "}
-          {`${fit.clash.wants} Say under Choose what goes on instead, then try it dry again.`}
+          {`${fit.clash.wants} Pick the replacement in Choose, then repeat the trial fit.`}
         </Notice>
       ) : null}
       <Split $left="1.2fr">

@@ -17,7 +17,7 @@ export function ReservoirPanel({ job, fit, isOpen }: FitProps) {
       <h2>Reservoir</h2>
       <TiltDrawing room={room} />
       <Quiet>
-        {`Filled to MAX it bears ${Math.floor(room.limit_deg)}° before the port is uncovered`}
+        {`At MAX it can tilt ${Math.floor(room.limit_deg)}° before the port is uncovered`}
         {room.port_known
           ? `, with the port ${units.say("length", room.port_offset_mm, 0)} off the middle.`
           : ", with the port taken to lie at the edge: the worst case."}

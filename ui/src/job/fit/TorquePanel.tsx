@@ -109,7 +109,7 @@ function Loosened({ job, fit }: Pick<FitProps, "job" | "fit">) {
   return (
     <Row>
       <Picker
-        label="Loosened too"
+        label="Also loosened"
         options={[{ id: "", label: "nothing else" }, ...fit.others]}
         value={fastener}
         onChange={setFastener}

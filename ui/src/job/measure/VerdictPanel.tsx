@@ -129,9 +129,7 @@ function Renew({ job, route }: { job: Job; route: NonNullable<Verdict["next_rout
   return (
     <Row>
       <Button tone="stop" onPress={renew}>{`${route.label}: back to Choose`}</Button>
-      <Quiet>
-        What was fetched for this job is given back there, and time and money are worked out anew.
-      </Quiet>
+      <Quiet>Return the parts pulled for this job there; time and cost are recalculated.</Quiet>
     </Row>
   );
 }
@@ -155,7 +153,9 @@ function Call({ job, unit }: { job: Job; unit?: string }) {
   const { add } = useEntries(job, "measure");
   return (
     <>
-      <Quiet>Warm the gauge in the hand, wipe both, read again. Or call it, and say why.</Quiet>
+      <Quiet>
+        Let gauge and part reach room temperature, wipe both, measure again. Or decide, and say why.
+      </Quiet>
       <Row $gap={1}>
         <ReasonButton
           button="Call it good"

@@ -74,7 +74,7 @@ function StripWork({ job, strip, isOpen }: { job: Job; strip: Strip; isOpen: boo
           </Saved>
           <Row>
             <h2>Tray</h2>
-            <Quiet>{`${strip.pieces} pieces out, in the order they came. A cross is for the bin.`}</Quiet>
+            <Quiet>{`${strip.pieces} pieces out, in the order they came. A cross marks parts to discard.`}</Quiet>
           </Row>
           {strip.tray.length > 0 ? (
             <TrayDrawing label="Tray" cells={strip.tray.map((cell) => ({ ...cell, count: cell.out }))} />

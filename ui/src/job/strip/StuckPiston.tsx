@@ -27,7 +27,7 @@ export function StuckPiston({ job, strip }: { job: Job; strip: Strip }) {
   if (!shows)
     return (
       <div>
-        <Button onPress={() => setShows(true)}>The piston does not come</Button>
+        <Button onPress={() => setShows(true)}>The piston is stuck</Button>
       </div>
     );
   return (
