@@ -100,7 +100,7 @@ RSpec.describe App::PhotosApi, :api do
   end
 
   it "refuses an executable that is called a picture" do
-    expect(refused("MZ#{"\x90" * 400}".b)).to match [422, a_string_including("no PNG, whatever it is called")]
+    expect(refused("MZ#{"\x90" * 400}".b)).to match [422, a_string_including("not a PNG image")]
     expect(refused(picture.jpegsave_buffer)).to match [422, a_string_including("no PNG")]
   end
 

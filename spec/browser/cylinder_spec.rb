@@ -50,7 +50,7 @@ RSpec.describe "A cylinder taken apart", :browser do
     session.fill_in "Old pieces in the scrap pot (#{wanted} belong in it)", with: "#{wanted - 1}\n"
     expect(session).to have_content("One is missing, or an old part went back in.")
     finish_build
-    expect(session).to have_content("It adds up")
+    expect(session).to have_content("All parts accounted for")
     expect(browser_faults).to be_empty
   end
 
@@ -112,7 +112,7 @@ RSpec.describe "A cylinder taken apart", :browser do
       open_page "/jobs/job-cargo-front/strip"
       session.fill_in "What it shows", with: "Clamp split\n"
       session.attach_file("Add a photo", "#{folder}/setup.png", make_visible: true)
-      expect(session).to have_content("no PNG, whatever it is called")
+      expect(session).to have_content("not a PNG image")
       session.attach_file("Add a photo", "#{folder}/clamp.png", make_visible: true)
       expect(session).to have_css("img[alt='Clamp split']")
       width = -> { session.evaluate_script("document.querySelector('img[alt=\"Clamp split\"]').naturalWidth") }

@@ -19,11 +19,11 @@ RSpec.describe "Firm ground", :browser do
 
   it "puts a stopped job away as referred, by name, and takes it up again when the machine is back" do
     open_page "/jobs/job-tourer-rear/ask"
-    expect(session).to have_button("Put away as referred", disabled: true)
+    expect(session).to have_button("Put on hold and refer", disabled: true)
     name_person "Who decided", "R. Tarn"
     session.fill_in "Where it goes", with: "a workshop with the tool\n"
-    session.click_button "Put away as referred"
-    expect(session).to have_css("h2", text: "Put away as referred")
+    session.click_button "Put on hold and refer"
+    expect(session).to have_css("h2", text: "On hold, referred")
     expect(session).to have_no_button("Lift this stop")
 
     session.click_link "Bench"
@@ -32,7 +32,7 @@ RSpec.describe "Firm ground", :browser do
     session.find("ul[aria-label='Referred'] a").click
     session.click_button "The machine is back"
     session.fill_in "What was done elsewhere, and by whom", with: "sensor renewed, lamp out\n"
-    expect(session).to have_button("Put away as referred", disabled: true)
+    expect(session).to have_button("Put on hold and refer", disabled: true)
     session.click_button "Every finding"
     pick "ABS", "Lamp clears"
     expect(session).to have_no_content("ABS lamp stays on. Stop")

@@ -45,7 +45,7 @@ RSpec.describe "The record", :browser do
       open_page "/machines"
       input = session.find("input[type=file][accept*='csv']", visible: :all)
       input.set("#{folder}/bad.csv")
-      expect(session).to have_content("1 wrong. Nothing comes in")
+      expect(session).to have_content("1 error. Nothing is imported")
       input.set("#{folder}/good.csv")
       session.click_button "Import 1"
       expect(session).to have_content("1 imported.")

@@ -69,7 +69,7 @@ RSpec.describe "A whole job", :browser do
       "Wet at the lever" => "Dry",
       "Pumping up" => "Rises then sinks"
     }.each { |label, value| pick label, value }
-    expect(session).to have_content("Likely main seal lets fluid past")
+    expect(session).to have_content("Likely primary cup bypassing (internal leak)")
     answer_stops_by_key
     session.click_button "Choose: Reseal the master"
     session.click_link "Go on"

@@ -69,7 +69,7 @@ RSpec.describe Sandbag::Airway::MethodTable do
     it "with a wide loop: strokes stall at the high spot, pressure carries" do
       row = verdict(looped(1150, bore: 8.0), "hold_cycle")
       expect(row).to include(verdict: "leaves_air", place: "Front hose, high spot", changes: [])
-      expect(row[:why]).to match(/stalls\. Flow \d+ mm\/s; a slug rises by itself at 70\.\d mm\/s/)
+      expect(row[:why]).to match(/stays put\. Flow \d+ mm\/s; a slug rises by itself at 70\.\d mm\/s/)
       expect(verdict(looped(1150, bore: 8.0), "pressure_cap")[:verdict]).to eq "suitable"
     end
 

@@ -72,7 +72,7 @@ RSpec.describe Sandbag::Ask::Stage do
 
   it "says likely until it is proven" do
     expect(find(job, hold_sink: "slow", pump_up: "rises_sinks").view[:proposal][:reason]).to start_with(
-      "Likely main seal lets fluid past"
+      "Likely primary cup bypassing (internal leak)"
     )
     expect(find(job, wet_lever: "drips").view[:proposal]).to include(
       proven: true,

@@ -114,9 +114,9 @@ RSpec.describe Sandbag::Bleed::Count, "by millilitres" do
       job.add("bleed", "method", {"method" => "hand_vacuum"})
       expect(count(job).current).to have_attributes(passed_ml: passed, clean_strokes: 0)
       expect(count(job).reservoir.left_ml).to eq left
-      expect(Sandbag::Said.plain(count(job).log.changes.first[:says])).to match(/\A\d+ mL are kept.*judged again/)
+      expect(Sandbag::Said.plain(count(job).log.changes.first[:says])).to match(/\A\d+ mL are kept.*starts again/)
       job.add("bleed", "method", {"method" => "reverse_syringe"})
-      expect(Sandbag::Said.plain(count(job).log.changes.last[:says])).to include "went the other way"
+      expect(Sandbag::Said.plain(count(job).log.changes.last[:says])).to include "already flushed still counts"
     end
 
     it "is said nothing of before any fluid has moved, and asks its own looks" do

@@ -39,7 +39,7 @@ RSpec.describe Sandbag::Feel::Baseline do
     taken = readings(soft, eight, slips)
     found = memory(taken, baseline)
     expect(found).not_to be_helps
-    expect(found.to_h).to include(used: false, says: a_string_including("moved further than a sound one does"))
+    expect(found.to_h).to include(used: false, says: a_string_including("differ too much from the last good lever"))
     expect(found.fit.air_ml).to eq memory(taken, nil).fit.air_ml
   end
 

@@ -27,7 +27,7 @@ RSpec.describe Sandbag::Feel::Tests do
       expect(job.state.feel).to be_done
       try("return_time", "slow")
       expect(job.state.feel).not_to be_done
-      expect(job.state.feel.waits_for).to start_with "return: back to its stop"
+      expect(job.state.feel.waits_for).to start_with "return: back at its stop"
       expect(job.state.feel.unresolved).to eq "Return: Slow, or hangs."
       shown = job.view("feel")[:tests].find { |test| test[:id] == "return_time" }
       expect(shown[:road]).to include(stage: "ask", finding: "return_action", value: "slow")

@@ -63,7 +63,7 @@ RSpec.describe Sandbag::Job::Ledger do
     expect { job.add("ask", "finding", {"finding" => "release_point", "value" => "mc_outlet"}) }.not_to raise_error
     expect(job.open_gates).to include "undone"
     expect(job.state.close.gates.find { |gate| gate.id == "undone" }.why)
-      .to eq "the circuit was opened (what lets it go) and is not bled"
+      .to eq "the circuit was opened (what releases it) and is not bled"
     route(job, "bleed")
     expect(job.open_gates).not_to include "undone"
   end
@@ -73,7 +73,7 @@ RSpec.describe Sandbag::Job::Ledger do
     look = {"finding" => "mc_isolated", "value" => "firm"}
     expect { job.add("ask", "finding", look) }.to raise_error(Sandbag::Refusal, /this opens the circuit; first: /)
     job.answer_stops
-    expect { job.add("ask", "finding", look) }.to raise_error(Sandbag::Refusal, /nobody has looked/)
+    expect { job.add("ask", "finding", look) }.to raise_error(Sandbag::Refusal, /not checked yet/)
     job.add("ask", "finding", {"finding" => "abs_state", "value" => "clear"})
     job.add("ask", "finding", look)
     route(job, "bleed")

@@ -454,7 +454,7 @@ RSpec.describe "Strip and Build" do
 
     it "reminds of the grease after a cup was stretched on, and only there" do
       notes = job.view("build")[:steps].to_h { |step| [step[:id], step[:notes].map { |note| note[:text] }.join] }
-      expect(notes["piston"]).to include("After the stretch").and include("folded lip")
+      expect(notes["piston"]).to include("After stretching the cup on").and include("folded lip")
       expect(notes["lever"]).to be_empty
     end
   end

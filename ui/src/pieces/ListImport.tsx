@@ -74,7 +74,7 @@ export function ListImport({ of, title, columns }: Props) {
         <>
           {list.counts.refuse > 0 ? (
             <Notice tone="warn">
-              {`${list.counts.refuse} errors. Nothing is imported until they are corrected in the file.`}
+              {`${list.counts.refuse === 1 ? "1 error" : `${list.counts.refuse} errors`}. Nothing is imported until the file is corrected.`}
             </Notice>
           ) : null}
           <Table aria-label="What each line would do">

@@ -22,7 +22,7 @@ export function ReferralPanel({ job, onRefer, onReturn }: Props) {
   if (referred)
     return (
       <Panel>
-        <h2>Put away as referred</h2>
+        <h2>On hold, referred</h2>
         <p>
           <Mark kind="stop">Do not use</Mark>
         </p>
@@ -46,7 +46,7 @@ export function ReferralPanel({ job, onRefer, onReturn }: Props) {
         <PersonField label="Who decided" value={name} onPick={setName} />
         <EntryField label="Where it goes" value={to} onFinish={setTo} />
         <Button tone="act" isDisabled={name.trim() === ""} onPress={() => onRefer(name.trim(), to.trim())}>
-          Put away as referred
+          Put on hold and refer
         </Button>
       </Row>
     </Panel>
