@@ -101,7 +101,7 @@ RSpec.describe App::PhotosApi, :api do
 
   it "refuses an executable that is called a picture" do
     expect(refused("MZ#{"\x90" * 400}".b)).to match [422, a_string_including("not a PNG image")]
-    expect(refused(picture.jpegsave_buffer)).to match [422, a_string_including("no PNG")]
+    expect(refused(picture.jpegsave_buffer)).to match [422, a_string_including("not a PNG image")]
   end
 
   it "refuses an executable behind the first bytes of a picture" do
@@ -126,7 +126,7 @@ RSpec.describe App::PhotosApi, :api do
   it "refuses a drawing with a script, by its name and in a picture's clothes" do
     svg = "<svg xmlns='http://www.w3.org/2000/svg'><script>alert(1)</script></svg>"
     expect(refused(svg, type: "image/svg+xml")).to match [422, a_string_including("not sent as image/svg+xml")]
-    expect(refused(svg)).to match [422, a_string_including("no PNG")]
+    expect(refused(svg)).to match [422, a_string_including("not a PNG image")]
     get "/api/photos/p1"
     expect(last_response.status).to eq 404
   end
@@ -138,7 +138,7 @@ RSpec.describe App::PhotosApi, :api do
     custom_request("POST", "/api/jobs/job/photos?photo=p9", {},
       {:input => "x", "CONTENT_LENGTH" => (10 * 1_048_576 + 1).to_s})
     expect(last_response.status).to eq 413
-    expect(refused("")).to match [422, a_string_including("no PNG")]
+    expect(refused("")).to match [422, a_string_including("not a PNG image")]
     expect(refused(picture.pngsave_buffer, id: "")).to match [422, a_string_including("1 to 60")]
   end
 

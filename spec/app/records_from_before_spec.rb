@@ -26,9 +26,15 @@ RSpec.describe "Records from before", :api do
     end
   end
 
+  # A sentence over levers that was put into plainer words since; its figures are the same.
+  def reworded(told)
+    JSON.parse(JSON.generate(told).gsub("It loses ", "It uses ")
+      .gsub("of what it may lose each month: due about", "of its allowance a month; due about"))
+  end
+
   it "say of signed jobs and levers what was said then" do
     now = before["told"].to_h { |path, older| [path, as_told(older, ask(:get, path))] }
-    expect(now).to eq before["told"]
+    expect(now).to eq reworded(before["told"])
   end
 
   it "leave every open job at its stage" do

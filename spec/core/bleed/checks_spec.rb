@@ -99,7 +99,8 @@ RSpec.describe Sandbag::Bleed::Checks do
     job.add("bleed", "run", {"ml" => 1})
     job.add("ask", "intake", {"question" => "abs", "value" => "fitted"})
     job.add("ask", "finding", {"finding" => "abs_state", "value" => "clear"})
-    expect { job.add("bleed", "run", {"ml" => 1}) }.to raise_error(Sandbag::Refusal, /\Akind: reverse bleed with a syringe/)
+    expect { job.add("bleed", "run", {"ml" => 1}) }
+      .to raise_error(Sandbag::Refusal, /\Akind: reverse bleed with a syringe/)
   end
 
   it "name only schools that there are" do
