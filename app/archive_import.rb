@@ -18,7 +18,7 @@ module App
     end
 
     # Checking so long holds up whatever else is written.
-    MOST_SECONDS = 120
+    MOST_SECONDS = 300
 
     # @param document [Hash] of ArchiveFile; id [String] of the import, by which it can be taken back; at [String]
     # @return [Hash] id; added and passed over, each a count of machines, jobs and moves; and entries of open jobs that
@@ -212,9 +212,11 @@ module App
     end
 
     # Whatever is wrong is said with its place; a damaged archive breaks nothing here.
-    def at(place, &)
-      refuse_late
-      Sandbag::Refusal.within(place, &)
+    def at(place)
+      Sandbag::Refusal.within(place) do
+        refuse_late
+        yield
+      end
     rescue Sandbag::Refusal
       raise
     rescue Store::Document::Damaged => damaged

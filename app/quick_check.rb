@@ -10,7 +10,7 @@ module App
     class Unknown < StandardError; end
 
     # Keywords that say nothing of a value.
-    SILENT = %w[description title default example x-error].freeze
+    SILENT = %w[description title default example contentEncoding x-error $schema $id $defs].freeze
     # Keywords of an object's members, looked at together.
     MEMBERS = %w[required properties additionalProperties].freeze
     TYPES = {

@@ -24,6 +24,22 @@ RSpec.describe "An export of damaged records", :api do
     store.instance_variable_get(:@database)[table].where(**where).update(column => text)
   end
 
+  it "is looked through by the quick check as by the slow one" do
+    whole = exported
+    expect([App::ArchiveFile::QUICK.call(whole), App::ArchiveFile::CHECK.valid?(whole)]).to eq [true, true]
+    whole["jobs"].last["entries"].first.delete("kind")
+    expect([App::ArchiveFile::QUICK.call(whole), App::ArchiveFile::CHECK.valid?(whole)]).to eq [false, false]
+    whole["jobs"].pop
+    whole["machines"] *= 1_000
+    expect([App::ArchiveFile::QUICK.call(whole), whole["machines"].size > 5_000]).to eq [false, true]
+  end
+
+  it "takes no longer than it may" do
+    stub_const("App::ArchiveImport::MOST_SECONDS", 0)
+    expect(problems { import(exported) }.first.message).to start_with "to check this archive takes over"
+    expect(elsewhere.machines.all).to be_empty
+  end
+
   it "leaves a machine out with its jobs, a job, and a move of the shelf, and says so" do
     whole = exported
     expect(whole).not_to include "damaged"
