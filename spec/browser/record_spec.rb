@@ -7,7 +7,7 @@ RSpec.describe "The record", :browser do
   it "shows a lever over the months, and the worst one of the fleet first" do
     open_page "/machines/lofty"
     expect(session).to have_content("Lever over the months")
-    expect(session).to have_content(/It loses .* of its allowance a month; due about/)
+    expect(session).to have_content(/It uses .* of its allowance a month; due about/)
     expect(session).to have_css("svg[aria-label^='Travel lost to air over the months']")
     open_page "/machines"
     session.find("label", text: "Worst lever first").click
