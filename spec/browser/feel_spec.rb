@@ -67,7 +67,7 @@ RSpec.describe "Reading the lever", :browser do
     expect(session).to have_content("Every point ran clean.")
     press :space
     session.find("nav[aria-label='Stages of this job']").click_link("Feel")
-    expect(session).to have_content("Readings were taken before the last strokes.")
+    expect(session).to have_content("Readings were taken before the last strokes and no longer apply.")
     expect(session).to have_content("Not yet")
   end
 end
