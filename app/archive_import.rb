@@ -17,7 +17,7 @@ module App
       @until = clock + MOST_SECONDS
     end
 
-    # Checking so long holds up whatever else is written.
+    # Other writes wait while an archive is checked.
     MOST_SECONDS = 300
 
     # @param document [Hash] of ArchiveFile; id [String] of the import, by which it can be taken back; at [String]
@@ -78,7 +78,9 @@ module App
         known!("machine_uses", machine["used_for"], "used_for")
         machine["circuits"].each_with_index do |circuit, index|
           at("circuits/#{index}/sheet") { @documents.check_circuit(circuit) }
-          at("circuits/#{index}/comparisons") { circuit["comparisons"].each { |each| Store::Document.exported(each["body"]) } }
+          at("circuits/#{index}/comparisons") do
+            circuit["comparisons"].each { |each| Store::Document.exported(each["body"]) }
+          end
         end
         @archive.add_machine(machine)
         machine["circuits"].each do |circuit|
@@ -200,7 +202,7 @@ module App
       Sandbag::Tables.fetch(table, id, name, "“#{id}” is not known")
     end
 
-    # Seconds that pass whatever the clock on the wall is set to.
+    # Seconds, by a clock that nobody can set.
     def clock
       Process.clock_gettime(Process::CLOCK_MONOTONIC)
     end

@@ -50,8 +50,12 @@ module App
 
     private
 
+    # Sheets that are held at once: more than there are templates, fewer than a shop has circuits.
+    MOST_SHEETS = 50
+
     # Circuits that share one sheet, on machines of one kind and use, are worked out once.
     def rows(sheet, machine)
+      @worked.clear if @worked.size >= MOST_SHEETS
       @worked[sheet] ||= {}
       @worked[sheet][machine.values_at(:kind, :used_for)] ||= work_out(sheet, machine)
     end

@@ -46,7 +46,7 @@ module App
     end
 
     # @param supposed [Hash] of Airway::Way; explain [String, nil] the bleeding method whose figures are wanted
-    # @return [Hash] bleeding methods an open job, the best first
+    # @return [Hash] bleeding methods for an open job, the best first
     def bleed_verdicts(id, supposed, explain: nil)
       job = @store.jobs.find(id)
       raise Sandbag::Refusal.at("", "this job is signed off", "an open job") if job[:closed_at]

@@ -15,14 +15,14 @@ module App
     QUALITY = 85
     WHITE = [255, 255, 255].freeze
 
+    HEIC = [/\A.{4}ftyp(?:heic|heix|mif1|msf1)/mn, :heifload_buffer].freeze
     # Media type => how such a file begins, and its own reader: no other is tried. Those that libvips reads here; a
     # phone's HEIC is named by the brand behind its length.
     KINDS = {
       "image/png" => [/\A\x89PNG\r\n\x1A\n/n, :pngload_buffer],
       "image/jpeg" => [/\A\xFF\xD8\xFF/n, :jpegload_buffer],
       "image/webp" => [/\ARIFF.{4}WEBP/mn, :webpload_buffer],
-      "image/heic" => [/\A.{4}ftyp(?:heic|heix|mif1|msf1)/mn, :heifload_buffer],
-      "image/heif" => [/\A.{4}ftyp(?:heic|heix|mif1|msf1)/mn, :heifload_buffer]
+      "image/heic" => HEIC, "image/heif" => HEIC
     }.select { |_, (_, reader)| Vips.type_find("VipsForeignLoad", reader.to_s).positive? }.freeze
 
     attr_reader :width, :height, :jpeg
