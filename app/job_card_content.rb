@@ -70,7 +70,7 @@ module App
         "route" => @state.route&.label,
         "complaint" => @state.ask.complaint,
         "fluid" => fluid,
-        "lever" => verdict && verdict[:why]
+        "lever" => verdict ? verdict[:why] : ("Judged by hand, and passed." if @state.feel.judged_by_hand?)
       }.compact
     end
   end

@@ -19,6 +19,7 @@ module App
     # A clash and how often the dry trial was done are in the journal; the card says how it is now.
     def self.torque(line, said)
       return "estimate: #{line[:turns]}; by #{line[:by]}" if line[:estimated]
+      return "by hand: #{line[:snug]}; by #{line[:by]}" if line[:snugged]
       return "not recorded" unless line[:value_nm]
       range = line[:range]
       limits =

@@ -77,10 +77,18 @@ module App
     end
     PULLED = {"kit" => "Kit", "cylinder" => "Cylinder in", "fluid" => "Fluid bottle", "washers" => "Washers"}.freeze
 
+    # A clutch has no more than its tests.
+    def self.by_hand(hand)
+      return [["Judged", "in gear, and by its bite"]] unless hand
+      [["Judged", "by hand, without a gauge. #{hand[:springiness][:why]}"],
+        *hand[:items].select { |item| %w[travel pump].include?(item[:id]) }.map { |item| item.values_at(:label, :said) }]
+    end
+
     def self.feel(feel)
       verdict = feel[:lift] || feel[:verdict]
       [
         *(verdict ? verdict_rows(verdict) : []),
+        *(feel[:by_hand] ? by_hand(feel[:hand]) : []),
         (["Before", feel[:before][:why]] if feel[:before]),
         (["Accepted", feel[:accepted]] if feel[:accepted]),
         (["Static hold", hold_said(feel[:hold])] if feel[:hold]),
@@ -121,6 +129,6 @@ module App
         hold[:limit_mm], bare: true
       )}"
     end
-    private_class_method :ask, :choose, :cylinder_said, :pulled, :feel, :readings, :test_said, :verdict_rows, :hold_said
+    private_class_method :ask, :choose, :cylinder_said, :pulled, :by_hand, :feel, :readings, :test_said, :verdict_rows, :hold_said
   end
 end

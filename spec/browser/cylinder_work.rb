@@ -62,7 +62,7 @@ module CylinderWorkByHand
 
   def look_over(**odd)
     stage_now("measure")["inspection"].each do |look|
-      expect(session).to have_css("p", text: look["label"], exact_text: true)
+      expect(session).to have_css(AtTheBench::NOW, text: look["label"], exact_text: true)
       values = look["values"].keys
       press((values.index(odd[look["id"].to_sym]) || 0).succ.to_s)
       expect(session).to have_css("button[type=button]", text: look["label"])

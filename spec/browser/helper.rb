@@ -8,6 +8,9 @@ module AtTheBench
 
   AXE = "#{ROOT}/ui/node_modules/axe-core/axe.min.js"
 
+  # The one thing to do now, as the first card of a stage says it.
+  NOW = "section[aria-label='Now'] h2"
+
   attr_reader :served, :session
 
   # The page's time stands still until it is moved (ui/src/kit/time.ts): nothing that is seen rests on how fast this
@@ -62,6 +65,15 @@ module AtTheBench
   # Opens a panel that has folded to a line.
   def unfold(title)
     session.find("summary", text: /\A#{title}/).click
+  end
+
+  # One part of a stage, by its name.
+  def part(title)
+    session.find("details", text: /\A\W*#{title}/)
+  end
+
+  def left_in(title)
+    part(title).text[/(\d+) to do/, 1].to_i
   end
 
   # Starts a job from the Bench on a circuit that has one open already.
@@ -189,9 +201,9 @@ module AtTheBench
   def answer_stops_by_key
     job = session.current_path.split("/")[2]
     while (row = shown(job, "ask")["intake"].find { |each| each["stops"] && !each["confirmed"] })
-      expect(session).to have_css("p", text: row["ask"], exact_text: true)
+      expect(session).to have_css(NOW, text: row["ask"], exact_text: true)
       press (row["values"].keys.index(row.fetch("value") { JobInMemory.safe(row["id"], fluid_on_cap(job)) }) + 1).to_s
-      expect(session).to have_no_css("p", text: row["ask"], exact_text: true)
+      expect(session).to have_no_css(NOW, text: row["ask"], exact_text: true)
     end
   end
 
@@ -229,7 +241,7 @@ RSpec.configure do |config|
   config.around(:each, :browser) do |example|
     @served = Forked.new(demo: example.metadata.fetch(:demo, true))
     width, height = example.metadata.fetch(:window, [1280, 800])
-    @session = Browser.fresh(width: width, height: height)
+    @session = Browser.fresh(width: width, height: height, all_parts: example.metadata.fetch(:all_parts, true))
     example.run
     if example.exception
       FileUtils.mkdir_p("#{ROOT}/var/failed")

@@ -15,8 +15,8 @@ RSpec.describe "A kind of circuit that is not in the tables" do
       "id" => "brake_thumb", "label" => "Thumb brake", "control" => "thumb_lever", "far_end" => "calipers",
       "safety" => "hand", "outlet" => "banjo", "reservoir" => "open", "use" => "ridden",
       "has" => %w[switch loom stands suspension second_control], "like" => "brake_hand", "cylinders" => "thumb_brake",
-      "hoses" => %w[rubber braided], "fluid" => "dot4", "fluid_months" => 18, "hold" => 90, "pump_limit" => 4.0,
-      "air_share" => 1.0
+      "hoses" => %w[rubber braided], "fluid" => "dot4", "fluid_months" => 18, "firm" => 60, "hold" => 90,
+      "pump_limit" => 4.0, "air_share" => 1.0
     },
     "circuit/circuit_templates.yml" => {
       "id" => "trials_thumb", "label" => "Rear, thumb lever", "kind" => "brake_thumb",

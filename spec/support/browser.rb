@@ -23,6 +23,9 @@ module Browser
   # Looking a page through for what is out of reach takes long on a laden machine.
   SCRIPT_SECONDS = 300
 
+  # As a mechanic sets it who wants the whole page of a stage open.
+  ALL_PARTS = "if (location.protocol !== 'about:') localStorage['sandbag.rooms'] ||= 'all'"
+
   def self.register(width: 1280, height: 800)
     Capybara.register_driver(:chromium) do |app|
       options =
@@ -42,8 +45,9 @@ module Browser
 
   # The browser of this process with one fresh window. What a page keeps is kept by its address, and every example's
   # server has a port of its own.
+  # @param all_parts [Boolean] every part of a stage is open, as a mechanic may set it; else one at a time
   # @return [Capybara::Session]
-  def self.fresh(width: 1280, height: 800)
+  def self.fresh(width: 1280, height: 800, all_parts: true)
     @session ||= register.tap { |session| at_exit { session.quit } }
     first, *used = @session.windows
     @session.switch_to_window(first)
@@ -53,6 +57,7 @@ module Browser
     # without a monitor no window but the first has the focus by itself
     @session.driver.browser.execute_cdp("Emulation.setFocusEmulationEnabled", enabled: true)
     fresh.resize_to(width, height)
+    @session.driver.browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: ALL_PARTS) if all_parts
     @session.driver.browser.manage.timeouts.script_timeout = SCRIPT_SECONDS
     @session.driver.browser.action.clear_all_actions
     @session.driver.browser.logs.get(:browser)

@@ -6,15 +6,25 @@ require_relative "jobs"
 # figure. What a card says to do in its panel is done there.
 class ByNow
   # What a careful mechanic reads, by the start of a card's id.
-  READ = {"hold" => 0.2, "free_play" => nil, "check" => 30, "tilt" => 2, "batch" => "L 2211", "run" => 8}.freeze
+  READ = {"hold" => 0.2, "free_play" => nil, "check" => 30, "tilt" => 2, "batch" => "L 2211", "run" => 8,
+          "weights" => "0.1 0.2 0.33 L 0.5 L 1 L 1.5 L 2 L 5 L 10 kg"}.freeze
   MOST = 600
 
   attr_reader :job
 
-  # @param job [JobInMemory]; route [String]
-  def initialize(job, route)
+  # What a mechanic owns. means: what a lever is judged with; wrenches: full scales, N·m.
+  OWNED = {
+    "a full bench" => {means: "gauge", wrenches: [5, 25, 100]},
+    "a luggage scale and a ruler" => {means: "gauge", wrenches: [25, 100]},
+    "bottles and a ruler" => {means: "hung", wrenches: [25, 100]},
+    "hands only" => {means: "hand", wrenches: [25, 100]}
+  }.freeze
+
+  # @param job [JobInMemory]; route [String]; owns [Hash] of OWNED
+  def initialize(job, route, owns = OWNED.fetch("a full bench"))
     @job = job
     @route = route
+    @owns = owns
     @seen = []
   end
 
@@ -65,7 +75,8 @@ class ByNow
 
   def answer(card)
     by = card[:id].split(".").last
-    wanted = {"route" => @route, "fluid" => nil, "colour" => "as_fresh"}.fetch(card[:id]) { intake(by) }
+    wanted = {"route" => @route, "fluid" => nil, "colour" => "as_fresh", "means" => @owns[:means]}
+      .fetch(card[:id]) { intake(by) }
     sorted = card[:answers].find { |each| wanted && each[:entry][:data].value?(wanted) }
     return sorted if sorted
     faces = card[:id].start_with?("facing.") && right_way(card)
@@ -97,6 +108,7 @@ class ByNow
     when "switch" then 0.3
     when "lift" then lift
     when "pull" then travel(card[:field][:entry][:data][:force])
+    when "hung" then travel(card[:field][:entry][:data][:kg] * 9.80665)
     when "free_play" then (job.state.fit.free_play.row["tip"] || [2, 4]).sum / 2.0
     when "run" then [job.state.bleed.count.reservoir.left_ml.floor, 5].min
     else READ.fetch(kind)
@@ -120,6 +132,8 @@ class ByNow
     when "nominal" then by_eye
     when "torque" then wrench(card[:id].delete_prefix("torque."))
     when "hose" then FitWork.new(job).hoses
+    when "squeeze" then squeeze
+    when "pump" then job.add("feel", "pump", {"travels" => [20, 20, 19.5, 19.5, 19.5]})
     when "count" then count(stage)
     when "verdict" then judge
     else raise "#{card[:id]}: #{card[:title]}"
@@ -132,6 +146,13 @@ class ByNow
     job.felt
   end
 
+  # At a light pull and a firm one, by a ruler, on a lever that stops half way.
+  def squeeze
+    hand = job.state.feel.hand.to_h
+    light, firm = hand.values_at(:light_n, :firm_n).map { |force| travel(force) }
+    job.add("feel", "squeeze", {"light" => light, "firm" => firm, **(hand[:gap_wanted] ? {"gap" => firm * 2.5} : {})})
+  end
+
   def by_eye
     job.add("measure", "by_eye", {"reason" => "no gauge on hand"})
   end
@@ -142,7 +163,8 @@ class ByNow
   end
 
   def wrench(fastener)
-    aim = job.state.fit.torques.line(fastener).range.aim
-    job.add("fit", "wrench", {"scale" => aim * 2, "name" => "click wrench"})
+    range = job.state.fit.torques.line(fastener).range
+    scale = @owns[:wrenches].find { |each| range.unfit(each).nil? } || raise("no wrench for #{fastener}")
+    job.add("fit", "wrench", {"scale" => scale, "name" => "click wrench"})
   end
 end

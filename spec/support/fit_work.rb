@@ -10,14 +10,14 @@ class FitWork
   end
 
   def work
-    step while fit.sequence.step(fit.phase)
+    step while fit.step
     count_scrap
     hoses
     washers
     figures
     torques
     play_and_looks
-    step while fit.sequence.step(fit.phase)
+    step while fit.step
   end
 
   def fit
@@ -29,7 +29,7 @@ class FitWork
   end
 
   def step
-    now = fit.sequence.step(fit.phase)
+    now = fit.step
     now.strip&.takes&.select(&:feature)&.each { |part| add("facing", {"part" => part.id, "faces" => part.faces}) }
     add("step", {"step" => now.id})
   end
@@ -55,11 +55,13 @@ class FitWork
     end
   end
 
-  # Steel bolts, a metal bar, and a service figure where the trade has none.
+  SEEN = {"bar" => "metal", "bleed_screw" => "nipple"}.freeze
+
+  # Steel bolts, a metal bar, nipples, and a service figure where the trade has none.
   def figures
     while (line = fit.torques.lines.find(&:asks))
       part, field = fit.torques.asked_at(line)
-      add("fact", {"part" => part["id"], "field" => field, "value" => (field == "bar") ? "metal" : "steel"})
+      add("fact", {"part" => part["id"], "field" => field, "value" => SEEN.fetch(field, "steel")})
     end
     fit.torques.lines.reject(&:range).each do |line|
       add("figure", {"fastener" => line.id, "from" => SERVICE.fetch(line.fastener["id"])})
@@ -77,7 +79,8 @@ class FitWork
   def play_and_looks
     low, high = fit.free_play.row["tip"] || [2, 4]
     add("free_play", {"at" => "tip", "value" => (low + high) / 2.0}) if fit.free_play.wanted?
-    fit.checks.all.reject(&:pass).each do |check|
+    looks = fit.bleeds? ? fit.checks.of_phase(fit.phase) : fit.checks.all
+    looks.reject(&:pass).each do |check|
       add(check.gap? ? "gap" : "check", {"check" => check.row["id"], "value" => check.gap? ? 30 : "good"})
     end
     add("tilt", {"angle" => 2}) if fit.reservoir.wanted? && fit.reservoir.tilt_deg.nil?
@@ -85,8 +88,9 @@ class FitWork
   end
 
   def electrics
-    add("ohms", {"state" => "rest", "open" => true})
-    add("ohms", {"state" => "pulled", "ohms" => 0.3})
-    add("lamp", {"travel" => fit.electrics.bite_mm / 2}) if fit.electrics.lamp_wanted?
+    add("ohms", {"state" => "rest", "open" => true}) unless fit.electrics.good?("rest")
+    add("ohms", {"state" => "pulled", "ohms" => 0.3}) unless fit.electrics.good?("pulled")
+    return unless fit.electrics.lamp_wanted? && [fit.phase, "before"].include?(fit.electrics.lamp_phase)
+    add("lamp", {"travel" => fit.electrics.bite_mm / 2}) unless fit.electrics.lamp_good?
   end
 end

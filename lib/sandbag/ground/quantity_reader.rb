@@ -6,6 +6,9 @@ module Sandbag
     # In one list, where the row says nothing else: the pistons of a caliper.
     MOST = 12
 
+    # Between figures of a list; a unit stays with its figure.
+    APART = %r{,\s+|\s*[;/]+\s*|\s+(?=[\d.,])}
+
     # @param rules [Hash] type, dimension, min, above, max, choices, most (see knowledge/circuit_fields.yml)
     # @param name [String] how the value is called in a refusal
     def initialize(rules, name)
@@ -50,7 +53,7 @@ module Sandbag
     end
 
     def measures(typed)
-      pieces = typed.is_a?(String) ? typed.split(/,\s+|[;\/\s]+/) : Array(typed)
+      pieces = typed.is_a?(String) ? typed.strip.split(APART) : Array(typed)
       most = @rules.fetch("most", MOST)
       raise Refusal.at("", "#{@name}: none given", "figures such as 34 34 30 30") if pieces.empty?
       raise Refusal.at("", "#{@name}: #{pieces.size} are too many", "up to #{most}") if pieces.size > most

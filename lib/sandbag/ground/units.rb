@@ -60,6 +60,14 @@ module Sandbag
         "lbf" => POUND_N,
         "lb" => POUND_N
       },
+      # A litre of water hangs as a kilogram.
+      load: {
+        "kg" => 1,
+        "g" => Rational(1, 1000),
+        "l" => 1,
+        "ml" => Rational(1, 1000),
+        "lb" => POUND_N / Rational(980_665, 100_000)
+      },
       pressure: {
         "MPa" => 1,
         "mpa" => 1,

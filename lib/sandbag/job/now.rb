@@ -18,8 +18,9 @@ module Sandbag
       end
 
       # @return [Array<Hash>] kind; id; title: what to do; detail: how; caution; figure: what is read from two metres;
-      #   act (label and entry), answers (each label and entry) or field (name, label, unit, words and entry); stage,
-      #   where another one is next. An entry is kind and data. Empty in a job that takes no entry now
+      #   act (label and entry), answers (each label and entry) or field (name, label, unit, words and entry); stage:
+      #   where another one is next; room: the part of the page where it takes more than one answer. An entry is kind
+      #   and data. Empty in a job that takes no entry now
       def to_a
         return [] if @job.signed? || @job.stop || @job.on_hold?
         return [onward] if @stage.done?
@@ -49,8 +50,9 @@ module Sandbag
          field: {name: name, label: title, unit: unit, words: unit.nil?, entry: entry}.compact}
       end
 
-      def here(id, title, **more)
-        {kind: "here", id: id, title: title, **more}
+      # @param room [String, nil] the part of the stage's page where it is
+      def here(id, title, room: nil, **more)
+        {kind: "here", id: id, title: title, room: room, **more}
       end
 
       def go(stage, title)

@@ -13,7 +13,8 @@ RSpec.describe "Every constant of the core" do
   # a page shows. The simulated circuit's are held by its own specs (rig/).
   sums = %w[
     Feel::LeverFit::PARAMETERS Feel::FreeFit::STEPS Feel::FreeFit::SETTLED Feel::NormalEquations::SINGULAR
-    Feel::HoldSeries::PARAMETERS Feel::History::MONTH Airway::PointCount::DROP_ML Bleed::Checks::ARITHMETIC_MPA Bleed::Checks::HELD_S
+    Feel::HoldSeries::PARAMETERS Feel::Hung::SAME_N Feel::History::MONTH Airway::PointCount::DROP_ML
+    Bleed::Checks::ARITHMETIC_MPA Bleed::Checks::HELD_S
     Planner::DaySearch::MOST_NODES Planner::DaySearch::MOST_STEPS Job::Stage::RECENT Ask::View::SHOWN_RANKS
     Said::MOST_DECIMALS
   ]

@@ -5,6 +5,55 @@ require "date"
 RSpec.describe "Limits of Feel and Close" do
   let(:found) { sheet(twin_disc_plain) }
 
+  describe "a lever by hand" do
+    let(:hand) { circuit(twin_disc_plain) }
+
+    both_sides "Feel::Springiness::LIGHT_SHARE", "twin disc" => 20.0, "bicycle" => 8.0 do |name|
+      Sandbag::Feel::Springiness.light_n(circuit((name == "bicycle") ? bicycle_plain : twin_disc_plain)).round(1)
+    end
+
+    # Air of a way from one pull to the other, and what each doubt moves it by, worked out here.
+    def air(light: 20.0, firm: 100.0, stiffness: 1.0, travel: 10.0)
+      low, high = [light, firm].map { |force| hand.pressure_mpa(force) }
+      taken = high / (high + 0.101325) - low / (low + 0.101325)
+      (travel / hand.travel_of_volume_mm(1.0) - stiffness * hand.budget.stiffness_ml_mpa * (high - low)) / taken
+    end
+
+    def reach(side)
+      doubts = [{light: 12.0}, {light: 28.0}, {firm: 60.0}, {firm: 140.0}, {stiffness: 0.5}, {stiffness: 1.5},
+        {travel: 10 + 2 * Math.sqrt(2) * 0.2}, {travel: 10 - 2 * Math.sqrt(2) * 0.2}]
+      moved = doubts.map { |doubt| air(**doubt) - air }.select { |off| (side == "low") ? off.negative? : off.positive? }
+      sum = Math.sqrt(moved.sum { |off| off**2 })
+      (side == "low") ? air - sum : air + sum
+    end
+
+    both_sides "Feel::Springiness::FORCE", "Feel::Springiness::READINGS", "low" => true, "high" => true do |side|
+      found = Sandbag::Feel::Springiness.new(hand, light_mm: 15.0, firm_mm: 25.0, error_mm: 0.2, reference_mpa: 2.5)
+        .interval_ml.public_send((side == "low") ? :first : :last)
+      (found - reach(side)).abs < 1e-6
+    end
+
+    both_sides "Feel::ByHand::TRAVEL_LEAST", "Feel::ByHand::TRAVEL_MOST", 14.3 => false, 14.5 => true, 43.1 => true,
+      43.3 => false do |firm|
+      job = JobInMemory.new(found).bled
+      job.add("feel", "squeeze", {"light" => firm - 3, "firm" => firm, "gap" => 72})
+      job.state.feel.hand.items.find { |item| item.id == "travel" }.good
+    end
+
+    both_sides "Feel::Hung::MOST_PIECES", 1.5 => true, 2.0 => false do |mass|
+      hung = Sandbag::Feel::Hung.new([0.5] * 4, hand, 90.0)
+      !hung.load(mass * 9.80665).nil?
+    end
+
+    both_sides "Feel::FreeFit::KNOWN_DEGREES", nil => 4, 0.5 => 24 do |step|
+      readings = [8, 12, 18, 25, 45, 70, 100].map do |force|
+        Sandbag::Feel::Reading.new(id: force.to_s, force_n: force.to_f, step_mm: step,
+          travel_mm: hand.travel_mm(hand.pressure_mpa(force)))
+      end
+      Sandbag::Feel::LeverFit.new(hand, readings).degrees
+    end
+  end
+
   describe "a verdict" do
     # A fit whose air costs a millimetre a millilitre.
     fit = Struct.new(:air_ml, :air_error_ml, :low_ml, :high_ml, :stiffness_ml_mpa, :low_readings, :low_wanted,

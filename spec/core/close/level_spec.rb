@@ -16,7 +16,7 @@ RSpec.describe Sandbag::Close::Level do
   end
 
   it "leaves room for what new pads push back: piston area times worn depth, by hand" do
-    found = level(twin_disc_plain, worn: {"left_caliper" => 1.5, "right_caliper" => 1.0}, area: 1000)
+    found = level(twin_disc_plain, worn: {"left_caliper" => 1.5, "right_caliper" => 1.0}, area: 1000, to_min: 20)
     expect(found.pushback_ml).to be_within(1e-9).of(area * 2.5 / 1000)
     expect(found.highest_below_mm).to be_within(1e-9).of(area * 2.5 / 1000)
   end
@@ -31,10 +31,25 @@ RSpec.describe Sandbag::Close::Level do
     expect(level(twin_disc_plain, below: -1).fault).to start_with "too full"
   end
 
-  it "says that the pads are due when new ones would push back more than there is between the marks" do
-    found = level(twin_disc_plain, worn: {"left_caliper" => 4, "right_caliper" => 4}, below: 5)
-    expect(found).to be_pads_due
-    expect(found.fault).to start_with "the pads are due"
+  it "says that the pads are due by their own thickness, and not by what a small reservoir holds" do
+    small = {area: 1000, to_min: 5}
+    thin = level(twin_disc_plain, worn: {"left_caliper" => 2.0}, below: 5, **small)
+    expect(thin.pushback_ml).to be > 5
+    expect(thin).not_to be_pads_due
+    expect(thin.highest_below_mm).to eq thin.lowest_below_mm
+    expect(thin.fault).to be_nil
+    [[3.4, false], [3.5, true]].each do |worn, due|
+      found = level(twin_disc_plain, worn: {"left_caliper" => worn}, below: 5)
+      expect(found.pads_due?).to be due
+    end
+    expect(level(twin_disc_plain, worn: {"left_caliper" => 3.5}, below: 5).fault)
+      .to start_with "the pads are due: left caliper is worn"
+  end
+
+  it "goes by the wear of the machine's record where nobody measured it in this job" do
+    found = changed(twin_disc_plain, "left_caliper", pad_wear: 1.0)
+    recorded = described_class.new(found, Sandbag::Circuit::Assembly.build(found))
+    expect(recorded.pushback_ml).to be_within(1e-9).of(area * 1.0 / 1000)
   end
 
   it "goes by the marking: window, none, bladder; a clutch 3 mm below its mark" do
@@ -50,7 +65,9 @@ RSpec.describe Sandbag::Close::Level do
   end
 
   it "falls with wear: more worn, lower" do
-    levels = [0, 0.5, 1, 2, 3].map { |worn| level(twin_disc_plain, worn: {"left_caliper" => worn}).highest_below_mm }
+    levels = [0, 0.5, 1, 2, 3].map do |worn|
+      level(twin_disc_plain, worn: {"left_caliper" => worn}, to_min: 20).highest_below_mm
+    end
     expect(levels).to eq levels.sort
     expect(levels.uniq.size).to eq 5
   end

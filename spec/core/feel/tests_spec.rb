@@ -11,7 +11,7 @@ RSpec.describe Sandbag::Feel::Tests do
     expect(tried("brake_hand")).to eq every + %w[full_lock modulation brake_lamp walking_pace low_speed]
     expect(tried("brake_bike").first(2)).to eq %w[free_play block_squeeze]
     expect(tried("clutch_hand")).to include("in_gear", "bite_point").and include(*every)
-    expect(tried("clutch_hand")).not_to include "modulation"
+    expect(tried("brake_foot") & %w[firm_press firm_squeeze]).to eq ["firm_press"]
     expect(tried("brake_foot")).to include "pedal_tip"
     expect(tried("brake_hand_added")).to include "both_masters"
   end

@@ -275,6 +275,38 @@ RSpec.describe Sandbag::Fit::Stage do
     expect(job.open_gates).to include("fitted", "torque")
   end
 
+  it "asks for the lever's gap at a hard pull on the bled circuit, not on a dry one" do
+    job = tried(built)
+    dry = fit(job).checks
+    expect(dry.of_phase("after").map { |check| check.row["id"] }).to include("grip_gap", "parking")
+    expect(dry.of_phase("before").map { |check| check.row["id"] }).to include("rest_gap", "lock_left_pulled")
+    expect(refused(job, "gap", {"check" => "grip_gap", "value" => 30})).to include "only a bled circuit shows it"
+    adjusted = template("road_front_twin", "adjust_free_play")
+    expect(fit(adjusted).checks.of_phase("after")).to be_empty
+  end
+
+  it "paints its marks after the last figure" do
+    job = built.fit_all
+    job.run_all_clean
+    work = FitWork.new(job)
+    work.step while fit(job).step
+    expect(fit(job).sequence.step("after").id).to eq "paint"
+    expect(refused(job, "step", {"step" => "paint"})).to include "marks come after the last figure"
+    job.fit_all
+    expect(fit(job)).to be_done
+  end
+
+  it "tightens a screw of one or two newton metres by a short driver, where no wrench reads so little" do
+    job = built.fit_all
+    job.run_all_clean
+    job.add("fit", "wrench", {"scale" => 25})
+    expect(refused(job, "torque", {"fastener" => "lid_screw", "value" => 1.5})).to include "under a fifth"
+    expect(refused(job, "snug", {"fastener" => "clamp"})).to include "only a torque wrench"
+    job.add("fit", "snug", {"fastener" => "lid_screw"})
+    line = fit(job).torques.line("lid_screw")
+    expect([line.done?, line.snugged?, line.estimated?]).to eq [true, true, false]
+  end
+
   it "takes nothing on a job that fits nothing" do
     job = JobInMemory.new(sheet(twin_disc_plain)).bled
     %w[wrench loosened fact].zip([{"scale" => 20}, {"fastener" => "wheel_axle"},
@@ -319,12 +351,27 @@ RSpec.describe Sandbag::Fit::Stage do
     it "is closed when pulled, open at rest, and its lamp on before the bite" do
       job.add("fit", "ohms", {"state" => "rest", "ohms" => "12 kohm"})
       job.add("fit", "ohms", {"state" => "pulled", "ohms" => "1.4"})
-      job.add("fit", "lamp", {"travel" => fit(job).electrics.bite_mm + 1})
-      expect(fit(job).electrics.due("before").size).to eq 3
+      expect(refused(job, "lamp", {"travel" => 3})).to include "only a bled circuit shows"
+      expect(fit(job).electrics.due("before").size).to eq 2
       job.add("fit", "ohms", {"state" => "rest", "open" => true})
       job.add("fit", "ohms", {"state" => "pulled", "ohms" => 0.4})
-      job.add("fit", "lamp", {"none" => true})
       expect(fit(job).electrics.due("before")).to be_empty
+      expect(fit(job).electrics.due("after").map { |each| Sandbag::Said.plain(each) }).to eq [
+        "lamp: the travel at which it comes on"
+      ]
+    end
+
+    it "has its lamp on before the bite of the bled circuit, or has none" do
+      bled = built.fit_all
+      bled.run_all_clean
+      bled.add("fit", "lamp", {"travel" => fit(bled).electrics.bite_mm + 1})
+      expect(Sandbag::Said.plain(fit(bled).electrics.due("after").first)).to include "the brake bites at"
+      bled.add("fit", "lamp", {"travel" => fit(bled).electrics.bite_mm - 1})
+      expect(fit(bled).electrics.due("after")).to be_empty
+      bled.add("bleed", "stroke")
+      expect(fit(bled).electrics.due("after")).not_to be_empty
+      bled.add("fit", "lamp", {"none" => true})
+      expect(fit(bled).electrics.due("after")).to be_empty
     end
 
     it "reads the take-up of its own circuit as the bite" do
@@ -394,9 +441,8 @@ RSpec.describe Sandbag::Fit::Stage do
       expect(due.call.first).to eq "switch at rest: must be open"
     end
 
-    it "is done before the bleed, not after it, and nothing where nobody asks for a switch" do
-      expect(fit(job).electrics.due("before")).not_to be_empty
-      expect(fit(job).electrics.due("after")).to be_empty
+    it "has its contacts read before the bleed, and nothing where nobody asks for a switch" do
+      expect(fit(job).electrics.due("before").size).to eq 2
       expect(fit(template("bike_front", "reseal_mc")).electrics.due("before")).to be_empty
     end
   end

@@ -192,7 +192,7 @@ RSpec.describe Sandbag::Job do
 
   it "releases a clutch on its lift and its hold" do
     clutch = JobInMemory.new(sheet(clutch_plain)).bled
-    expect(clutch.state.waits_for).to include("lift")
+    expect(clutch.state.waits_for).to eq "clutch in gear, or its lift at the slave"
     clutch.add("feel", "lift", {"lift" => "2,3"})
     clutch.add("feel", "hold", {"creep" => "1"})
     clutch.confirm_all

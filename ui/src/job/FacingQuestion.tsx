@@ -2,7 +2,6 @@ import styled from "styled-components";
 import type { BuildPart } from "../server/api";
 import { FacingDrawing } from "../drawings/FacingDrawing";
 import { Key } from "../kit/Button";
-import { Mark } from "../kit/Mark";
 import { Notice } from "../kit/Notice";
 
 interface Props {
@@ -39,12 +38,6 @@ const Way = styled.button<{ $picked: boolean }>`
 
 /** Asked, not assumed: both ways are drawn, and the wrong one is explained. */
 export function FacingQuestion({ part, isAsked, onFace }: Props) {
-  if (part.right)
-    return (
-      <div>
-        <Mark kind="good">{`Faces ${labelOf(part)}`}</Mark>
-      </div>
-    );
   return (
     <>
       <p>{part.question}</p>
@@ -70,8 +63,4 @@ export function FacingQuestion({ part, isAsked, onFace }: Props) {
       ) : null}
     </>
   );
-}
-
-function labelOf(part: BuildPart): string {
-  return part.options?.find((option) => option.id === part.answer)?.label ?? "";
 }

@@ -1,12 +1,15 @@
 import { Link } from "react-router";
 import styled from "styled-components";
-import type { Job, Stage } from "../server/api";
+import type { Job } from "../server/api";
 import { Button } from "../kit/Button";
 import { Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { Notice } from "../kit/Notice";
 import { useHotkeys } from "../kit/useHotkeys";
+import { KeyHelp } from "./KeyHelp";
 import { RefusedEntries } from "./RefusedEntries";
+import { STAGE_KEYS } from "./stageKeys";
+import type { Shown } from "./StageProps";
 import { Worker } from "./Worker";
 import { stageNames, stageQuestions } from "../words/stages";
 
@@ -30,7 +33,7 @@ const Head = styled.header`
 
 interface Props {
   job: Job;
-  stage: Stage;
+  stage: Shown;
   /** Opens the one thing to do now over the whole screen. */
   onBench: () => void;
 }
@@ -54,6 +57,7 @@ export function JobHead({ job, stage, onBench }: Props) {
               Bench view
             </Button>
           )}
+          <KeyHelp keys={STAGE_KEYS[stage]} />
           {job.signed ? <Mark kind="good">Signed off</Mark> : null}
         </Row>
       </Head>

@@ -13,9 +13,12 @@ import { stageNames } from "../words/stages";
 import { BenchView } from "./benchview/BenchView";
 import { Cautions } from "./Cautions";
 import { JobHead } from "./JobHead";
+import { NowPanel } from "./now/NowPanel";
+import { hasOwnLead } from "./now/ownLead";
 import { Spine } from "./Spine";
 import type { Shown, StageProps } from "./StageProps";
 import { stageRooms } from "./stageRooms";
+import { UndoKey } from "./UndoKey";
 
 const PAGES: Record<string, ComponentType<StageProps<Shown>>> = Object.fromEntries(
   Object.entries(stageRooms).map(([id, room]) => [id, lazy(async () => ({ default: await room() }))]),
@@ -61,7 +64,7 @@ function JobFrame({ job, stage }: { job: Job; stage: string | undefined }) {
     <Frame>
       <Spine job={job} shown={shown} />
       <Work>
-        <JobHead job={job} stage={shown} onBench={() => setBench(true)} />
+        <JobHead job={job} stage={shown as Shown} onBench={() => setBench(true)} />
         <Suspense fallback={<Quiet>Fetching…</Quiet>}>
           <StageFrame key={shown} job={job} stage={shown as Shown} />
         </Suspense>
@@ -73,13 +76,18 @@ function JobFrame({ job, stage }: { job: Job; stage: string | undefined }) {
 function StageFrame({ job, stage }: { job: Job; stage: Shown }) {
   const query = useQuery(stageQuery(job.id, stage));
   const Page = PAGES[stage];
+  const isOpen = !job.signed && !job.stop && !job.on_hold;
   return (
     <Loaded query={query} isPart>
       {(answer) => {
         const view = answer[stage];
         return view && Page ? (
           <>
-            <Page job={job} view={view} isOpen={!job.signed && !job.stop && !job.on_hold} />
+            {hasOwnLead(stage, view.now?.[0]) ? null : (
+              <NowPanel job={job} stage={stage} cards={view.now ?? []} recent={view.recent} />
+            )}
+            <Page job={job} view={view} isOpen={isOpen} />
+            <UndoKey job={job} stage={stage} recent={view.recent} isOpen={!job.signed && !job.on_hold} />
             <Cautions cautions={view.cautions} />
           </>
         ) : null;

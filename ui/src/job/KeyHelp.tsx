@@ -43,7 +43,7 @@ export function KeyHelp({ keys }: Props) {
   return (
     <div>
       <Button hotkey="?" onPress={() => setOpen(true)}>
-        Keyboard shortcuts
+        Keys
       </Button>
       <Veil isOpen={isOpen} onOpenChange={setOpen} isDismissable>
         <Modal>

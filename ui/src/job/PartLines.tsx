@@ -1,6 +1,7 @@
 import styled from "styled-components";
 import type { BuildPart } from "../server/api";
-import { Quiet } from "../kit/layout";
+import { Quiet, Row } from "../kit/layout";
+import { Mark } from "../kit/Mark";
 import { FacingQuestion } from "./FacingQuestion";
 
 interface Props {
@@ -14,8 +15,8 @@ const Parts = styled.ul`
   display: grid;
   > li {
     display: grid;
-    gap: 0.6rem;
-    padding: 0.8rem 0;
+    gap: 0.4rem;
+    padding: 0.5rem 0;
     border-top: 1px solid ${(p) => p.theme.line};
   }
 `;
@@ -26,11 +27,13 @@ export function PartLines({ parts, asked, onFace }: Props) {
     <Parts>
       {askedFirst(parts).map((part) => (
         <li key={part.id}>
-          <div>
-            <strong>{part.label}</strong>
-            <Quiet>{said(part)}</Quiet>
-          </div>
-          {part.question && onFace ? (
+          <Row $gap={1}>
+            <p>
+              <strong>{part.label}</strong> <Quiet as="span">{said(part)}</Quiet>
+            </p>
+            {part.right ? <Mark kind="good">{`Faces ${facing(part)}`}</Mark> : null}
+          </Row>
+          {part.question && onFace && !part.right ? (
             <FacingQuestion part={part} isAsked={part === asked} onFace={(faces) => onFace(part.id, faces)} />
           ) : null}
         </li>
@@ -43,6 +46,10 @@ export function PartLines({ parts, asked, onFace }: Props) {
 function askedFirst(parts: BuildPart[]): BuildPart[] {
   const open = parts.filter((part) => part.question && !part.right);
   return [...open, ...parts.filter((part) => !open.includes(part))];
+}
+
+function facing(part: BuildPart): string {
+  return part.options?.find((option) => option.id === part.answer)?.label ?? "";
 }
 
 function said(part: BuildPart): string {

@@ -4,8 +4,9 @@ import styled from "styled-components";
 import type { Job, Stage, StoredPhoto } from "../server/api";
 import { answer, client } from "../server/client";
 import { EntryField } from "../kit/EntryField";
-import { Panel, Quiet, Row } from "../kit/layout";
+import { Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
+import { Room } from "../kit/Rooms";
 import { useEntries } from "./useEntries";
 
 interface Props {
@@ -55,8 +56,11 @@ export function Photos({ job, stage, hint }: Props) {
   const canAdd = stage && !job.signed && !job.stop;
   if (!canAdd && job.photos.length === 0) return null;
   return (
-    <Panel>
-      <h2>Photos</h2>
+    <Room
+      id="photos"
+      title="Photos"
+      said={job.photos.length > 0 ? `${job.photos.length} so far` : "none yet"}
+    >
       {hint ? <Quiet>{hint}</Quiet> : null}
       {job.photos.length > 0 ? (
         <List>
@@ -71,7 +75,7 @@ export function Photos({ job, stage, hint }: Props) {
         </List>
       ) : null}
       {canAdd ? <AddPhoto job={job} stage={stage} /> : null}
-    </Panel>
+    </Room>
   );
 }
 

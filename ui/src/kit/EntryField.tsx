@@ -14,6 +14,10 @@ interface Props {
   onFinish: (text: string) => void;
   inputMode?: "decimal" | "text";
   name?: string;
+  /** Enter leaves the field, so that the keys of the page work again. */
+  isLeftByEnter?: boolean;
+  /** The cursor is in it from the start. */
+  hasCursor?: boolean;
 }
 
 const Frame = styled(TextField)<{ $hidden: boolean }>`
@@ -80,7 +84,10 @@ export function EntryField(props: Props) {
     setTyped(next);
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === "Enter") finish();
+    if (event.key === "Enter") {
+      finish();
+      if (props.isLeftByEnter && event.target instanceof HTMLElement) event.target.blur();
+    }
     if (event.key === "Escape" && event.target instanceof HTMLElement) {
       // what was typed is dropped, and the keys of the page work again
       isDropped.current = true;
@@ -98,7 +105,12 @@ export function EntryField(props: Props) {
     >
       <Label>{props.label}</Label>
       <InputBox $words={!props.unit && props.inputMode !== "decimal"}>
-        <Input inputMode={props.inputMode ?? "text"} autoComplete="off" onKeyDown={onKeyDown} />
+        <Input
+          inputMode={props.inputMode ?? "text"}
+          autoComplete="off"
+          autoFocus={props.hasCursor ?? false}
+          onKeyDown={onKeyDown}
+        />
         {props.unit ? <span>{props.unit}</span> : null}
       </InputBox>
       <Fault>{props.error}</Fault>

@@ -18,12 +18,25 @@ const Folding = styled(Panel)`
     padding-bottom: ${space(3)};
   }
   > summary {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.2rem ${space(1.5)};
     min-height: 3rem;
+    padding: 0.4rem 0;
     font-weight: 400;
+    list-style: none;
   }
-  > summary > h2 {
-    display: inline;
-    margin-right: ${space(1.5)};
+  > summary::before {
+    content: "▸";
+    width: 0.8rem;
+    color: ${(p) => p.theme.quiet};
+  }
+  &[open] > summary::before {
+    content: "▾";
+  }
+  > summary::-webkit-details-marker {
+    display: none;
   }
 `;
 
@@ -33,11 +46,12 @@ interface Props {
   said?: ReactNode;
   /** Settled, or wanted only now and then: folded until it is opened. */
   isFolded: boolean;
+  onToggle?: (isOpen: boolean) => void;
   children: ReactNode;
 }
 
 /** A panel that folds to one line once there is nothing left to do in it; what is in it is drawn when it is opened. */
-export function FoldingPanel({ title, said, isFolded, children }: Props) {
+export function FoldingPanel({ title, said, isFolded, onToggle, children }: Props) {
   // and stays from then on: nothing typed in it is lost when it is folded
   const [wasOpen, setWasOpen] = useState(!isFolded);
   if (!isFolded && !wasOpen) setWasOpen(true);
@@ -47,13 +61,14 @@ export function FoldingPanel({ title, said, isFolded, children }: Props) {
       open={!isFolded}
       onToggle={(event) => {
         if (event.currentTarget.open) setWasOpen(true);
+        onToggle?.(event.currentTarget.open);
       }}
     >
       <summary>
         <h2>{title}</h2>
         {said}
       </summary>
-      {wasOpen ? <Body>{children}</Body> : null}
+      {wasOpen ? <Body data-part>{children}</Body> : null}
     </Folding>
   );
 }

@@ -14,7 +14,7 @@ interface Props {
   onTry?: (finding: string) => void;
 }
 
-const Test = styled.li`
+const Test = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 0.5rem;
@@ -54,54 +54,64 @@ const Answer = styled.button`
 `;
 
 /** The tests that would tell most for the minutes they cost, how to do them, and what each answer would mean. */
-export function NextTests({ tests, findings, onFind, onTry }: Props) {
+export function NextTests({ tests, ...rest }: Props) {
+  const [best, ...others] = tests;
   return (
     <Panel>
       <h2>Next best test</h2>
-      <ol>
-        {tests.map((test, index) => {
-          const finding = findings.find((each) => each.id === test.finding);
-          const walk = tests[index - 1]?.walk === test.walk ? undefined : test.walk;
-          return finding ? (
-            <Test key={test.finding}>
-              {walk ? <Quiet>{walk}</Quiet> : null}
-              <h3>
-                {finding.label} <Minutes minutes={test.minutes} />
-              </h3>
-              <Quiet>{finding.how}</Quiet>
-              {test.opens ? (
-                <div>
-                  <Mark kind="warn">Opens the circuit: a bleed follows</Mark>
-                </div>
-              ) : null}
-              {onTry ? (
-                <div>
-                  <Button
-                    tone={index === 0 ? "act" : "plain"}
-                    aria-label={`Try: ${finding.label}`}
-                    onPress={() => onTry(test.finding)}
-                  >
-                    Try it on the lever
-                  </Button>
-                </div>
-              ) : null}
-              <Answers>
-                {test.answers.map((answer) => (
-                  <Answer
-                    key={answer.value}
-                    disabled={!onFind}
-                    onClick={() => onFind?.(test.finding, answer.value)}
-                  >
-                    {finding.values[answer.value]}
-                    <small>{changeSaid(answer)}</small>
-                  </Answer>
-                ))}
-              </Answers>
-            </Test>
-          ) : null;
-        })}
-      </ol>
+      {best ? <OneTest test={best} isBest {...rest} /> : null}
+      {others.length > 0 ? (
+        <details>
+          <summary>{`Or one of ${others.length} others`}</summary>
+          {others.map((test) => (
+            <OneTest key={test.finding} test={test} {...rest} />
+          ))}
+        </details>
+      ) : null}
     </Panel>
+  );
+}
+
+interface OneProps extends Omit<Props, "tests"> {
+  test: Ask["next_tests"][number];
+  isBest?: boolean;
+}
+
+function OneTest({ test, isBest = false, findings, onFind, onTry }: OneProps) {
+  const finding = findings.find((each) => each.id === test.finding);
+  if (!finding) return null;
+  return (
+    <Test>
+      <Quiet>{test.walk}</Quiet>
+      <h3>
+        {finding.label} <Minutes minutes={test.minutes} />
+      </h3>
+      <Quiet>{finding.how}</Quiet>
+      {test.opens ? (
+        <div>
+          <Mark kind="warn">Opens the circuit: a bleed follows</Mark>
+        </div>
+      ) : null}
+      {onTry ? (
+        <div>
+          <Button
+            tone={isBest ? "act" : "plain"}
+            aria-label={`Try: ${finding.label}`}
+            onPress={() => onTry(test.finding)}
+          >
+            Try it on the lever
+          </Button>
+        </div>
+      ) : null}
+      <Answers>
+        {test.answers.map((answer) => (
+          <Answer key={answer.value} disabled={!onFind} onClick={() => onFind?.(test.finding, answer.value)}>
+            {finding.values[answer.value]}
+            <small>{changeSaid(answer)}</small>
+          </Answer>
+        ))}
+      </Answers>
+    </Test>
   );
 }
 

@@ -61,8 +61,9 @@ module Sandbag
 
       def self.slave(sheet, part)
         plain = numbers(sheet, part)
-        Hydraulics::SlaveCylinder.new(bore_mm: plain["bore"], release_force_n: plain["release_force"],
-          lift_needed_mm: plain["lift_needed"], lift_margin_mm: plain["lift_margin"], fluid_ml: plain["fluid"])
+        Hydraulics::SlaveCylinder.new(bore_mm: plain["bore"], inner_mm: plain["inner"],
+          release_force_n: plain["release_force"], lift_needed_mm: plain["lift_needed"],
+          lift_margin_mm: plain["lift_margin"], fluid_ml: plain["fluid"])
       end
 
       def self.vehicle(sheet, part)

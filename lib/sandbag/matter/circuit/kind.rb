@@ -8,10 +8,10 @@ module Sandbag
       #   [String, nil] a kind whose defaults hold where circuit_fields.yml names none for this one; cylinders [String]
       #   of cylinders.yml; hoses [Array<String>] kinds of hose it takes; caliper [String, nil] the build that its
       #   calipers have whatever is written down; fluid [String] the usual one; fluid_months [Integer] between full
-      #   changes; hold_n [Float] of the steady pull of a hold test;
+      #   changes; firm_n [Float] of one firm pull by this limb; hold_n [Float] of the steady pull of a hold test;
       #   pump_limit_mm [Float] that the fifth pull may differ from the first; air_share [Float] of the limits of air
       attr_reader :id, :label, :far_end, :safety, :outlet, :control, :like, :cylinders, :hoses, :caliper, :fluid,
-        :fluid_months, :hold_n, :pump_limit_mm, :air_share, :words
+        :fluid_months, :firm_n, :hold_n, :pump_limit_mm, :air_share, :words
 
       # @return [Array<Kind>]
       def self.all
@@ -30,7 +30,7 @@ module Sandbag
         @id, @label, @far_end, @safety, @outlet = row.values_at(*%w[id label far_end safety outlet])
         @like, @cylinders, @hoses, @caliper = row.values_at(*%w[like cylinders hoses caliper])
         @fluid, @fluid_months, @air_share = row.values_at(*%w[fluid fluid_months air_share])
-        @hold_n, @pump_limit_mm = row.values_at(*%w[hold pump_limit]).map(&:to_f)
+        @firm_n, @hold_n, @pump_limit_mm = row.values_at(*%w[firm hold pump_limit]).map(&:to_f)
         control = Tables.find("controls", row["control"])
         @control = control.except("has").freeze
         @sole = row.fetch("sole", false)
@@ -42,6 +42,13 @@ module Sandbag
       # @param row [Hash] with the columns of SUITS
       def suits?(row)
         has?(*row["needs"]) && !words.intersect?(row["lacks"] || [])
+      end
+
+      # @param text [String] sentence of a table
+      # @return [String] with the forces and limits of this kind in place of {firm}, {hold} and {pump}
+      def fill(text)
+        text.gsub("{firm}") { Said.n(firm_n, "g") }.gsub("{hold}") { Said.n(hold_n, "g") }
+          .gsub("{pump}") { Said.mm(pump_limit_mm, "g") }
       end
 
       # @param wanted [Array<String>] see Kind.known_words

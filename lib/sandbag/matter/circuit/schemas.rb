@@ -21,6 +21,7 @@ module Sandbag
           "caliper?" => String,
           "fluid" => String,
           "fluid_months" => Integer,
+          "firm" => Numeric,
           "hold" => Numeric,
           "pump_limit" => Numeric,
           "air_share" => Numeric

@@ -8,10 +8,10 @@ module Sandbag
       # part => fields that are seen here
       SEEN = {
         "lever" => %w[bar],
-        "master" => %w[mount_thread bolt_material],
+        "master" => %w[bleed_screw mount_thread bolt_material],
         "reservoir" => %w[shape port_offset],
         "line" => %w[bolt_material seals outside length high_spot],
-        "caliper" => %w[nipple_thread bolt_material],
+        "caliper" => %w[bleed_screw nipple_thread bolt_material],
         "slave" => %w[nipple_thread bleed_banjo bolt_material]
       }.freeze
 

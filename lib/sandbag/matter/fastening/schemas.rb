@@ -12,7 +12,8 @@ module Sandbag
           "aim?" => Numeric,
           "ceiling?" => Numeric,
           "over" => String,
-          "turns?" => String
+          "turns?" => String,
+          "snug?" => String
         }),
         "fasteners" => Tables::Schema.new({
           "label" => String,

@@ -56,10 +56,13 @@ module Sandbag
       # @return [Array(Hash, String), nil] row of torques.yml, or what it turns on and nobody has said
       def default(id)
         fastener(id)["defaults"].each do |rule|
-          facts = (rule["when"] || {}).to_h { |key, values| [key, [fact(key, id), values]] }
-          next if facts.any? { |_, (value, values)| value != "unknown" && !values.include?(value) }
-          asked = facts.find { |_, (value, _)| value == "unknown" }&.first
-          return asked ? [nil, asked] : [Tables.find("torques", rule["torque"]), nil]
+          asked = nil
+          suits = (rule["when"] || {}).all? do |key, wanted|
+            value = fact(key, id)
+            asked ||= key if value == "unknown"
+            value == "unknown" || wanted.include?(value)
+          end
+          return asked ? [nil, asked] : [Tables.find("torques", rule["torque"]), nil] if suits
         end
         nil
       end

@@ -6,7 +6,7 @@ module Sandbag
     # air tell is tried on the running circuit; what an eye sees is told by what is hidden; the rest is as it should be.
     class LeverTests
       # A firm pull at a brake, N; and at a clutch as a share of what releases it. [default]
-      FIRM_N = Tables::Figures.value("firm_pull").to_f
+      FIRM_N = Tables::Figures.value("firm_hand").to_f
       NEARLY = 0.95
       LIGHT_N = 10.0
       # Tip travel as shares of the free gap, and creep in a minute: as the values of the findings say.

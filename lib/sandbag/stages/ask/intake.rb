@@ -21,6 +21,11 @@ module Sandbag
       #   [Array<Hash>] those of them that can stop the job and that neither the mechanic nor the record has answered
       attr_reader :questions, :unanswered
 
+      # @return [Array<Hash>] questions that the mechanic has not answered; the record may know what is confirmed
+      def unconfirmed
+        questions.reject { |row| answered?(row["id"]) }
+      end
+
       # @return [String, nil] what was answered, else what somebody entered in the record; a default is not knowledge
       def value(id)
         @answers.fetch(id) { recorded(Tables.find("intake", id)) }

@@ -4,19 +4,23 @@ module Sandbag
   module Ask
     # The questions that can stop the job, then what tells most, then the repair and where it works.
     class Now < Job::Now
+      FIRST = "Answer it before anything is opened."
+
       private
 
       def cards
-        return intake if @stage.intake.unanswered.any?
+        intake = @stage.intake
+        return intake.unanswered.map { |row| ask(row) } if intake.unanswered.any?
         return [place] if @stage.where.wanted?
         return looks if @stage.rounds.back_to_ask?
-        @stage.proposal ? [route, *looks] : [*looks, route]
+        [*intake.unconfirmed.map { |row| ask(row) }, *(@stage.proposal ? [route, *looks] : [*looks, route])]
       end
 
-      def intake
-        @stage.intake.unanswered.map do |row|
-          question("intake.#{row["id"]}", row["ask"], each_answer(row["values"], "intake", question: row["id"]))
-        end
+      # What the machine's record says is only confirmed.
+      def ask(row)
+        recorded = row["values"][@stage.intake.value(row["id"])]
+        question("intake.#{row["id"]}", row["ask"], each_answer(row["values"], "intake", question: row["id"]),
+          detail: recorded ? "The record says: #{recorded}" : (FIRST if row["stops"]))
       end
 
       def place

@@ -89,9 +89,11 @@ module Sandbag
         intake.value("special_fastener")
       end
 
-      # A switch sits on the cylinder, or nobody has said that none does.
+      # A switch sits on the cylinder: somebody said so, or nobody said that none does where the kind of circuit usually
+      # has one in its loom. A kart has none unless its record says so.
       def switch?
-        intake.value("brake_switch") != "none"
+        said = intake.value("brake_switch")
+        said.nil? ? job.sheet.kind.has?("loom") : said != "none"
       end
 
       # @return [Hash, nil] label and until of the wait in force

@@ -15,7 +15,7 @@ module Sandbag
         return facing if facing.any?
         return [put_in] if @stage.step
         return facings_left if @stage.put_back.wrong.any?
-        return [here("count", Wording.sentence(@stage.reckoning.says))] unless @stage.reckoning.zero?
+        return [here("count", Wording.sentence(@stage.reckoning.says), room: "tray")] unless @stage.reckoning.zero?
         @stage.checks.reject { |check| check[:pass] }.map { |check| look_at(check[:row]) }
       end
 

@@ -55,7 +55,7 @@ module Sandbag
       def release_pressure
         slave = @circuit.slave
         item("pressure", "Pressure that releases the clutch", @pressure, "MPa", "p = F_release / A_slave",
-          "#{n(slave.release_force_n)} / #{n(slave.area_mm2)}", values("slave", "release_force", "bore"))
+          "#{n(slave.release_force_n)} / #{n(slave.area_mm2)}", values("slave", "release_force", "bore", "inner"))
       end
 
       def ratio
@@ -98,7 +98,7 @@ module Sandbag
           "mL",
           "V = A_slave lift + k_hose p",
           "#{n(slave.area_mm2)} × #{n(slave.lift_needed_mm)} / 1000 + #{n(swell)} × #{n(@pressure)}",
-          values("slave", "bore", "lift_needed") + values("line", "length", "expansion")
+          values("slave", "bore", "inner", "lift_needed") + values("line", "length", "expansion")
         )
       end
 
@@ -139,7 +139,7 @@ module Sandbag
           "",
           "ΣA_v / A_m",
           "#{n(@circuit.swept_area_mm2)} / #{n(master.area_mm2)}",
-          @circuit.clutch? ? values("slave", "bore") : values("caliper", "build", "pistons")
+          @circuit.clutch? ? values("slave", "bore", "inner") : values("caliper", "build", "pistons")
         )
       end
 

@@ -121,7 +121,7 @@ module Sandbag
         return if open.empty?
         raise Refusal.new(open.map do |gate|
           Refusal::Problem.new(pointer: "gates/#{gate.id}",
-            message: "#{what}: still open: #{Wording.inside(gate.label)}", accepted: gate.row["detail"])
+            message: "#{what}: still open: #{Wording.inside(gate.label)}", accepted: gate.detail)
         end)
       end
     end

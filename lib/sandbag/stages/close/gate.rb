@@ -7,7 +7,8 @@ module Sandbag
     # @attr row [Hash] of gates.yml; id, label [String] its own, where there is one for each nipple; state [Symbol]
     #   :met, :open or :not_touched; why [String, nil] why it is open; known [Boolean] another stage says; name [String,
     #   nil] who confirmed it, where that takes a name
-    Gate = Struct.new(:row, :id, :label, :state, :why, :known, :name, keyword_init: true) do
+    #   detail [String] what has to be true, with the figures of this kind of circuit
+    Gate = Struct.new(:row, :id, :label, :detail, :state, :why, :known, :name, keyword_init: true) do
       # Holds nothing up any more.
       def met
         state != :open

@@ -9,7 +9,8 @@ module Sandbag
       READ_TO_MM = 0.5
 
       # @param sheet [Circuit::Sheet]; circuit [Hydraulics::Circuit]
-      # @param worn [Hash{String => Float}] caliper => mm that each of its pads is worn
+      # @param worn [Hash{String => Float}] caliper => mm that each of its pads is worn, as measured in this job; else
+      #   what the machine's record says
       # @param below_mm [Float, nil] the level as read, mm below its upper mark
       def initialize(sheet, circuit, worn: {}, below_mm: nil)
         @sheet = sheet
@@ -24,7 +25,7 @@ module Sandbag
       def pushback_ml
         return 0.0 if @circuit.clutch?
         @sheet.far_ends.zip(@circuit.calipers).sum do |part, caliper|
-          caliper.swept_area_mm2 * @worn.fetch(part["id"], 0.0) / 1000
+          caliper.swept_area_mm2 * worn_mm(part) / 1000
         end
       end
 
@@ -33,9 +34,10 @@ module Sandbag
         @row["marked"] == true
       end
 
-      # @return [Float] mm below the upper mark that it may be filled to at most
+      # @return [Float] mm below the upper mark that it may be filled to at most; never below the lower one, and what is
+      #   too much then is drawn off when the new pads go in
       def highest_below_mm
-        @row["below"] + 1000 * pushback_ml / area_mm2
+        [@row["below"] + 1000 * pushback_ml / area_mm2, [lowest_below_mm, @row["below"]].max].min
       end
 
       # @return [Float] mm from the upper mark to the lower
@@ -43,9 +45,9 @@ module Sandbag
         1000 * @sheet.value("reservoir", "to_min") / area_mm2
       end
 
-      # New pads would push back more than there is between the marks.
+      # Some pads are worn as far as they may be: their own thickness says so, not how much a reservoir holds.
       def pads_due?
-        marked? && highest_below_mm > lowest_below_mm
+        due.any?
       end
 
       def read?
@@ -60,7 +62,10 @@ module Sandbag
       # @return [String, nil] why the level that was read will not do
       def fault
         return unless read?
-        return "the pads are due: new ones would push back #{Said.ml(pushback_ml, 1)}, more than there is" if pads_due?
+        if pads_due?
+          worn, life = [worn_mm(due.first), life_mm(due.first)].map { |each| Said.mm(each) }
+          return "the pads are due: #{Wording.inside(due.first["label"])} is worn #{worn} of #{life}"
+        end
         if @below_mm < highest_below_mm - READ_TO_MM
           return "too full for these pads: draw off #{Said.ml(over_ml,
             1)}, to #{Said.mm(highest_below_mm)} below the mark"
@@ -85,6 +90,18 @@ module Sandbag
       end
 
       private
+
+      def due
+        @circuit.clutch? ? [] : @sheet.far_ends.select { |part| worn_mm(part) >= life_mm(part) }
+      end
+
+      def worn_mm(part)
+        @worn.fetch(part["id"]) { @sheet.values(part)["pad_wear"].value }
+      end
+
+      def life_mm(part)
+        @sheet.values(part)["pad_life"].value
+      end
 
       def area_mm2
         @sheet.value("reservoir", "area")

@@ -26,7 +26,7 @@ module Sandbag
 
       def confirm(gate)
         caution = gate.row["caution"] && Tables.find("cautions", gate.row["caution"])["text"]
-        said = {detail: gate.row["detail"], caution: caution}
+        said = {detail: gate.detail, caution: caution}
         done = entry("gate", gate: gate.id, met: true)
         return by_name(gate, done, **said) if gate.row["by_name"]
         step("gate.#{gate.id}", gate.label, done, label: gate.step? ? "Done" : "It is so", **said)
@@ -44,22 +44,22 @@ module Sandbag
 
       def leak(gate)
         second = @stage.leak_watch.second_from
-        question("leak", "Look for leaks under a hard pull", each_answer(LEAKS, "leak"), detail: gate.row["detail"],
+        question("leak", "Look for leaks under a hard pull", each_answer(LEAKS, "leak"), detail: gate.detail,
           caution: gate.why, until: second&.utc&.iso8601)
       end
 
       def recheck(gate)
         day = @stage.rechecks.proposed
-        return here("recheck", gate.label) unless day
+        return here("recheck", gate.label, room: gate.row["place"]) unless day
         step("recheck", gate.label, entry("recheck", on: day.iso8601), label: "On #{Day.said(day)}",
-          detail: gate.row["detail"])
+          detail: gate.detail)
       end
 
       # Worked out from another stage's work.
       def elsewhere_said(gate)
         open = @job.stages.values.find { |stage| stage.id != @stage.id && !stage.done? }
         return go(open.id, "#{gate.label}: #{gate.why}") if open
-        here("gate.#{gate.id}", "#{gate.label}: #{gate.why}")
+        here("gate.#{gate.id}", "#{gate.label}: #{gate.why}", room: gate.row["place"])
       end
 
       def signature

@@ -34,7 +34,7 @@ module Sandbag
           "may_if?" => String,
           "touches?" => String,
           "proof?" => String,
-          "test?" => String,
+          "test?" => Array,
           "each?" => [TrueClass, FalseClass],
           "alone?" => [TrueClass, FalseClass],
           "by_name?" => String,
@@ -56,7 +56,7 @@ module Sandbag
         return "touches #{row["touches"]}; known are #{Scope::TOUCHES.join(", ")}" if
           row["touches"] && !Scope::TOUCHES.include?(row["touches"])
         Circuit::Kind.unknown("needs" => [*row["must"], *row["may"]]) ||
-          Tables.unknown("gate_places", [row["place"]]) || Tables.unknown("feel_tests", [row["test"]].compact) ||
+          Tables.unknown("gate_places", [row["place"]]) || Tables.unknown("feel_tests", row.fetch("test", [])) ||
           Tables.unknown("cautions", [row["caution"]].compact)
       end
     end

@@ -59,7 +59,7 @@ module Sandbag
         when "opened" then @job.ask.opened?
         when "estimated" then !fit.nil? && fit.torques.estimates.any?
         when "tested" then tests.include?(row["id"])
-        when "two_controls" then @job.feel.tests.there?(row["test"]) || tests.include?(row["id"])
+        when "two_controls" then row["test"].any? { |id| @job.feel.tests.there?(id) } || tests.include?(row["id"])
         when "slave_off" then moves?("far_end")
         when "abs" then @job.ask.intake.abs != "none"
         when "lid_by_hand" then lid_by_hand?

@@ -118,7 +118,8 @@ module Sandbag
 
       def gate(row, id, label)
         state, why, known = judged(row, id)
-        Gate.new(row: row, id: id, label: label, state: state, why: why, known: known || false,
+        Gate.new(row: row, id: id, label: label, detail: job.sheet.kind.fill(row["detail"]), state: state, why: why,
+          known: known || false,
           name: confirmations.dig(id, "name")).freeze
       end
 

@@ -51,7 +51,7 @@ module Sandbag
           id: gate.id,
           place: gate.row["place"],
           label: gate.label,
-          detail: gate.row["detail"],
+          detail: gate.detail,
           settled: gate.computed? ? "computed" : "confirmed",
           met: gate.met,
           touched: gate.state != :not_touched,

@@ -16,7 +16,7 @@ module Sandbag
         refuse_unreadable if READ.include?(entry.kind)
         case entry.kind
         when "set_aside"
-          known = @feel.entries.of("reading", "curve").flat_map { |each| @feel.readings_of(each) }
+          known = @feel.entries.of(*Stage::READINGS).flat_map { |each| @feel.readings_of(each) }
             .any? { |reading| reading.id == entry.data["entry"] }
           raise Refusal.at("data/entry", "there is no such reading", "the id of a reading of this job") unless known
         when "accepted"
@@ -29,6 +29,7 @@ module Sandbag
           end
         when "test" then @feel.tests.admit(entry.data)
         when "curve" then admit_curve(entry.data)
+        when "squeeze" then admit_squeeze(entry.data)
         when "hold_series" then Refusal.within("data") { HoldSeries.check(*entry.data.values_at("times", "travels")) }
         when "pump" then Refusal.within("data") {
           Pump.new(entry.data["travels"], entry.data["rest"], @feel.job.sheet.kind)
@@ -56,9 +57,14 @@ module Sandbag
           "one for each")
       end
 
+      def admit_squeeze(data)
+        admit_preload
+        Refusal.within("") { @feel.hand.admit(data) }
+      end
+
       def admit_preload
         return unless @feel.clutch?
-        raise Refusal.at("kind", "a clutch is judged by its lift", "a brake")
+        raise Refusal.at("kind", "a clutch is judged by its lift, or in gear", "a brake")
       end
     end
   end

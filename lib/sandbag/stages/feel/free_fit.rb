@@ -10,6 +10,8 @@ module Sandbag
     class FreeFit
       # Steps at most; they settle in two.
       STEPS = 3
+      # What is known of a ruler's error is worth so many readings that would tell it. [estimate]
+      KNOWN_DEGREES = 20
       # A step under this share of every number's standard error changes nothing.
       SETTLED = 1e-6
 
@@ -24,7 +26,8 @@ module Sandbag
         @weighed = weighed
         @doubt = doubt
         @baseline = baseline
-        @degrees = weighed.size - LeverFit::PARAMETERS + (baseline ? baseline.degrees + 2 : 0)
+        @known_degrees = weighed.readings.all?(&:known_error?) ? KNOWN_DEGREES : 0
+        @degrees = weighed.size - LeverFit::PARAMETERS + @known_degrees + (baseline ? baseline.degrees + 2 : 0)
         @numbers = from + [0.0] * doubt.errors.size
         @known = known
         @known_at = (baseline ? baseline.coefficients : [0.0, 0.0]) + [0.0] * (@numbers.size - 2)
@@ -116,6 +119,7 @@ module Sandbag
         scattered = residuals.zip(@weighed.weights).sum { |off, weight| weight * off**2 }
         scattered += apart.zip(held_back).sum { |off, back| off * back }
         scattered += @baseline.degrees * @baseline.scale if @baseline
+        scattered += @known_degrees
         scattered / degrees
       end
     end

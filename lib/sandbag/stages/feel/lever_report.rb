@@ -9,8 +9,10 @@ module Sandbag
       # @param marked [Array<Array(Reading, Boolean)>] readings, each with whether it is set aside
       # @param baseline [Baseline, nil] what the lever was when it was last good
       # @param preload_known [Boolean] the return spring's preload was measured
-      def initialize(sheet, circuit, marked, baseline: nil, preload_known: false)
+      # @param hung [Hung, nil] what the shop can hang on the lever; nil where any force can be read
+      def initialize(sheet, circuit, marked, baseline: nil, preload_known: false, hung: nil)
         @circuit = circuit
+        @hung = hung
         @marked = marked
         @reference_mpa = Circuit::Reference.pressure_mpa(sheet, circuit)
         @used = marked.reject { |_, aside| aside }.map(&:first)
@@ -24,6 +26,7 @@ module Sandbag
       def wanted
         return if verdict
         forces = suggested_forces.first(4)
+        return "more that can be hung: it makes too few different pulls" if forces.empty?
         said = forces.each_with_index.map { |force, index| Said.n(force, bare: index < forces.size - 1) }
         "#{forces.size} more, try #{said.join(", ")}"
       end
@@ -32,7 +35,7 @@ module Sandbag
       # @return [Float, nil] N
       def next_force
         return suggested_forces.first if fit.nil? || fit.air_error_ml.nil? || fit.low_readings < fit.low_wanted
-        NextReading.new(fit, verdict, reference_n).force_n
+        NextReading.new(fit, verdict, reference_n, @hung&.forces_n || []).force_n
       end
 
       # @return [Array<Hash>] force_n and travel_mm expected without air, up to the reference force or the firmest pull
@@ -68,8 +71,13 @@ module Sandbag
       SAME_SHARE = 0.15
 
       def suggested_forces
+        return @hung.first.map { |pull| pull[:force_n] }.reject { |force| read?(force) } if @hung
         wanted = LowForces.of(@circuit).first(4) + FIRM_SHARES.map { |share| (share * reference_n).round.to_f }
-        wanted.uniq.reject { |force| @used.any? { |reading| (reading.force_n - force).abs < same_n(force) } }
+        wanted.uniq.reject { |force| read?(force) }
+      end
+
+      def read?(force)
+        @used.any? { |reading| (reading.force_n - force).abs < same_n(force) }
       end
 
       def same_n(force)

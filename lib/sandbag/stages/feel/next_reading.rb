@@ -10,10 +10,12 @@ module Sandbag
       SHARES = [0.03, 0.05, 0.08, 0.12, 0.16, 0.2, 0.26, 0.34, 0.45, 0.6, 0.8, 1.0].freeze
 
       # @param fit [LeverFit]; verdict [Verdict]; reference_n [Float] N at the finger
-      def initialize(fit, verdict, reference_n)
+      # @param pulls_n [Array<Float>] the only pulls that can be made; empty where any can
+      def initialize(fit, verdict, reference_n, pulls_n = [])
         @fit = fit
         @verdict = verdict
         @reference_n = reference_n
+        @pulls_n = pulls_n
         freeze
       end
 
@@ -31,6 +33,7 @@ module Sandbag
       private
 
       def offered
+        return @pulls_n if @pulls_n.any?
         lightest = @fit.circuit.finger_force_n(0)
         SHARES.map { |share| (lightest + share * (@reference_n - lightest)).round(1) }
       end

@@ -17,12 +17,20 @@ module Sandbag
       # @param force_n [Float]
       # @return [Float] mL
       def air_error_ml(force_n)
-        weight = @weighed.weight(Reading.new(force_n: force_n, gauge: @weighed.readings.all?(&:gauge)))
+        weight = @weighed.weight(alike(force_n))
         row = Vector.elements(@free.row(force_n))
         reach = @free.inverse * row
         variance = @free.inverse[2, 2] - weight * reach[2]**2 / (1 + weight * row.inner_product(reach))
         # readings that hardly tell the numbers apart leave it to rounding
         Math.sqrt(@free.scale * [variance, 0.0].max)
+      end
+
+      private
+
+      # Read as the last one was.
+      def alike(force_n)
+        last = @weighed.readings.last
+        Reading.new(force_n: force_n, gauge: last.gauge, hung: last.hung, step_mm: last.step_mm)
       end
     end
   end

@@ -16,7 +16,8 @@ module Sandbag
           "road" => Hash,
           "after_all?" => [TrueClass, FalseClass],
           "amount?" => Hash,
-          "proof?" => String
+          "proof?" => String,
+          "releases?" => [TrueClass, FalseClass]
         }) { |row| Schemas.feel_test(row) },
         "expected_feel" => Tables::Schema.new({
           "when" => String,

@@ -5,7 +5,8 @@ module Sandbag
     # Lever readings, hold test and, on a clutch, lift. Only what was taken after the last stroke counts; what was taken
     # before the first is the comparison.
     class Stage < Job::Stage
-      MEASURED = %w[reading curve lift hold hold_series pump].freeze
+      MEASURED = %w[reading hung squeeze curve lift hold hold_series pump].freeze
+      READINGS = %w[reading hung curve].freeze
       WORDS = {"bleed_again" => "bleed again", "cant_tell" => "can't tell"}.freeze
 
       # @return [Hydraulics::Circuit] with what the job chose
@@ -48,9 +49,56 @@ module Sandbag
         lift ? lift.id : (report.verdict&.id unless clutch?)
       end
 
-      # Passed, or marginal and accepted with a reason after the last reading.
+      # Passed, or marginal and accepted with a reason after the last reading, or judged by hand.
       def passed?
-        verdict == "pass" || (verdict == "marginal" && !accepted.nil?)
+        verdict == "pass" || (verdict == "marginal" && !accepted.nil?) || judged_by_hand?
+      end
+
+      # Readings that say something are never overruled by a hand.
+      def judged_by_hand?
+        return false unless [nil, "cant_tell"].include?(verdict)
+        clutch? ? clutch_tests.all?(&:good?) : hand.passed?
+      end
+
+      # @return [ByHand] a brake's lever, judged without a gauge
+      def hand
+        @hand ||= ByHand.new(self, @fresh.of("squeeze"))
+      end
+
+      # @return [Array<Job::Asked>] what a clutch is judged by where nobody can measure its lift (docs/trade.md 9.3)
+      def clutch_tests
+        tests.all.select { |test| test.row["releases"] }
+      end
+
+      # A depth gauge reaches what a slave moves; nothing reaches a concentric one behind its cover.
+      def lift_reachable?
+        job.sheet.value("slave", "construction") != "slave_concentric"
+      end
+
+      # @return [String, nil] gauge, hung or hand: what the lever is judged with
+      def means
+        entries.said("means")&.fetch("by")
+      end
+
+      # @return [Hung, nil] what hangs in the shop, where somebody said it
+      def hung
+        masses = entries.said("weights")&.fetch("masses")
+        masses && Hung.new(masses, @circuit, @circuit.finger_force_n(reference_mpa))
+      end
+
+      # @return [Float] MPa at the reference force
+      def reference_mpa
+        Circuit::Reference.pressure_mpa(job.sheet, @circuit)
+      end
+
+      # @return [Float, nil] mm between the marks of the ruler in hand
+      def ruler_step_mm
+        entries.said("ruler")&.fetch("step")
+      end
+
+      # @return [Float] mm, standard error of one reading by the ruler in hand
+      def ruler_error_mm
+        Reading.new(step_mm: ruler_step_mm).travel_error_mm
       end
 
       # @return [Hash, nil] creep_mm, limit_mm, pass, why
@@ -125,7 +173,7 @@ module Sandbag
       # @return [String, nil] the reason for which a marginal lever was accepted
       def accepted
         entry = @fresh.last("accepted")
-        last_reading = @fresh.last("reading", "curve", "set_aside", "lift")
+        last_reading = @fresh.last(*READINGS, "set_aside", "lift")
         entry.data["reason"] if entry && last_reading && entry.position > last_reading.position
       end
 
@@ -142,9 +190,7 @@ module Sandbag
 
       def waits_for
         return if done?
-        return "a measured lift at the slave" if clutch? && verdict.nil?
-        return "#{control["noun"]} readings: #{report.wanted}" if verdict.nil?
-        return "a better #{control["noun"]}: #{said}" unless passed?
+        return judging unless passed?
         return hold ? "a #{control["noun"]} that holds" : "the hold test" unless held?
         "#{Wording.inside(tests.bad.row["label"])}: #{Wording.inside(tests.bad.row["limit"])}"
       end
@@ -164,9 +210,14 @@ module Sandbag
 
       # A reading by hand, or a gauge's pull: as many readings as it kept.
       def readings_of(entry)
-        if entry.kind == "reading"
-          return [Reading.new(id: entry.id, force_n: entry.data["force"], travel_mm: entry.data["travel"],
-            gauge: entry.data["gauge"])]
+        data = entry.data
+        case entry.kind
+        when "reading"
+          return [Reading.new(id: entry.id, force_n: data["force"], travel_mm: data["travel"], gauge: data["gauge"],
+            step_mm: ruler_step_mm)]
+        when "hung"
+          return [Reading.new(id: entry.id, force_n: Hung.force_n(data, @circuit.lever), travel_mm: data["travel"],
+            hung: true, step_mm: ruler_step_mm)]
         end
         entry.data["forces"].zip(entry.data["travels"]).each_with_index.map do |(force, travel), place|
           Reading.new(id: "#{entry.id}.#{place + 1}", force_n: force, travel_mm: travel, gauge: true,
@@ -175,6 +226,19 @@ module Sandbag
       end
 
       private
+
+      # What is judged next, by what the lever is judged with.
+      def judging
+        noun = control["noun"]
+        if clutch?
+          open = clutch_tests.find { |test| !test.good? }
+          return "a better #{noun}: #{said}" if verdict
+          said = Wording.inside(open.row["label"])
+          return lift_reachable? ? "#{said}, or its lift at the slave" : said
+        end
+        return "#{noun} by hand: #{hand.wanted}" if means == "hand" || (verdict.nil? && hand.begun?)
+        verdict ? "a better #{noun}: #{said}" : "#{noun} readings: #{report.wanted}"
+      end
 
       # The lever at hand was not there before.
       def added?
@@ -200,9 +264,10 @@ module Sandbag
 
       def report_of(taken)
         aside = taken.values("set_aside", "entry")
-        marked = taken.of("reading", "curve").flat_map { |entry| readings_of(entry) }
+        marked = taken.of(*READINGS).flat_map { |entry| readings_of(entry) }
           .map { |reading| [reading, aside.include?(reading.id)] }
-        LeverReport.new(job.sheet, @circuit, marked, baseline: baseline, preload_known: preload_known?)
+        LeverReport.new(job.sheet, @circuit, marked, baseline: baseline, preload_known: preload_known?,
+          hung: hung)
       end
     end
   end

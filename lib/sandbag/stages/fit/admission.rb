@@ -17,19 +17,19 @@ module Sandbag
         refuse_early(entry) unless Stage::KNOWN.include?(entry.kind)
         data = entry.data
         case entry.kind
-        when "step" then @fit.sequence.admit(data["step"], @fit.phase)
+        when "step" then admit_step(data["step"])
         when "facing" then @fit.put_back.admit_facing(data)
         when "kept_out", "binned" then @fit.put_back.admit_part(data)
         when "clash" then admit_clash
         when "fact" then Fastening::Facts.admit(@fit.job.sheet, data)
-        when "figure", "torque", "estimate" then @fit.torques.admit(entry, @fit.phase)
+        when "figure", "torque", "estimate", "snug" then @fit.torques.admit(entry, @fit.phase)
         when "loosened" then admit_loosened(data["fastener"])
         when "washers" then @fit.washers.admit(data)
         when "path", "bend" then @fit.hoses.admit(entry)
         when "by_service" then @fit.free_play.admit_reason
-        when "gap", "check" then @fit.checks.admit(entry)
+        when "gap", "check" then @fit.checks.admit(entry, @fit.phase)
         when "ohms" then @fit.electrics.admit(data)
-        when "lamp" then @fit.electrics.admit_lamp(data)
+        when "lamp" then @fit.electrics.admit_lamp(data, @fit.phase)
         end
       end
 
@@ -40,6 +40,12 @@ module Sandbag
         raise Refusal.at("kind", "not yet: #{@fit.clash_said}", "what was chosen instead, under Choose") if @fit.clash
         return unless @fit.sequence.trying? && !(entry.kind == "step" && entry.data["step"] == @fit.sequence.trial.id)
         raise Refusal.at("kind", "not yet: the trial fit, dry, comes first", @fit.sequence.trial.id)
+      end
+
+      def admit_step(id)
+        @fit.sequence.admit(id, @fit.phase)
+        return if @fit.step
+        raise Refusal.at("data/step", "marks come after the last figure", @fit.torques.due(@fit.phase).first)
       end
 
       def admit_clash

@@ -11,6 +11,11 @@ module Sandbag
           row["gap"] == true
         end
 
+        # Known only once the circuit is bled.
+        def after?
+          row["after"] == true
+        end
+
         # @return [Boolean, nil] nil while nobody looked
         def pass
           return if value.nil?
@@ -33,11 +38,14 @@ module Sandbag
       attr_reader :all
 
       # @param scope [Scope]; entries [Job::Entries] of fit
-      def initialize(scope, entries)
+      # @param bled_at [Integer, nil] place of the last stroke, 0 before the first: what is known only of a bled circuit
+      #   is looked at again after another one; nil where there is no bleed to wait for
+      def initialize(scope, entries, bled_at: nil)
         @scope = scope
-        found = entries.of("gap", "check").to_h { |entry| [entry.data["check"], entry.data["value"]] }
+        @bled_at = bled_at
+        newest = entries.of("gap", "check").to_h { |entry| [entry.data["check"], entry] }
         @all = scope.rows("fit_checks").map do |row|
-          Check.new(row: row, value: found[row["id"]], from_mm: from_mm(row)).freeze
+          Check.new(row: row, value: value(row, newest[row["id"]]), from_mm: from_mm(row)).freeze
         end.freeze
         freeze
       end
@@ -50,23 +58,42 @@ module Sandbag
 
       # @return [Array<String>]
       def due(phase)
-        (phase == "before") ? all.filter_map(&:due) : []
+        of_phase(phase).filter_map(&:due)
+      end
+
+      # @return [Array<Check>] looked at before the bleed, or after it
+      def of_phase(phase)
+        all.select { |check| phase_of(check) == phase }
       end
 
       # Refuses a check this job does not have, a look where a length is wanted and the other way round, and “none” of
-      # what every such circuit has.
-      def admit(entry)
+      # what every such circuit has; and before the bleed what only a bled circuit shows.
+      # @param phase [String] before or after the bleed
+      def admit(entry, phase)
         check = all.find { |each| each.row["id"] == entry.data["check"] } || raise(Refusal.at("data/check",
           "“#{entry.data["check"]}” is not checked here", all.map { |each| each.row["id"] }.join(", ")))
         if check.gap? != (entry.kind == "gap")
           raise Refusal.at("kind", "#{check.row["label"]} is #{check.gap? ? "measured" : "looked at"}",
             check.gap? ? "gap" : "check")
         end
+        if phase_of(check) == "after" && phase == "before"
+          raise Refusal.at("data/check", "#{check.row["label"]}: only a bled circuit shows it",
+            of_phase("before").map { |each| each.row["id"] }.join(", "))
+        end
         return unless entry.data["value"] == "none" && !check.row["may_lack"]
         raise Refusal.at("data/value", "#{check.row["label"]}: there is one on every such machine", "good, bad")
       end
 
       private
+
+      def phase_of(check)
+        (check.after? && @bled_at) ? "after" : "before"
+      end
+
+      def value(row, entry)
+        return if entry.nil? || (row["after"] && @bled_at && entry.position <= @bled_at)
+        entry.data["value"]
+      end
 
       def from_mm(row)
         from = row["from"]

@@ -10,11 +10,15 @@ module Sandbag
       OPEN_OHMS = 1_000_000.0
 
       # @param scope [Scope]; entries [Job::Entries] of fit; switch [Boolean] there is one on this control
-      def initialize(scope, entries, switch:)
+      # @param bled_at [Integer, nil] place of the last stroke: the lamp is held against the bite of a bled circuit; nil
+      #   where there is no bleed to wait for
+      def initialize(scope, entries, switch:, bled_at: nil)
         @scope = scope
         @switch = switch
         @ohms = entries.by("ohms", "state")
-        @lamp = entries.said("lamp")
+        @bled_at = bled_at
+        newest = entries.last("lamp")
+        @lamp = newest.data if newest && (newest.data["none"] || newest.position > bled_at.to_i)
         freeze
       end
 
@@ -55,12 +59,18 @@ module Sandbag
 
       # @return [Array<String>]
       def due(phase)
-        return [] unless wanted? && phase == "before"
-        [
-          state_due("rest", "at rest", "open"),
-          state_due("pulled", @scope.sheet.kind.control["pressed"], "#{Tables::Figures.said("closed_switch")} or less"),
-          (lamp_due if lamp_wanted?)
-        ].compact
+        return [] unless wanted?
+        [*(contacts_due if phase == "before"), (lamp_due if lamp_wanted? && phase == lamp_phase)].compact
+      end
+
+      # It is to be looked at in this phase, and was not, or comes on too late.
+      def lamp_due?(phase)
+        lamp_wanted? && phase == lamp_phase && !lamp_good?
+      end
+
+      # @return [String] before the bleed, or after it
+      def lamp_phase
+        @bled_at ? "after" : "before"
       end
 
       # Refuses a reading that is neither ohms nor open.
@@ -69,13 +79,23 @@ module Sandbag
         raise Refusal.at("data/ohms", "no reading", "ohms, or open where the meter shows no contact")
       end
 
-      # Refuses a lamp that is neither there nor not.
-      def admit_lamp(data)
-        return if data["none"] || data["travel"]
+      # @param phase [String] before or after the bleed
+      # Refuses a lamp that is neither there nor not, and a travel before the bleed: a dry lever does not bite.
+      def admit_lamp(data, phase)
+        return if data["none"]
+        if phase == "before" && lamp_phase == "after"
+          raise Refusal.at("data/travel", "only a bled circuit shows where the brake bites", "none, or after the bleed")
+        end
+        return if data["travel"]
         raise Refusal.at("data/travel", "no reading", "mm of travel at which the lamp comes on, or none")
       end
 
       private
+
+      def contacts_due
+        [state_due("rest", "at rest", "open"),
+          state_due("pulled", @scope.sheet.kind.control["pressed"], "#{Tables::Figures.said("closed_switch")} or less")]
+      end
 
       def state_due(state, said, wanted)
         return if good?(state)

@@ -4,8 +4,9 @@ module Sandbag
   module Fit
     # One hose against its path (docs/physics.md 9): what it needs, what it has to spare, and how tightly it may bend.
     class HoseRun
-      # Beyond the longest path, mm. [default]
+      # Beyond the longest path, mm. [default] A steel tube is bent to its path and needs nothing beyond it.
       ALLOWANCE_MM = 15.0
+      STIFF = %w[steel].freeze
       # More than this to spare looks for a place to catch, mm. [default]
       SPARE_MM = 60.0
 
@@ -26,7 +27,7 @@ module Sandbag
 
       # @return [Float, nil] mm that the hose must have
       def needs_mm
-        paths.values.max + ALLOWANCE_MM if paths.any?
+        paths.values.max + (STIFF.include?(@kind) ? 0 : ALLOWANCE_MM) if paths.any?
       end
 
       # @return [Float, nil] mm beyond what it needs; below zero it is too short

@@ -13,12 +13,12 @@ module Sandbag
         return [here("clash", Wording.sentence(@stage.clash_said))] if @stage.clash_said
         order = sequence
         return order if order.any?
-        return [here("count", Wording.sentence(@stage.tray_due))] if @stage.tray_due
+        return [here("count", Wording.sentence(@stage.tray_due), room: "tray")] if @stage.tray_due
         [*hoses, *washers, *torques, *free_play, *looks, *tilt, *electrics, *later]
       end
 
       def sequence
-        at = @stage.sequence.step(@stage.phase) or return []
+        at = @stage.step or return []
         facing = at.strip ? facings(@stage.put_back, at.strip) : []
         return facing if facing.any?
         all = @stage.sequence.of(@stage.phase)
@@ -28,7 +28,7 @@ module Sandbag
 
       def hoses
         @stage.hoses.laid.select { |laid| laid.due.any? }.map do |laid|
-          here("hose.#{laid.line["id"]}", Wording.sentence(laid.due.first))
+          here("hose.#{laid.line["id"]}", Wording.sentence(laid.due.first), room: "hoses")
         end
       end
 
@@ -55,9 +55,18 @@ module Sandbag
             name: "from", unit: "N·m", detail: "From the machine's service information. There is no default.")
         end
         aim = Said.figure(line.range.aim, :torque, "g")
-        return here(id, "Say which wrench is in your hand", detail: "For #{aim}: #{line.label}") if wrong_wrench?(line)
+        return snug(line, id, aim) if line.by_driver && wrong_wrench?(line)
+        if wrong_wrench?(line)
+          return here(id, "Say which wrench is in your hand", detail: "For #{aim}: #{line.label}", room: "torque")
+        end
         reading(id, "Tighten: #{line.label}", entry("torque", fastener: line.id), name: "value", unit: "N·m",
           figure: aim, caution: (Wording.sentence(line.due) if line.reading))
+      end
+
+      # No wrench in hand reads so little.
+      def snug(line, id, aim)
+        step(id, "Tighten: #{line.label}", entry("snug", fastener: line.id), label: "Snug, by hand",
+          detail: Wording.sentence(line.by_driver), figure: aim)
       end
 
       # None is in hand, or it does not read this figure.
@@ -69,7 +78,7 @@ module Sandbag
       def fact(line)
         part, field = @stage.torques.asked_at(line)
         choices = Circuit::Field.all.find { |each| [each.part, each.name] == [part["part"], field] }&.choices
-        return here("torque.#{line.id}", Wording.sentence(line.due)) unless choices
+        return here("torque.#{line.id}", Wording.sentence(line.due), room: "torque") unless choices
         question("fact.#{line.id}", Wording.sentence(line.due), (choices - [UNKNOWN]).map { |value|
           [Wording.sentence(Wording.spelled(value)), entry("fact", part: part["id"], field: field, value: value)]
         })
@@ -84,8 +93,8 @@ module Sandbag
       end
 
       def looks
-        return [] unless @stage.phase == "before" || !@stage.bleeds?
-        @stage.checks.all.reject(&:pass).map { |check| look_at(check) }
+        checks = @stage.bleeds? ? @stage.checks.of_phase(@stage.phase) : @stage.checks.all
+        checks.reject(&:pass).map { |check| look_at(check) }
       end
 
       def look_at(check)
@@ -101,16 +110,21 @@ module Sandbag
 
       def tilt
         return [] if @stage.reservoir.due(@stage.phase).empty?
-        return [here("tilt", Wording.sentence(@stage.reservoir.due(@stage.phase).first))] if @stage.reservoir.tilt_deg
+        due = @stage.reservoir.due(@stage.phase)
+        return [here("tilt", Wording.sentence(due.first), room: "reservoir")] if @stage.reservoir.tilt_deg
         [reading("tilt", "Measure how far the reservoir leans", entry("tilt"), name: "angle", unit: "°")]
       end
 
       def electrics
         room = @stage.electrics
         return [] if room.due(@stage.phase).empty?
+        open = contacts(room)
+        (open.empty? && room.lamp_due?(@stage.phase)) ? [lamp] : open
+      end
+
+      def contacts(room)
         [(switch("rest", "Switch at rest") unless room.good?("rest")),
-          (switch("pulled", "Switch #{@stage.scope.sheet.kind.control["pressed"]}") unless room.good?("pulled")),
-          (lamp if room.lamp_wanted? && !room.lamp_good?)].compact
+          (switch("pulled", "Switch #{@job.sheet.kind.control["pressed"]}") unless room.good?("pulled"))].compact
       end
 
       def switch(state, title)

@@ -13,7 +13,7 @@ module Sandbag
 
       # @return [Hash] parts, notes and the tray
       def to_h
-        step = @fit.sequence.step(@fit.phase)&.strip
+        step = @fit.step&.strip
         parts = step ? @put_back.present(step) : []
         {parts: parts.map { |part| part_view(part) }, notes: Cylinder::Notes.for(parts),
          all_back: @put_back.all_back?, **@put_back.reckoning.to_h}

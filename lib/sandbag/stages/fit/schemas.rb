@@ -13,7 +13,8 @@ module Sandbag
           "when" => String,
           "instead?" => Array,
           "trial?" => [TrueClass, FalseClass],
-          "last?" => [TrueClass, FalseClass]
+          "last?" => [TrueClass, FalseClass],
+          "after_torque?" => [TrueClass, FalseClass]
         }) { |row| Fastening.unknown(row["moves"]) || Circuit::Kind.unknown(row) },
         "fit_checks" => Tables::Schema.new({
           "label" => String,
@@ -25,6 +26,7 @@ module Sandbag
           "aim?" => Numeric,
           "remote?" => [TrueClass, FalseClass],
           "may_lack?" => [TrueClass, FalseClass],
+          "after?" => [TrueClass, FalseClass],
           "proves" => String
         }) { |row| Fastening.unknown(row["moves"]) || Circuit::Kind.unknown(row) },
         "free_plays" => Tables::Schema.new({

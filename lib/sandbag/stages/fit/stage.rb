@@ -24,9 +24,9 @@ module Sandbag
         @washers = Washers.new(entries, joints, job.strip.tray)
         @hoses = Hoses.new(scope, entries, lines: laid)
         @free_play = FreePlay.new(scope, entries, bled_at: bled_at)
-        @checks = Checks.new(scope, entries)
+        @checks = Checks.new(scope, entries, bled_at: bled_at)
         @reservoir = Reservoir.new(scope, entries, fluid_ml: job.sheet.value("reservoir", "usable"))
-        @electrics = Electrics.new(scope, entries, switch: job.ask.switch?)
+        @electrics = Electrics.new(scope, entries, switch: job.ask.switch?, bled_at: bled_at)
       end
 
       # Something is put back, set or proved.
@@ -95,7 +95,8 @@ module Sandbag
         case proof
         when "torques" then %w[before after].flat_map { |phase| torques.due(phase) }
         when "free_play" then %w[before after].flat_map { |phase| free_play.due(phase) }
-        when "switch" then electrics.due("before") + checks.of("switch").filter_map(&:due)
+        when "switch"
+          %w[before after].flat_map { |phase| electrics.due(phase) } + checks.of("switch").filter_map(&:due)
         when "clear" then checks.of("clear").filter_map(&:due) + reservoir.due("before") + hoses.due("before")
         else checks.of(proof).filter_map(&:due)
         end
@@ -103,6 +104,12 @@ module Sandbag
 
       # Entries that say what is known, not what was done: taken at any time.
       KNOWN = %w[fact figure wrench loosened clash photo].freeze
+
+      # @return [Sequence::Step, nil] the next one; marks are painted once every figure is read
+      def step
+        found = sequence.step(phase)
+        found unless found&.row&.fetch("after_torque", false) && torques.due(phase).any?
+      end
 
       # @return [String, nil] what the tray still holds
       def tray_due

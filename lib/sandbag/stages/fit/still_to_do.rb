@@ -11,9 +11,9 @@ module Sandbag
         freeze
       end
 
-      # @return [Array<Hash>] label, and how many are left
+      # @return [Array<Hash>] id of its part of the page, label, and how many are left
       def to_a
-        rows.select { |_, has, _| has }.map { |label, _, left| {label: label, left: left} }
+        rows.select { |_, _, has, _| has }.map { |id, label, _, left| {id: id, label: label, left: left} }
       end
 
       private
@@ -21,15 +21,15 @@ module Sandbag
       def rows
         fit = @fit
         [
-          ["Steps", fit.sequence.steps.any? { |step| in_phase?(step) }, left(fit.sequence)],
-          ["Washers and seals", before? && fit.washers.stacks.any?, left(fit.washers)],
-          ["Hoses", before? && fit.hoses.laid.any?, left(fit.hoses)],
-          ["Torque", fit.torques.lines.any? { |line| in_phase?(line) }, left(fit.torques)],
-          ["Free play", fit.free_play.wanted?, left(fit.free_play)],
-          ["Clearance and looks", before? && fit.checks.all.any?, left(fit.checks)],
-          ["Reservoir", before? && fit.reservoir.wanted?, left(fit.reservoir)],
-          ["Tray", fit.put_back.all_back?, fit.tray_due ? 1 : 0],
-          ["Switch", before? && fit.electrics.wanted?, left(fit.electrics)]
+          ["steps", "Steps", fit.sequence.steps.any? { |step| in_phase?(step) }, left(fit.sequence)],
+          ["washers", "Washers and seals", before? && fit.washers.stacks.any?, left(fit.washers)],
+          ["hoses", "Hoses", before? && fit.hoses.laid.any?, left(fit.hoses)],
+          ["torque", "Torque", fit.torques.lines.any? { |line| in_phase?(line) }, left(fit.torques)],
+          ["free_play", "Free play", fit.free_play.wanted?, left(fit.free_play)],
+          ["looks", "Clearance and looks", @phases.any? { |phase| fit.checks.of_phase(phase).any? }, left(fit.checks)],
+          ["reservoir", "Reservoir", before? && fit.reservoir.wanted?, left(fit.reservoir)],
+          ["tray", "Tray", fit.put_back.all_back?, fit.tray_due ? 1 : 0],
+          ["switch", "Switch", fit.electrics.wanted? && (before? || fit.electrics.lamp_wanted?), left(fit.electrics)]
         ]
       end
 

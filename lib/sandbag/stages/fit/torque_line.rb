@@ -7,13 +7,13 @@ module Sandbag
       extend Attributes
 
       # id: of the fastener, with the joint or point it is at; range: [TorqueRange, nil]; row: [Hash, nil] of
-      # torques.yml; asks: [String, nil] what has to be known first; reading, estimate: [Job::Entry, nil];
+      # torques.yml; asks: [String, nil] what has to be known first; reading, estimate, snug: [Job::Entry, nil];
       # wrench: [Hash, nil] scale and name of the wrench it was read with
       # place: [Circuit::Place, nil] where it is
-      attributes :id, :fastener, :label, :range, :row, :asks, :reading, :estimate, :wrench, :place
+      attributes :id, :fastener, :label, :range, :row, :asks, :reading, :estimate, :snug, :wrench, :place
 
-      def initialize(id:, fastener:, label:, range:, row:, asks: nil, reading: nil, estimate: nil, wrench: nil,
-        place: nil)
+      def initialize(id:, fastener:, label:, range:, row:, asks: nil, reading: nil, estimate: nil, snug: nil,
+        wrench: nil, place: nil)
         @id = id
         @fastener = fastener
         @label = label
@@ -22,6 +22,7 @@ module Sandbag
         @asks = asks
         @reading = reading
         @estimate = estimate
+        @snug = snug
         @wrench = wrench
         @place = place
         freeze
@@ -45,8 +46,18 @@ module Sandbag
         reading.nil? && !estimate.nil?
       end
 
+      # How a screw this small is tightened by hand, where no wrench reads so little.
+      def by_driver
+        row && row["snug"]
+      end
+
+      # Tightened by a short driver, and not read since.
+      def snugged?
+        reading.nil? && !snug.nil?
+      end
+
       def done?
-        (verdict == "in" && suits?) || estimated?
+        (verdict == "in" && suits?) || estimated? || snugged?
       end
 
       # @return [String, nil] what is still to do, or what is wrong
@@ -63,6 +74,7 @@ module Sandbag
         "bar" => "is the bar metal or carbon?",
         "bolt_material" => "is the bolt steel or alloy? A magnet tells",
         "nipple_thread" => "the nipple's thread",
+        "bleed_screw" => "a nipple, or a port screw with an O-ring?",
         "mount_thread" => "the bolts' thread"
       }.freeze
 

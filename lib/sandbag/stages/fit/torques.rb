@@ -58,7 +58,7 @@ module Sandbag
 
       # @param phase [String] before or after the bleed
       # Refuses a fastener this job does not touch, one that comes after the bleed before it, a reading without a
-      # wrench or by one that is unfit, and an estimate where none is allowed.
+      # wrench or by one that is unfit, and an estimate or a driver where none is allowed.
       def admit(entry, phase)
         line = line(entry.data["fastener"]) || raise(Refusal.at("data/fastener",
           "“#{entry.data["fastener"]}” is not on the torque list", lines.map(&:id).join(", ")))
@@ -66,6 +66,7 @@ module Sandbag
         case entry.kind
         when "torque" then admit_reading(line, entry.data)
         when "estimate" then admit_estimate(line)
+        when "snug" then admit_snug(line)
         when "figure" then admit_figure(entry.data)
         end
       end
@@ -101,6 +102,7 @@ module Sandbag
         id = [row["id"], at].compact.join(".")
         TorqueLine.new(id: id, fastener: row, label: label, range: @table.range(id), row: @table.row(id),
           asks: @table.asks(id), reading: newest("torque", id, row), estimate: newest("estimate", id, row),
+          snug: newest("snug", id, row),
           wrench: wrench_at(newest("torque", id, row)), place: place)
       end
 
@@ -127,6 +129,13 @@ module Sandbag
         return if line.turns
         raise Refusal.at("data/fastener", "#{line.label}: no estimate here, only a torque wrench",
           lines.select(&:turns).map(&:id).join(", "))
+      end
+
+      def admit_snug(line)
+        refuse_unasked(line)
+        return if line.by_driver
+        raise Refusal.at("data/fastener", "#{line.label}: not by a driver, only a torque wrench",
+          lines.select(&:by_driver).map(&:id).join(", "))
       end
 
       def admit_figure(data)

@@ -35,7 +35,7 @@ module Sandbag
 
       def sequence
         sequence = @fit.sequence
-        now = sequence.step(@fit.phase)
+        now = @fit.step
         {
           phase: @fit.phase,
           bleeds: @fit.bleeds?,
@@ -61,10 +61,10 @@ module Sandbag
         {
           id: line.id, label: line.label, place: line.place&.id, when: line.when, asks: ask(line), range: range(line),
           note: line.row&.fetch("label"),
-          value_nm: line.reading&.data&.fetch("value"), by: (line.reading || line.estimate)&.by,
+          value_nm: line.reading&.data&.fetch("value"), by: (line.reading || line.estimate || line.snug)&.by,
           tool: line.reading && (line.reading.data["instrument"] || line.wrench&.fetch("name", nil)),
           verdict: line.verdict, over: (line.row["over"] if line.verdict == "over" && line.row), turns: line.turns,
-          estimated: line.estimated?, done: line.done?, due: line.due
+          estimated: line.estimated?, snug: line.by_driver, snugged: line.snugged?, done: line.done?, due: line.due
         }.compact
       end
 

@@ -21,7 +21,7 @@ module Sandbag
       end
 
       def nominal(report)
-        here("nominal", "Settle the nominal size", detail: Wording.sentence(report.unit.unproven))
+        here("nominal", "Settle the nominal size", detail: Wording.sentence(report.unit.unproven), room: "gauge")
       end
 
       def compare

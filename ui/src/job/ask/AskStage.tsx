@@ -2,26 +2,29 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
-import type { Knowledge } from "../../server/api";
+import type { Ask, Knowledge } from "../../server/api";
 import { knowledgeQuery } from "../../server/queries";
 import { EntryField } from "../../kit/EntryField";
 import { Panel, Quiet, Split } from "../../kit/layout";
 import { Loaded } from "../../kit/Loaded";
+import { money } from "../../kit/money";
+import { Room, Rooms } from "../../kit/Rooms";
+import { NextStage } from "../NextStage";
 import type { StageProps } from "../StageProps";
 import { useEntries } from "../useEntries";
-import { CostPanel } from "./CostPanel";
+import { Cost } from "./Cost";
 import { EveryFinding } from "./EveryFinding";
 import { FoundSoFar } from "../../pieces/FoundSoFar";
 import { FoundWhere } from "./FoundWhere";
-import { HistoryPanel } from "./HistoryPanel";
-import { IntakePanel } from "./IntakePanel";
+import { History } from "./History";
+import { IntakeAnswers } from "./IntakeAnswers";
 import { NextTests } from "../../pieces/NextTests";
 import { Notes } from "./Notes";
 import { Ranks } from "../../pieces/Ranks";
 import { RedFlags } from "./RedFlags";
 import { ReferralPanel } from "./ReferralPanel";
 import { RouteChoice } from "./RouteChoice";
-import { WaitPanel } from "./WaitPanel";
+import { Wait } from "./Wait";
 import { WherePanel } from "./WherePanel";
 
 const Column = styled.div`
@@ -70,17 +73,12 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
           ) : null}
           <Split $left="1.35fr">
             <Column>
-              <IntakePanel
-                isOpen={isOpen && !seen}
-                intake={ask.intake}
-                against={ask.against_record ?? []}
-                onAnswer={(question, value) => add("intake", { question, value })}
-              />
               <Panel>
                 {isOpen ? (
                   <EntryField
                     label="What the rider feels, in their own words"
                     value={ask.complaint ?? ""}
+                    isLeftByEnter
                     onFinish={(text) => add("complaint", { text })}
                   />
                 ) : (
@@ -131,9 +129,7 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                     <Link to={`/machines/${job.machine.id}`}>{offer}</Link>
                   </Quiet>
                 ))}
-                {ask.route && !job.stop ? (
-                  <Link to={`/jobs/${job.id}/${job.stages[1]?.id ?? "ask"}`}>Go on</Link>
-                ) : null}
+                {ask.route && !job.stop ? <NextStage job={job} stage="ask" /> : null}
               </Panel>
               <Panel>
                 <h2>What it points to</h2>
@@ -143,18 +139,48 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                   isEmpty={Object.keys(ask.findings).length === 0}
                 />
               </Panel>
-              <CostPanel costs={ask.costs} />
-              <HistoryPanel history={ask.history} />
-              <WaitPanel
-                ask={ask}
-                waits={tables.waits}
-                isOpen={isOpen}
-                onWait={(wait, until) => add("wait", { wait, ...(until ? { until } : {}) })}
-              />
+              <Rooms start={(ask.against_record ?? []).length > 0 ? "intake" : undefined}>
+                <Room
+                  id="intake"
+                  title="Intake"
+                  left={ask.intake.filter((row) => !row.confirmed).length}
+                  said={answersSaid(ask.intake.filter((row) => row.confirmed).length)}
+                >
+                  <IntakeAnswers
+                    isOpen={isOpen && !seen}
+                    intake={ask.intake}
+                    against={ask.against_record ?? []}
+                    onAnswer={(question, value) => add("intake", { question, value })}
+                  />
+                </Room>
+                <Room id="cost" title="Time and money" said={costSaid(ask.costs.estimate)}>
+                  <Cost costs={ask.costs} />
+                </Room>
+                <Room id="history" title="This circuit before" said={`${ask.history.length} on record`}>
+                  <History history={ask.history} />
+                </Room>
+                <Room id="waiting" title="Waiting" said={ask.wait ? undefined : "nothing to wait for"}>
+                  <Wait
+                    ask={ask}
+                    waits={tables.waits}
+                    isOpen={isOpen}
+                    onWait={(wait, until) => add("wait", { wait, ...(until ? { until } : {}) })}
+                  />
+                </Room>
+              </Rooms>
             </Column>
           </Split>
         </>
       )}
     </Loaded>
   );
+}
+
+function answersSaid(count: number): string {
+  return count === 1 ? "1 answer" : `${count} answers`;
+}
+
+function costSaid(estimate: Ask["costs"]["estimate"]): string {
+  if (!estimate) return "worked out when a repair is chosen";
+  return `${estimate.minutes} min, ${money(estimate.total_minor, estimate.currency)}`;
 }

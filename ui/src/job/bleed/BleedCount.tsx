@@ -4,7 +4,6 @@ import { ReservoirDrawing } from "../../drawings/ReservoirDrawing";
 import { Panel, Quiet } from "../../kit/layout";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { useKept } from "../../kit/useKept";
-import { KeyHelp } from "../KeyHelp";
 import { useEntries } from "../useEntries";
 import { Beats } from "./Beats";
 import { BleedActions } from "./BleedActions";
@@ -161,22 +160,9 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
         {bleed.method.by_ml ? null : <JarEntry job={job} bleed={bleed} isOpen={open} />}
       </Panel>
       {isOpen ? <LinePanel job={job} bleed={bleed} /> : null}
-      <KeyHelp keys={KEYS} />
     </>
   );
 }
-
-const KEYS: [string, string][] = [
-  ["Space", "Count one stroke, or the next step of the cycle. A foot switch that types a space works too."],
-  ["1 … 5", "That step of the cycle, where each step is counted"],
-  ["T", "Refilled to the mark, nipple shut"],
-  ["B", "Bubbles seen in the clear hose"],
-  ["C", "Colour: one step towards fresh"],
-  ["F", "Finish this point"],
-  ["U", "Undo the last entry"],
-  ["X", "The port was uncovered: start over"],
-  ["E", "Sound: voice, tones or off"],
-];
 
 type Actions = Record<
   "stroke" | "topUp" | "bubbles" | "colour" | "undo" | "uncovered" | "finish" | "ears",

@@ -3,24 +3,19 @@ import { SectionDrawing } from "../../drawings/SectionDrawing";
 import { TrayDrawing } from "../../drawings/TrayDrawing";
 import { Big, Panel, Quiet, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
+import { Room, Rooms } from "../../kit/Rooms";
 import { isDone } from "../isDone";
-import { KeyHelp } from "../KeyHelp";
 import { NextStage } from "../NextStage";
 import { Photos } from "../Photos";
-import { ReckoningPanel } from "../ReckoningPanel";
+import { Reckoning } from "../Reckoning";
 import type { StageProps } from "../StageProps";
 import { BuildStepPanel } from "./BuildStepPanel";
-import { ChecksPanel } from "./ChecksPanel";
-import { LubricantPanel } from "./LubricantPanel";
-
-const KEYS: [string, string][] = [
-  ["Space", "The step at hand is fitted. A foot switch that types a space works too."],
-  ["1, 2", "Answer which way the part at hand faces"],
-  ["U", "Undo the last entry"],
-];
+import { Checks } from "./Checks";
+import { Lubricant } from "./Lubricant";
 
 export function BuildStage({ job, view: build, isOpen }: StageProps<"build">) {
   const left = build.tray.reduce((sum, cell) => sum + cell.left, 0);
+  const isAllIn = build.current === undefined && build.steps.length > 0;
   return (
     <>
       <Split $left="1.05fr">
@@ -39,32 +34,35 @@ export function BuildStage({ job, view: build, isOpen }: StageProps<"build">) {
           <TrayDrawing label="Tray" cells={build.tray.map((cell) => ({ ...cell, count: cell.left }))} />
         </Panel>
       </Split>
-      <Split>
-        <ReckoningPanel
-          job={job}
-          stage="build"
-          reckoning={build}
-          isAllIn={build.current === undefined && build.steps.length > 0}
-          isOpen={isOpen}
-        />
-        <ChecksPanel job={job} build={build} isOpen={isOpen} />
-      </Split>
-      <LubricantPanel job={job} build={build} isOpen={isOpen} />
-      <Photos
-        job={job}
-        stage="build"
-        hint="Lips on the piston beside the diagram, ring in its groove, washers."
-      />
       {isDone(job, "build") ? (
         <Notice tone="good" live>
           Together, every facing right, the tray at zero.
         </Notice>
       ) : null}
       <NextStage job={job} stage="build" />
+      <Rooms start={build.now?.[0]?.room}>
+        <Room id="tray" title="Tray empty" left={build.zero ? 0 : left}>
+          <Reckoning job={job} stage="build" reckoning={build} isAllIn={isAllIn} isOpen={isOpen} />
+        </Room>
+        <Room id="checks" title="Checks" left={build.checks.filter((check) => !check.pass).length}>
+          <Checks job={job} build={build} isOpen={isOpen} />
+        </Room>
+        <Room
+          id="lubricant"
+          title="Lubricant"
+          said={build.lubricants.find((each) => each.id === build.lubricant)?.label}
+        >
+          <Lubricant job={job} build={build} isOpen={isOpen} />
+        </Room>
+        <Photos
+          job={job}
+          stage="build"
+          hint="Lips on the piston beside the diagram, ring in its groove, washers."
+        />
+      </Rooms>
       {build.never.map((text) => (
         <Quiet key={text}>{text}</Quiet>
       ))}
-      <KeyHelp keys={KEYS} />
     </>
   );
 }

@@ -44,6 +44,14 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
       <Quiet>{`Step ${done + 1} of ${build.steps.length}, last out first in`}</Quiet>
       <Headline data-figure="step">{named(step.parts)}</Headline>
       <PartLines parts={step.parts} asked={asked} onFace={isOpen ? face : undefined} />
+      {step.notes.length > 0 ? (
+        <SignedList
+          lines={step.notes.map((note) => ({
+            kind: note.word === "remind" ? "quiet" : "warn",
+            text: note.text,
+          }))}
+        />
+      ) : null}
       {isMeasured ? null : (
         <Notice tone="warn">
           {"Measure has no verdict yet. "}
@@ -57,14 +65,6 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
           </Button>
           <UndoButton undo={undo} />
         </Row>
-      ) : null}
-      {step.notes.length > 0 ? (
-        <SignedList
-          lines={step.notes.map((note) => ({
-            kind: note.word === "remind" ? "quiet" : "warn",
-            text: note.text,
-          }))}
-        />
       ) : null}
     </>
   );

@@ -29,6 +29,14 @@ const Kit = styled.li`
   border-top: 1px solid ${(p) => p.theme.line};
 `;
 
+/** The reasons, and the drawing on their right. */
+const Why = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(15rem, 100%), 1fr));
+  gap: 0.6rem 1.2rem;
+  align-items: start;
+`;
+
 /** A panel for the kit of each unit that comes apart. */
 export function KitPanels({ job, supplies, isOpen }: Props) {
   return supplies.cylinders.map((cylinder) => (
@@ -110,10 +118,12 @@ function KitLine({ job, kit, canTake }: { job: Job; kit: KitMatch; canTake: bool
         <h3>{kit.name}</h3>
         <Quiet>{[kit.place, `${kit.free} free`].filter(Boolean).join(", ")}</Quiet>
       </Row>
-      <SignedList
-        lines={shown.map((reason) => ({ kind: reason.does === "no" ? "stop" : "warn", text: reason.text }))}
-      />
-      {kit.near_miss ? <NearMissDrawing nearMiss={kit.near_miss} /> : null}
+      <Why>
+        <SignedList
+          lines={shown.map((reason) => ({ kind: reason.does === "no" ? "stop" : "warn", text: reason.text }))}
+        />
+        {kit.near_miss ? <NearMissDrawing nearMiss={kit.near_miss} /> : null}
+      </Why>
       {kit.verdict !== "no" && must.length > 0 ? (
         <p>{`To be bought apart: ${must.map((lack) => lack.label).join(", ")}.`}</p>
       ) : null}

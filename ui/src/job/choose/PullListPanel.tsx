@@ -1,6 +1,7 @@
 import type { Choose, Job, Supplies } from "../../server/api";
 import { Big, Panel, Quiet, Row, TextButton, TextLink } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
+import { Room, Rooms } from "../../kit/Rooms";
 import { useEntries } from "../useEntries";
 import { PullListLine } from "./PullListLine";
 import { TickTheRest } from "./TickTheRest";
@@ -47,21 +48,29 @@ export function PullListPanel({ job, choose, supplies, isOpen }: Props) {
           <small>{` of ${supplies.lines.length}`}</small>
         </Big>
       </Row>
-      {GROUPS.map((group) => {
-        const lines = supplies.lines.filter((line) => line.group === group);
-        if (lines.length === 0) return null;
-        return (
-          <section key={group}>
-            <h3>{GROUP_NAMES[group]}</h3>
-            {lines.map((line) => (
-              <PullListLine key={line.id} job={job} line={line} onItsWay={onItsWay} isOpen={isOpen} />
-            ))}
-            {isOpen && !WEIGHED.includes(group) ? (
-              <TickTheRest job={job} lines={lines} onItsWay={onItsWay} />
-            ) : null}
-          </section>
-        );
-      })}
+      <Rooms
+        start={GROUPS.find((group) => supplies.lines.some((line) => line.group === group && !line.done))}
+      >
+        {GROUPS.map((group) => {
+          const lines = supplies.lines.filter((line) => line.group === group);
+          if (lines.length === 0) return null;
+          return (
+            <Room
+              key={group}
+              id={group}
+              title={GROUP_NAMES[group]}
+              left={lines.filter((line) => !line.done).length}
+            >
+              {lines.map((line) => (
+                <PullListLine key={line.id} job={job} line={line} onItsWay={onItsWay} isOpen={isOpen} />
+              ))}
+              {isOpen && !WEIGHED.includes(group) ? (
+                <TickTheRest job={job} lines={lines} onItsWay={onItsWay} />
+              ) : null}
+            </Room>
+          );
+        })}
+      </Rooms>
       {supplies.stale.length > 0 ? <Stale job={job} supplies={supplies} isOpen={isOpen} /> : null}
       <Row $gap={1}>
         <TextLink href={`/api/jobs/${job.id}/pull-list.pdf`}>Pull list as PDF</TextLink>

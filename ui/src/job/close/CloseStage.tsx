@@ -1,8 +1,8 @@
 import { Link } from "react-router";
 import { stageNames } from "../../words/stages";
 import { Column, Panel, Quiet, Row, Split } from "../../kit/layout";
+import { Rooms } from "../../kit/Rooms";
 import { useHotkeys } from "../../kit/useHotkeys";
-import { KeyHelp } from "../KeyHelp";
 import { Photos } from "../Photos";
 import { useEntries } from "../useEntries";
 import type { StageProps } from "../StageProps";
@@ -20,29 +20,40 @@ function toNextGate() {
   document.querySelector<HTMLElement>(open)?.focus();
 }
 
-export function CloseStage({ job, view: close, isOpen: open }: StageProps<"close">) {
-  const { add, undo } = useEntries(job, "close");
-  const last = close.recent[close.recent.length - 1];
-  useHotkeys({ g: toNextGate, u: open && last ? () => undo(last.id) : undefined });
+export function CloseStage({ job, view: close }: StageProps<"close">) {
+  const { add } = useEntries(job, "close");
+  useHotkeys({ g: toNextGate });
   return (
     <>
       <Split $left="1.7fr">
-        <Panel>
+        <Column>
           <h2>Release gates</h2>
           <CureList
             cures={close.cures}
             isOpen={!job.signed && !job.stop}
             onCure={(flag) => add("cured", { flag })}
           />
-          <WalkRound
-            close={close}
-            isOpen={!job.signed && !job.on_hold}
-            onConfirm={(gate, met, name) => add("gate", { gate, met, ...(name ? { name } : {}) })}
-            onLeak={(value, place) => add("leak", { value, ...(place ? { place } : {}) })}
-            onBatch={(batch) => add("batch", { batch })}
-            onRecheck={(on) => add("recheck", { on })}
-          />
-        </Panel>
+          <Rooms start={close.now?.[0]?.room}>
+            <WalkRound
+              close={close}
+              isOpen={!job.signed && !job.on_hold}
+              onConfirm={(gate, met, name) => add("gate", { gate, met, ...(name ? { name } : {}) })}
+              onLeak={(value, place) => add("leak", { value, ...(place ? { place } : {}) })}
+              onBatch={(batch) => add("batch", { batch })}
+              onRecheck={(on) => add("recheck", { on })}
+            />
+            {close.level ? (
+              <LevelPanel
+                level={close.level}
+                isOpen={!job.signed}
+                onWorn={(part, depth) => add("worn", { part, depth })}
+                onLevel={(below) => add("level", { below })}
+              />
+            ) : null}
+            <RecheckPanel close={close} />
+            <Photos job={job} />
+          </Rooms>
+        </Column>
         <Column>
           <Panel>
             {job.on_hold ? null : (
@@ -81,27 +92,10 @@ export function CloseStage({ job, view: close, isOpen: open }: StageProps<"close
                 </Quiet>
               ))}
           </Panel>
-          {close.level ? (
-            <LevelPanel
-              level={close.level}
-              isOpen={!job.signed}
-              onWorn={(part, depth) => add("worn", { part, depth })}
-              onLevel={(below) => add("level", { below })}
-            />
-          ) : null}
-          <RecheckPanel close={close} />
         </Column>
       </Split>
-      <Photos job={job} />
-      <KeyHelp keys={KEYS} />
     </>
   );
 }
 
 const FILES = ["readings", "strokes", "torque"];
-
-const KEYS: [string, string][] = [
-  ["G", "To the next gate that is open"],
-  ["Space", "Confirms the gate that is picked"],
-  ["U", "Undo the last entry"],
-];

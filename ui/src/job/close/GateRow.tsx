@@ -94,7 +94,7 @@ function Settling({ gate, close, isOpen, onConfirm, onLeak, onBatch, onRecheck }
   }
   if (isOpen && gate.id === "recheck") {
     return (
-      <Row $gap={1}>
+      <Row $gap={1} data-wide>
         {close.recheck_on || !close.recheck_proposed ? null : (
           <Button
             aria-label={`Re-check on ${daySaid(close.recheck_proposed)}`}

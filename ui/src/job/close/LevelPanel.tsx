@@ -1,6 +1,7 @@
 import { LevelDrawing } from "../../drawings/LevelDrawing";
 import { Saved } from "../../kit/Saved";
-import { Panel, Quiet, Row } from "../../kit/layout";
+import { Quiet, Row } from "../../kit/layout";
+import { Room } from "../../kit/Rooms";
 import { Notice } from "../../kit/Notice";
 import type { Close } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
@@ -18,8 +19,7 @@ export function LevelPanel({ level, isOpen, onWorn, onLevel }: Props) {
   const units = useUnits();
   const { highest_below_mm: highest = 0, lowest_below_mm: lowest = 0, pushback_ml: pushback = 0 } = level;
   return (
-    <Panel>
-      <h2>Level</h2>
+    <Room id="level" title="Level">
       <p>{level.says}</p>
       {level.marked ? (
         <>
@@ -33,7 +33,8 @@ export function LevelPanel({ level, isOpen, onWorn, onLevel }: Props) {
           </Saved>
           {level.pads_due ? (
             <Notice tone="stop">
-              The pads are due: new ones would push back {units.say("volume", pushback, 1)}.
+              The pads are due: they are worn as far as they may be. New ones would push back{" "}
+              {units.say("volume", pushback, 1)}.
             </Notice>
           ) : (
             <p>
@@ -72,7 +73,7 @@ export function LevelPanel({ level, isOpen, onWorn, onLevel }: Props) {
           ) : null}
         </>
       ) : null}
-    </Panel>
+    </Room>
   );
 }
 

@@ -1,5 +1,6 @@
 import { daySaid } from "../../kit/format";
-import { Panel, Quiet } from "../../kit/layout";
+import { Quiet } from "../../kit/layout";
+import { Room } from "../../kit/Rooms";
 import { Table } from "../../kit/Table";
 import type { Close } from "../../server/api";
 
@@ -7,8 +8,7 @@ import type { Close } from "../../server/api";
 export function RecheckPanel({ close }: { close: Close }) {
   if (close.rechecks.length === 0) return null;
   return (
-    <Panel>
-      <h2>Looked at again</h2>
+    <Room id="rechecks" title="Looked at again">
       <Table aria-label="Re-checks">
         <tbody>
           {close.rechecks.map((row) => (
@@ -26,6 +26,6 @@ export function RecheckPanel({ close }: { close: Close }) {
         </tbody>
       </Table>
       {close.fluid_balance ? <Quiet>{close.fluid_balance.says}</Quiet> : null}
-    </Panel>
+    </Room>
   );
 }

@@ -2,16 +2,18 @@ import { LeverCurve } from "../../drawings/LeverCurve";
 import { Saved } from "../../kit/Saved";
 import { Column, Panel, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
+import { Room, Rooms } from "../../kit/Rooms";
 import { useHotkeys } from "../../kit/useHotkeys";
-import { KeyHelp } from "../KeyHelp";
 import { NextStage } from "../NextStage";
 import { useEntries } from "../useEntries";
 import { Unfit } from "../Unfit";
 import type { StageProps } from "../StageProps";
 import { ChangesTable } from "./ChangesTable";
 import { GaugePanel } from "./GaugePanel";
+import { HandPanel } from "./HandPanel";
 import { HoldTest } from "./HoldTest";
 import { LiftTest } from "./LiftTest";
+import { MeansPanel } from "./MeansPanel";
 import { NormalNow } from "./NormalNow";
 import { PreloadTest } from "./PreloadTest";
 import { PumpTest } from "./PumpTest";
@@ -25,11 +27,9 @@ const focusOn = (name: string) => () =>
 
 export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">) {
   const { add, undo } = useEntries(job, "feel");
-  const last = feel.recent[feel.recent.length - 1];
   useHotkeys({
     n: focusOn(feel.clutch ? "lift" : "force"),
     h: focusOn("creep"),
-    u: open && last ? () => undo(last.id) : undefined,
   });
   return (
     <>
@@ -67,48 +67,54 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
                   </>
                 )}
               </Saved>
-              <ReadingList
-                readings={feel.readings}
-                isOpen={open}
-                onSetAside={(entry) => add("set_aside", { entry, reason: "set aside by the mechanic" })}
-                onUndo={undo}
-              />
             </>
           )}
         </Panel>
         <Column>
           <VerdictPanel feel={feel} onAccept={open ? (reason) => add("accepted", { reason }) : undefined} />
+          <NextStage job={job} stage="feel" />
           <NormalNow normal={feel.normal ?? []} />
           <ChangesTable feel={feel} />
-          <HoldTest
-            control={feel.control}
-            hold={feel.hold}
-            test={feel.hold_test}
-            isOpen={open}
-            onMeasure={(creep) => add("hold", { creep })}
-            onSeries={(times, travels) => add("hold_series", { times, travels })}
-          />
-          <PumpTest
-            feel={feel}
-            isOpen={open}
-            onMeasure={(travels, rest) => add("pump", { travels, ...(rest === undefined ? {} : { rest }) })}
-          />
-          {feel.clutch ? null : (
-            <PreloadTest feel={feel} isOpen={open} onMeasure={(force) => add("preload", { force })} />
-          )}
-          <NextStage job={job} stage="feel" />
         </Column>
       </Split>
-      <TestList job={job} feel={feel} isOpen={open} />
-      <KeyHelp keys={KEYS} />
+      <Rooms start={feel.now?.[0]?.room}>
+        {feel.clutch ? null : (
+          <Room id="readings" title="Readings" said={`${feel.readings.length} taken`}>
+            <ReadingList
+              readings={feel.readings}
+              isOpen={open}
+              onSetAside={(entry) => add("set_aside", { entry, reason: "set aside by the mechanic" })}
+              onUndo={undo}
+            />
+          </Room>
+        )}
+        {!feel.clutch && open ? <MeansPanel feel={feel} onSay={(kind, data) => add(kind, data)} /> : null}
+        {feel.hand ? (
+          <HandPanel
+            hand={feel.hand}
+            control={feel.control}
+            isOpen={open}
+            onSqueeze={(data) => add("squeeze", data)}
+          />
+        ) : null}
+        <HoldTest
+          control={feel.control}
+          hold={feel.hold}
+          test={feel.hold_test}
+          isOpen={open}
+          onMeasure={(creep) => add("hold", { creep })}
+          onSeries={(times, travels) => add("hold_series", { times, travels })}
+        />
+        <PumpTest
+          feel={feel}
+          isOpen={open}
+          onMeasure={(travels, rest) => add("pump", { travels, ...(rest === undefined ? {} : { rest }) })}
+        />
+        {feel.clutch ? null : (
+          <PreloadTest feel={feel} isOpen={open} onMeasure={(force) => add("preload", { force })} />
+        )}
+        <TestList job={job} feel={feel} isOpen={open} />
+      </Rooms>
     </>
   );
 }
-
-const KEYS: [string, string][] = [
-  ["N", "New reading: puts the cursor in the first field"],
-  ["Enter", "Next field; after the last one the reading is recorded"],
-  ["Esc", "Leaves a field, so that the other keys work again"],
-  ["H", "Hold test: puts the cursor in its field"],
-  ["U", "Undo the last entry"],
-];

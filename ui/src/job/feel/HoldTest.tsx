@@ -4,7 +4,8 @@ import type { Control, Feel } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Quiet, Row } from "../../kit/layout";
+import { Quiet, Row } from "../../kit/layout";
+import { Room } from "../../kit/Rooms";
 import { Table } from "../../kit/Table";
 import { Mark } from "../../kit/Mark";
 import { MeasuredLength } from "../MeasuredLength";
@@ -30,8 +31,7 @@ const LEAST = 4;
 /** Static hold: steady pull, creep read after a minute, or travel as time goes, which tells settling from sinking. */
 export function HoldTest({ control, hold, test, isOpen, onMeasure, onSeries }: Props) {
   return (
-    <Panel>
-      <h2>Hold test</h2>
+    <Room id="hold" title="Hold test" said={heldSaid(hold)}>
       <Quiet>
         {test.force_n} N by {control.limb}, steady for {test.seconds} s. How far did the {control.noun} creep?
       </Quiet>
@@ -53,20 +53,21 @@ export function HoldTest({ control, hold, test, isOpen, onMeasure, onSeries }: P
       {hold ? (
         <p role="status">
           <Mark kind={hold.pass ? "good" : hold.series === "cant_tell" ? "warn" : "stop"}>
-            {hold.pass
-              ? "Holds"
-              : hold.series === "cant_tell"
-                ? "Can't tell"
-                : hold.series
-                  ? "Sinks"
-                  : "Creeps"}
+            {heldSaid(hold) ?? ""}
           </Mark>{" "}
           {hold.why} {hold.points_to}
         </p>
       ) : null}
       {hold?.series ? <SeriesFigures hold={hold} seconds={test.seconds} /> : null}
-    </Panel>
+    </Room>
   );
+}
+
+function heldSaid(hold: Feel["hold"]): string | undefined {
+  if (!hold) return undefined;
+  if (hold.pass) return "Holds";
+  if (hold.series === "cant_tell") return "Can't tell";
+  return hold.series ? "Sinks" : "Creeps";
 }
 
 function Series({ times, onSeries }: Pick<Props, "onSeries"> & { times: number[] }) {

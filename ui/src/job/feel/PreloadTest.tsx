@@ -1,7 +1,8 @@
 import type { Feel } from "../../server/api";
 import { EntryField } from "../../kit/EntryField";
 import { size } from "../../kit/format";
-import { Panel, Quiet } from "../../kit/layout";
+import { Quiet } from "../../kit/layout";
+import { Room } from "../../kit/Rooms";
 
 interface Props {
   feel: Feel;
@@ -12,8 +13,7 @@ interface Props {
 /** What the readings cannot see by themselves: the return spring. Measured, it is doubted no more. */
 export function PreloadTest({ feel, isOpen, onMeasure }: Props) {
   return (
-    <Panel>
-      <h2>Return spring</h2>
+    <Room id="spring" title="Return spring">
       <Quiet>
         {feel.preload_known
           ? "Measured; used in the verdict."
@@ -30,6 +30,6 @@ export function PreloadTest({ feel, isOpen, onMeasure }: Props) {
           onFinish={onMeasure}
         />
       ) : null}
-    </Panel>
+    </Room>
   );
 }

@@ -4,7 +4,8 @@ import type { Feel } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Quiet, Row } from "../../kit/layout";
+import { Quiet, Row } from "../../kit/layout";
+import { Room } from "../../kit/Rooms";
 import { Mark } from "../../kit/Mark";
 
 interface Props {
@@ -28,8 +29,7 @@ export function PumpTest({ feel, isOpen, onMeasure }: Props) {
   const [rest, setRest] = useState<string>();
   const pump = feel.pump;
   return (
-    <Panel>
-      <h2>Pump test</h2>
+    <Room id="pump" title="Pump test">
       <Quiet>Travel to firm on five quick pulls, then once more after 30 s of rest.</Quiet>
       {isOpen ? (
         <>
@@ -77,6 +77,6 @@ export function PumpTest({ feel, isOpen, onMeasure }: Props) {
           {pump.why}
         </p>
       ) : null}
-    </Panel>
+    </Room>
   );
 }

@@ -2,10 +2,10 @@ import { useNavigate } from "react-router";
 import type { Feel, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
-import { FoldingPanel } from "../../kit/FoldingPanel";
 import { size } from "../../kit/format";
 import { Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
+import { Room } from "../../kit/Rooms";
 import { stageNames } from "../../words/stages";
 import { Answers, AskedList } from "../Answers";
 import { useEntries } from "../useEntries";
@@ -24,13 +24,8 @@ export function TestList({ job, feel, isOpen }: Props) {
   const tests = feel.tests ?? [];
   if (tests.length === 0) return null;
   const good = tests.filter((test) => test.good).length;
-  const isBad = tests.some((test) => test.road);
   return (
-    <FoldingPanel
-      title="Tests"
-      said={<Quiet as="span">{`${good} of ${tests.length} good`}</Quiet>}
-      isFolded={good === 0 && !isBad}
-    >
+    <Room id="tests" title="Tests" left={tests.length - good}>
       <AskedList aria-label="Tests">
         {tests.map((test) => (
           <li key={test.id}>
@@ -62,7 +57,7 @@ export function TestList({ job, feel, isOpen }: Props) {
           </li>
         ))}
       </AskedList>
-    </FoldingPanel>
+    </Room>
   );
 }
 

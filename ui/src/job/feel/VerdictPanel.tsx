@@ -34,12 +34,25 @@ const Word = styled.p<{ $kind: MarkKind }>`
 export function VerdictPanel({ feel, onAccept }: Props) {
   const id = feel.verdict_id;
   const said = feel.lift ?? feel.verdict;
+  if (feel.by_hand) {
+    return (
+      <Panel>
+        <h2>Verdict</h2>
+        <Word $kind="good">
+          <Sign kind="good" size={32} /> Passed by hand
+        </Word>
+        <p>{feel.clutch ? "It separates, and bites where it should." : feel.hand?.springiness?.why}</p>
+      </Panel>
+    );
+  }
   if (!id || !said) {
     return (
       <Panel>
         <h2>Verdict</h2>
         <Word $kind="quiet">Not yet</Word>
-        <Quiet>{feel.clutch ? "Measure the lift at the slave." : `Readings: ${feel.wanted ?? ""}.`}</Quiet>
+        <Quiet>
+          {feel.clutch ? "Try it in gear, and where it bites." : `Readings: ${feel.wanted ?? ""}.`}
+        </Quiet>
       </Panel>
     );
   }

@@ -2,11 +2,12 @@ import styled from "styled-components";
 import type { Fit } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
 import { Choice } from "../../kit/Choice";
-import { Panel, Quiet } from "../../kit/layout";
+import { Quiet } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
 import { MeasuredLength } from "../MeasuredLength";
 import { useEntries } from "../useEntries";
 import type { FitProps } from "./fitProps";
+import { FitRoom } from "./FitRoom";
 
 type Check = Fit["checks"][number];
 
@@ -43,14 +44,13 @@ const Item = styled.li<{ $kind: string }>`
 export function ClearancePanel({ job, fit, isOpen }: FitProps) {
   if (fit.checks.length === 0) return null;
   return (
-    <Panel>
-      <h2>Clearance and looks</h2>
+    <FitRoom fit={fit} id="looks" title="Clearance and looks">
       <Grid>
         {fit.checks.map((check) => (
           <Line key={check.id} job={job} check={check} isOpen={isOpen} />
         ))}
       </Grid>
-    </Panel>
+    </FitRoom>
   );
 }
 

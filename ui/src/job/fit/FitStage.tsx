@@ -1,12 +1,13 @@
-import { Split } from "../../kit/layout";
+import { Panel } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
-import { KeyHelp } from "../KeyHelp";
+import { Rooms } from "../../kit/Rooms";
 import { NextStage } from "../NextStage";
 import { Photos } from "../Photos";
-import { ReckoningPanel } from "../ReckoningPanel";
+import { Reckoning } from "../Reckoning";
 import type { StageProps } from "../StageProps";
 import { ClearancePanel } from "./ClearancePanel";
-import { FitStepPanel } from "./FitStepPanel";
+import { FitRoom } from "./FitRoom";
+import { FitStep } from "./FitStep";
 import { FreePlayPanel } from "./FreePlayPanel";
 import { HosePanel } from "./HosePanel";
 import { ReservoirPanel } from "./ReservoirPanel";
@@ -14,13 +15,6 @@ import { StillToDo } from "./StillToDo";
 import { SwitchPanel } from "./SwitchPanel";
 import { TorquePanel } from "./TorquePanel";
 import { WasherPanel } from "./WasherPanel";
-
-const KEYS: [string, string][] = [
-  ["Space", "The step at hand is done. A foot switch that types a space works too."],
-  ["1, 2", "Answer which way the part at hand faces"],
-  ["T", "Torque: puts the cursor in the field of the next fastener"],
-  ["U", "Undo the last entry"],
-];
 
 export function FitStage({ job, view: fit, isOpen }: StageProps<"fit">) {
   const props = { job, fit, isOpen };
@@ -33,29 +27,37 @@ export function FitStage({ job, view: fit, isOpen }: StageProps<"fit">) {
           {`${fit.clash.wants} Pick the replacement in Choose, then repeat the trial fit.`}
         </Notice>
       ) : null}
-      <Split $left="1.2fr">
-        <FitStepPanel {...props} />
-        <StillToDo fit={fit} />
-      </Split>
-      <TorquePanel {...props} />
-      <Split>
+      {fit.current ? (
+        <Panel>
+          <FitStep {...props} />
+        </Panel>
+      ) : null}
+      <NextStage job={job} stage="fit" />
+      <StillToDo fit={fit} />
+      <Rooms start={fit.now?.[0]?.room}>
+        {fit.current ? null : (
+          <FitRoom fit={fit} id="steps" title="Steps">
+            <FitStep {...props} />
+          </FitRoom>
+        )}
+        <HosePanel {...props} />
         <WasherPanel {...props} />
+        <TorquePanel {...props} />
         <FreePlayPanel {...props} />
-      </Split>
-      <HosePanel {...props} />
-      <ClearancePanel {...props} />
-      <Split>
+        <ClearancePanel {...props} />
         <ReservoirPanel {...props} />
         <SwitchPanel {...props} />
-      </Split>
-      {fit.all_back ? <ReckoningPanel job={job} stage="fit" reckoning={fit} isAllIn isOpen={isOpen} /> : null}
-      <Photos
-        job={job}
-        stage="fit"
-        hint="Clamp mark, washers in place, the hose at full lock, paint marks."
-      />
-      <NextStage job={job} stage="fit" />
-      <KeyHelp keys={KEYS} />
+        {fit.all_back ? (
+          <FitRoom fit={fit} id="tray" title="Tray empty">
+            <Reckoning job={job} stage="fit" reckoning={fit} isAllIn isOpen={isOpen} />
+          </FitRoom>
+        ) : null}
+        <Photos
+          job={job}
+          stage="fit"
+          hint="Clamp mark, washers in place, the hose at full lock, paint marks."
+        />
+      </Rooms>
     </>
   );
 }

@@ -2,11 +2,12 @@ import { useState } from "react";
 import { useUnits } from "../../server/useUnits";
 import { Choice } from "../../kit/Choice";
 import { EntryField } from "../../kit/EntryField";
-import { Big, Panel, Quiet } from "../../kit/layout";
+import { Big, Quiet } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { ReasonButton } from "../../kit/ReasonButton";
 import { useEntries } from "../useEntries";
 import type { FitProps } from "./fitProps";
+import { FitRoom } from "./FitRoom";
 
 const PLACES = [
   { id: "tip", label: "At the tip" },
@@ -22,8 +23,7 @@ export function FreePlayPanel({ job, fit, isOpen }: FitProps) {
   if (!play) return null;
   const other = play.at === "tip" ? "piston" : "tip";
   return (
-    <Panel>
-      <h2>Free play</h2>
+    <FitRoom fit={fit} id="free_play" title="Free play">
       <Quiet>{play.range}</Quiet>
       {play.value_mm === undefined ? null : (
         <Big $size="2.2rem" data-figure="free-play">
@@ -63,6 +63,6 @@ export function FreePlayPanel({ job, fit, isOpen }: FitProps) {
           ) : null}
         </>
       ) : null}
-    </Panel>
+    </FitRoom>
   );
 }

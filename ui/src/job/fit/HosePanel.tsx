@@ -5,12 +5,13 @@ import { HeightProfile } from "../../drawings/HeightProfile";
 import { useUnits } from "../../server/useUnits";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Quiet, Row, Split } from "../../kit/layout";
+import { Quiet, Row, Split } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
 import { MeasuredLength } from "../MeasuredLength";
 import { useEntries } from "../useEntries";
 import type { FitProps } from "./fitProps";
+import { FitRoom } from "./FitRoom";
 
 type Hose = Fit["hoses"][number];
 
@@ -18,14 +19,13 @@ type Hose = Fit["hoses"][number];
 export function HosePanel({ job, fit, isOpen }: FitProps) {
   if (fit.hoses.length === 0) return null;
   return (
-    <Panel>
-      <h2>How the hose runs</h2>
+    <FitRoom fit={fit} id="hoses" title="How the hose runs">
       <Quiet>Measure along the way it lies, with a string, at each position.</Quiet>
       {fit.hoses.map((hose) => (
         <HoseRun key={hose.line} job={job} hose={hose} isOpen={isOpen} />
       ))}
       <Profiles sheet={fit.sheet} at={fit.at} />
-    </Panel>
+    </FitRoom>
   );
 }
 

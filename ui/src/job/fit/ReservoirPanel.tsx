@@ -1,10 +1,11 @@
 import { TiltDrawing } from "../../drawings/TiltDrawing";
 import { useUnits } from "../../server/useUnits";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Quiet } from "../../kit/layout";
+import { Quiet } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { useEntries } from "../useEntries";
 import type { FitProps } from "./fitProps";
+import { FitRoom } from "./FitRoom";
 
 /** Whether the port stays covered at the tilt it hangs at, and where this kind of machine goes. */
 export function ReservoirPanel({ job, fit, isOpen }: FitProps) {
@@ -13,8 +14,7 @@ export function ReservoirPanel({ job, fit, isOpen }: FitProps) {
   const room = fit.reservoir;
   if (!room) return null;
   return (
-    <Panel>
-      <h2>Reservoir</h2>
+    <FitRoom fit={fit} id="reservoir" title="Reservoir">
       <TiltDrawing room={room} />
       <Quiet>
         {`At MAX it can tilt ${Math.floor(room.limit_deg)}° before the port is uncovered`}
@@ -43,6 +43,6 @@ export function ReservoirPanel({ job, fit, isOpen }: FitProps) {
           onFinish={(angle) => add("tilt", { angle })}
         />
       ) : null}
-    </Panel>
+    </FitRoom>
   );
 }

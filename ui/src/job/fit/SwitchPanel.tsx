@@ -4,12 +4,13 @@ import { answer, client } from "../../server/client";
 import { useUnits } from "../../server/useUnits";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Quiet, Row } from "../../kit/layout";
+import { Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
 import { OnTrainingMachine } from "../OnTrainingMachine";
 import { useEntries } from "../useEntries";
 import type { FitProps } from "./fitProps";
+import { FitRoom } from "./FitRoom";
 
 const STATES = ["rest", "pulled"] as const;
 
@@ -23,8 +24,7 @@ export function SwitchPanel({ job, fit, isOpen }: FitProps) {
   if (!electrics) return null;
   const lampIsOn = electrics.lamp_mm !== undefined;
   return (
-    <Panel>
-      <h2>Switch</h2>
+    <FitRoom fit={fit} id="switch" title="Switch">
       {STATES.map((state) => (
         <Contact key={state} job={job} fit={fit} electrics={electrics} state={state} isOpen={isOpen} />
       ))}
@@ -57,7 +57,7 @@ export function SwitchPanel({ job, fit, isOpen }: FitProps) {
           ) : null}
         </>
       ) : null}
-    </Panel>
+    </FitRoom>
   );
 }
 

@@ -2,12 +2,13 @@ import { useState } from "react";
 import type { TorqueLine } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
 import { Button } from "../../kit/Button";
-import { Panel, Quiet, Row, TextButton } from "../../kit/layout";
+import { Quiet, Row, TextButton } from "../../kit/layout";
 import { Table } from "../../kit/Table";
 import { Mark } from "../../kit/Mark";
 import { Picker } from "../../kit/Picker";
 import { useEntries } from "../useEntries";
 import type { FitProps } from "./fitProps";
+import { FitRoom } from "./FitRoom";
 import { TorqueReading } from "./TorqueReading";
 import { torqueState } from "./torqueState";
 
@@ -19,8 +20,7 @@ export function TorquePanel({ job, fit, isOpen }: FitProps) {
   const line =
     fit.torques.find((each) => each.id === picked) ?? fit.torques.find((each) => atHand(each) && !each.done);
   return (
-    <Panel>
-      <h2>Torque</h2>
+    <FitRoom fit={fit} id="torque" title="Torque">
       <Quiet>
         Dry and clean unless the service information says otherwise. Its figure comes before any default here.
       </Quiet>
@@ -49,7 +49,7 @@ export function TorquePanel({ job, fit, isOpen }: FitProps) {
         </tbody>
       </Table>
       {isOpen && fit.others.length > 0 ? <Loosened job={job} fit={fit} /> : null}
-    </Panel>
+    </FitRoom>
   );
 }
 

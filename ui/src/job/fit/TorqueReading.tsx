@@ -149,6 +149,16 @@ function Take({ job, fit, line, onTaken }: Props) {
             Read the simulated wrench
           </Button>
         </OnTrainingMachine>
+        {line.snug ? (
+          <Button
+            onPress={() => {
+              add("snug", { fastener: line.id });
+              onTaken();
+            }}
+          >
+            Snug, by hand
+          </Button>
+        ) : null}
         {line.turns ? (
           <Button
             onPress={() => {
@@ -160,6 +170,7 @@ function Take({ job, fit, line, onTaken }: Props) {
           </Button>
         ) : null}
       </Row>
+      {line.snug ? <Quiet>{`Where no wrench reads so little: ${line.snug}.`}</Quiet> : null}
       {line.turns ? (
         <Quiet>{`Where no wrench can reach: ${line.turns}. Recorded as an estimate: the lead looks at it, and a re-check is booked.`}</Quiet>
       ) : null}

@@ -2,12 +2,13 @@ import styled from "styled-components";
 import type { Fit } from "../../server/api";
 import { WasherStack } from "../../drawings/WasherStack";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Quiet, Row } from "../../kit/layout";
+import { Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
 import { useState } from "react";
 import { useEntries } from "../useEntries";
 import type { FitProps } from "./fitProps";
+import { FitRoom } from "./FitRoom";
 
 type Stack = Fit["washers"][number];
 
@@ -28,8 +29,7 @@ const Joint = styled.li`
 export function WasherPanel({ job, fit, isOpen }: FitProps) {
   if (fit.washers.length === 0) return null;
   return (
-    <Panel>
-      <h2>Washers and seals</h2>
+    <FitRoom fit={fit} id="washers" title="Washers and seals">
       <ul>
         {fit.washers.map((stack) => (
           <Joint key={stack.joint}>
@@ -53,7 +53,7 @@ export function WasherPanel({ job, fit, isOpen }: FitProps) {
           </Joint>
         ))}
       </ul>
-    </Panel>
+    </FitRoom>
   );
 }
 

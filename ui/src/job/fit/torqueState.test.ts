@@ -13,6 +13,10 @@ describe("a line of the torque list", () => {
     expect(torqueState(line({ verdict }), true)).toEqual({ kind, word });
   });
 
+  it("that a short driver made snug says so", () => {
+    expect(torqueState(line({ snugged: true }), true)).toEqual({ kind: "good", word: "snug, by hand" });
+  });
+
   it("that was estimated is never marked good", () => {
     expect(torqueState(line({ verdict: "in", estimated: true }), true)).toEqual({
       kind: "warn",

@@ -4,6 +4,7 @@ import type { MarkKind } from "../../kit/Mark";
 /** Where a line of the torque list stands, as a sign and a word. */
 export function torqueState(line: TorqueLine, bleeds: boolean): { kind: MarkKind; word: string } {
   if (line.estimated) return { kind: "warn", word: "estimate" };
+  if (line.snugged) return { kind: "good", word: "snug, by hand" };
   switch (line.verdict) {
     case "in":
       return { kind: "good", word: "in range" };

@@ -9,7 +9,7 @@ import { WearDrawing } from "../../drawings/WearDrawing";
 import { Button } from "../../kit/Button";
 import { Choice } from "../../kit/Choice";
 import { EntryField, InputBox } from "../../kit/EntryField";
-import { Panel, Quiet, Row, TextButton } from "../../kit/layout";
+import { Column, Quiet, Row, Split, TextButton } from "../../kit/layout";
 import { Table } from "../../kit/Table";
 import { Notice } from "../../kit/Notice";
 import { ReasonButton } from "../../kit/ReasonButton";
@@ -35,8 +35,7 @@ export function GaugePanel({ job, measure, isOpen }: Props) {
     (judgement) => judgement.unit === measure.unit && judgement.size_mm === measure.size_mm,
   );
   return (
-    <Panel>
-      <h2>What is gauged</h2>
+    <>
       {measure.unproven ? (
         <Notice tone="warn">{`No limit applies to a nominal that is not proven: ${measure.unproven}`}</Notice>
       ) : null}
@@ -44,40 +43,44 @@ export function GaugePanel({ job, measure, isOpen }: Props) {
         <Reading job={job} measure={measure} again={again} onTaken={() => setAgain(undefined)} />
       ) : null}
       {measure.by_eye ? <Notice tone="warn">Judged by eye: an estimate, and recorded as one.</Notice> : null}
-      {atHand.length > 0 && measure.limits ? (
-        <WearDrawing judgements={atHand} limits={measure.limits} />
-      ) : null}
-      {measure.taper_mm === undefined ? null : (
-        <Quiet>{`Taper of the bore: ${units.say("length", measure.taper_mm, 3)} between the means of its depths.`}</Quiet>
-      )}
-      <Table aria-label="Gauge readings">
-        <tbody>
-          {places.map((place) => (
-            <tr key={place.id}>
-              <td>
-                {isOpen && place.value_mm !== undefined ? (
-                  <TextButton
-                    type="button"
-                    aria-label={`Read again: ${place.label}`}
-                    onClick={() => setAgain(place.id)}
-                  >
-                    {place.label}
-                  </TextButton>
-                ) : (
-                  place.label
-                )}
-              </td>
-              <td>{place.value_mm === undefined ? "to read" : units.say("length", place.value_mm, 3)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+      <Split>
+        <Column>
+          {atHand.length > 0 && measure.limits ? (
+            <WearDrawing judgements={atHand} limits={measure.limits} />
+          ) : null}
+          {measure.taper_mm === undefined ? null : (
+            <Quiet>{`Taper of the bore: ${units.say("length", measure.taper_mm, 3)} between the means of its depths.`}</Quiet>
+          )}
+        </Column>
+        <Table aria-label="Gauge readings">
+          <tbody>
+            {places.map((place) => (
+              <tr key={place.id}>
+                <td>
+                  {isOpen && place.value_mm !== undefined ? (
+                    <TextButton
+                      type="button"
+                      aria-label={`Read again: ${place.label}`}
+                      onClick={() => setAgain(place.id)}
+                    >
+                      {place.label}
+                    </TextButton>
+                  ) : (
+                    place.label
+                  )}
+                </td>
+                <td>{place.value_mm === undefined ? "to read" : units.say("length", place.value_mm, 3)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </Split>
       {isOpen && measure.inspection.some((look) => look.id === "spring") ? <SpringLength job={job} /> : null}
       {measure.limits ? (
         <LimitsPanel job={job} measure={measure} limits={measure.limits} isOpen={isOpen} />
       ) : null}
       {isOpen && !measure.by_eye ? <ByEye job={job} /> : null}
-    </Panel>
+    </>
   );
 }
 

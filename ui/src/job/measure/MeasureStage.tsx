@@ -1,17 +1,12 @@
-import { Split } from "../../kit/layout";
-import { KeyHelp } from "../KeyHelp";
+import type { Job, Measure } from "../../server/api";
+import { Room, Rooms } from "../../kit/Rooms";
 import { NextStage } from "../NextStage";
 import { Photos } from "../Photos";
 import type { StageProps } from "../StageProps";
 import { ComparePanel } from "./ComparePanel";
 import { GaugePanel } from "./GaugePanel";
-import { InspectionPanel } from "./InspectionPanel";
+import { LooksSeen } from "./LooksSeen";
 import { VerdictPanel } from "./VerdictPanel";
-
-const KEYS: [string, string][] = [
-  ["1 to 9", "Answer the look at hand"],
-  ["G", "To the gauge field; Enter takes a reading and goes on to the next place"],
-];
 
 export function MeasureStage({ job, view: measure, isOpen }: StageProps<"measure">) {
   const compares = measure.comparison.some((row) => row.value !== "same" && row.value !== "resolved");
@@ -20,17 +15,42 @@ export function MeasureStage({ job, view: measure, isOpen }: StageProps<"measure
       {measure.apart && !compares ? (
         <>
           <VerdictPanel job={job} measure={measure} isOpen={isOpen} />
-          <Split>
-            <InspectionPanel job={job} measure={measure} isOpen={isOpen} />
-            <GaugePanel job={job} measure={measure} isOpen={isOpen} />
-          </Split>
+          <MeasureRooms job={job} measure={measure} isOpen={isOpen} />
         </>
       ) : (
-        <ComparePanel job={job} measure={measure} isOpen={isOpen} />
+        <>
+          <ComparePanel job={job} measure={measure} isOpen={isOpen} />
+          <MeasurePhotos job={job} />
+        </>
       )}
-      <Photos job={job} stage="measure" hint="Bore by torch and mirror, piston, old cups." />
       <NextStage job={job} stage="measure" />
-      {measure.apart ? <KeyHelp keys={KEYS} /> : null}
     </>
   );
+}
+
+/** What was seen and what is gauged; the gauge's places are open once everything is looked at. */
+function MeasureRooms({ job, measure, isOpen }: { job: Job; measure: Measure; isOpen: boolean }) {
+  const seen = measure.inspection.filter((look) => look.value !== undefined).length;
+  const places = measure.places ?? [];
+  const read = places.filter((place) => place.value_mm !== undefined).length;
+  return (
+    <Rooms start={measure.inspection.length === seen && read < places.length ? "gauge" : undefined}>
+      <Room id="looks" title="What is seen" left={measure.inspection.length - seen}>
+        <LooksSeen job={job} measure={measure} isOpen={isOpen} />
+      </Room>
+      <Room
+        id="gauge"
+        title="What is gauged"
+        said={measure.by_eye ? "judged by eye" : `${read} of ${places.length} places read`}
+        left={measure.by_eye ? 0 : places.length - read}
+      >
+        <GaugePanel job={job} measure={measure} isOpen={isOpen} />
+      </Room>
+      <MeasurePhotos job={job} />
+    </Rooms>
+  );
+}
+
+function MeasurePhotos({ job }: { job: Job }) {
+  return <Photos job={job} stage="measure" hint="Bore by torch and mirror, piston, old cups." />;
 }

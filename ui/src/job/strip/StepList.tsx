@@ -1,6 +1,5 @@
 import styled from "styled-components";
 import type { Strip } from "../../server/api";
-import { Panel } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
 import type { MarkKind } from "../../kit/Mark";
 
@@ -33,16 +32,13 @@ const SIGNS: Record<string, MarkKind> = { done: "good", current: "warn", ahead: 
 /** The whole order, for whoever wants to see what is coming. */
 export function StepList({ strip }: { strip: Strip }) {
   return (
-    <Panel>
-      <h2>The order for this construction</h2>
-      <List>
-        {strip.steps.map((step) => (
-          <li key={step.id} data-status={step.status}>
-            <Sign kind={SIGNS[step.status] ?? "quiet"} />
-            <span>{step.reason ? `${step.label}: ${step.reason}` : step.label}</span>
-          </li>
-        ))}
-      </List>
-    </Panel>
+    <List>
+      {strip.steps.map((step) => (
+        <li key={step.id} data-status={step.status}>
+          <Sign kind={SIGNS[step.status] ?? "quiet"} />
+          <span>{step.reason ? `${step.label}: ${step.reason}` : step.label}</span>
+        </li>
+      ))}
+    </List>
   );
 }

@@ -4,22 +4,17 @@ import { TrayDrawing } from "../../drawings/TrayDrawing";
 import { Saved } from "../../kit/Saved";
 import { Panel, Quiet, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
+import { Room, Rooms } from "../../kit/Rooms";
 import { isDone } from "../isDone";
-import { KeyHelp } from "../KeyHelp";
 import { NextStage } from "../NextStage";
 import { Photos } from "../Photos";
 import type { Job, Strip } from "../../server/api";
 import type { StageProps } from "../StageProps";
 import { OpenToTheAir } from "./OpenToTheAir";
-import { SetupPanel } from "./SetupPanel";
+import { SetupLines } from "./SetupLines";
 import { StepList } from "./StepList";
 import { StepPanel } from "./StepPanel";
 import { StuckPiston } from "./StuckPiston";
-
-const KEYS: [string, string][] = [
-  ["Space", "The step at hand is done. A foot switch that types a space works too."],
-  ["U", "Undo the last entry"],
-];
 
 export function StripStage({ job, view: strip, isOpen }: StageProps<"strip">) {
   const wanting = strip.wanting.length;
@@ -32,13 +27,7 @@ export function StripStage({ job, view: strip, isOpen }: StageProps<"strip">) {
           <Link to={`/jobs/${job.id}/choose`}>To the pull list</Link>
         </Notice>
       ) : null}
-      <SetupPanel job={job} strip={strip} isOpen={isOpen} />
       {strip.steps.length > 0 ? <StripWork job={job} strip={strip} isOpen={isOpen} /> : null}
-      <Photos
-        job={job}
-        stage="strip"
-        hint="Whole lever, clamp split, hose angle, reservoir tilt, lever gap; then each part before it moves."
-      />
       {isDone(job, "strip") ? (
         <Notice tone="good" live>
           {strip.steps.length > 0
@@ -47,44 +36,67 @@ export function StripStage({ job, view: strip, isOpen }: StageProps<"strip">) {
         </Notice>
       ) : null}
       <NextStage job={job} stage="strip" />
-      {strip.steps.length > 0 ? <KeyHelp keys={KEYS} /> : null}
+      <StripRooms job={job} strip={strip} isOpen={isOpen} />
     </>
+  );
+}
+
+/** What is set up, the whole order, what helps, and the photos. */
+function StripRooms({ job, strip, isOpen }: { job: Job; strip: Strip; isOpen: boolean }) {
+  const open = strip.setup.filter((row) => row.value === undefined);
+  return (
+    <Rooms start={open.some((row) => row.word === "block") ? "setup" : undefined}>
+      <Room id="setup" title="Set-up" left={open.length}>
+        <SetupLines job={job} strip={strip} isOpen={isOpen} />
+      </Room>
+      {strip.steps.length > 0 ? (
+        <Room id="order" title="The order for this construction" said={`${strip.steps.length} steps`}>
+          <StepList strip={strip} />
+        </Room>
+      ) : null}
+      {isOpen && strip.ready && strip.steps.length > 0 ? (
+        <Room id="stuck" title="The piston is stuck">
+          <StuckPiston job={job} strip={strip} />
+        </Room>
+      ) : null}
+      <Photos
+        job={job}
+        stage="strip"
+        hint="Whole lever, clamp split, hose angle, reservoir tilt, lever gap; then each part before it moves."
+      />
+    </Rooms>
   );
 }
 
 /** The step at hand, the cylinder cut open and the tray: only where something comes off. */
 function StripWork({ job, strip, isOpen }: { job: Job; strip: Strip; isOpen: boolean }) {
   return (
-    <>
-      <Split $left="1.05fr">
-        <Panel>
-          <StepPanel job={job} strip={strip} isOpen={isOpen} />
-        </Panel>
-        <Panel>
-          <Saved name="section" label="the cylinder">
-            {(button) => (
-              <>
-                <Row>
-                  <h2>{strip.construction}</h2>
-                  {strip.section ? button : null}
-                </Row>
-                {strip.section ? <SectionDrawing section={strip.section} /> : null}
-              </>
-            )}
-          </Saved>
-          <Row>
-            <h2>Tray</h2>
-            <Quiet>{`${strip.pieces} pieces out, in the order they came. A cross marks parts to discard.`}</Quiet>
-          </Row>
-          {strip.tray.length > 0 ? (
-            <TrayDrawing label="Tray" cells={strip.tray.map((cell) => ({ ...cell, count: cell.out }))} />
-          ) : (
-            <Quiet>Nothing is out yet.</Quiet>
+    <Split $left="1.05fr">
+      <Panel>
+        <StepPanel job={job} strip={strip} isOpen={isOpen} />
+      </Panel>
+      <Panel>
+        <Saved name="section" label="the cylinder">
+          {(button) => (
+            <>
+              <Row>
+                <h2>{strip.construction}</h2>
+                {strip.section ? button : null}
+              </Row>
+              {strip.section ? <SectionDrawing section={strip.section} /> : null}
+            </>
           )}
-        </Panel>
-      </Split>
-      {isOpen && strip.ready ? <StuckPiston job={job} strip={strip} /> : null}
-      <StepList strip={strip} />
-    </>
+        </Saved>
+        <Row>
+          <h2>Tray</h2>
+          <Quiet>{`${strip.pieces} pieces out, in the order they came. A cross marks parts to discard.`}</Quiet>
+        </Row>
+        {strip.tray.length > 0 ? (
+          <TrayDrawing label="Tray" cells={strip.tray.map((cell) => ({ ...cell, count: cell.out }))} />
+        ) : (
+          <Quiet>Nothing is out yet.</Quiet>
+        )}
+      </Panel>
+    </Split>
   );
 }

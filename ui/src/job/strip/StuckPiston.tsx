@@ -1,8 +1,7 @@
-import { useState } from "react";
 import styled from "styled-components";
 import type { Job, Strip } from "../../server/api";
 import { Button } from "../../kit/Button";
-import { Panel, Quiet, Row } from "../../kit/layout";
+import { Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
 import { useEntries } from "../useEntries";
@@ -20,19 +19,10 @@ const Rung = styled.li`
 export function StuckPiston({ job, strip }: { job: Job; strip: Strip }) {
   const { add } = useEntries(job, "strip");
   const ofUnit = strip.unit ? { unit: strip.unit } : {};
-  const started = strip.ladder.some((rung) => rung.tried);
-  const [shows, setShows] = useState(started);
   const next = strip.ladder.find((rung) => !rung.tried);
   const freed = strip.ladder.some((rung) => rung.freed);
-  if (!shows)
-    return (
-      <div>
-        <Button onPress={() => setShows(true)}>The piston is stuck</Button>
-      </div>
-    );
   return (
-    <Panel>
-      <h2>A stuck piston, in this order</h2>
+    <>
       {strip.never.map((text) => (
         <Notice key={text} tone="stop">
           {text}
@@ -66,6 +56,6 @@ export function StuckPiston({ job, strip }: { job: Job; strip: Strip }) {
           </Rung>
         ))}
       </ol>
-    </Panel>
+    </>
   );
 }

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Button } from "../../kit/Button";
-import { Headline, Panel, Quiet, Row } from "../../kit/layout";
+import { Headline, Quiet, Row } from "../../kit/layout";
 import { Picker } from "../../kit/Picker";
 import { SignedList } from "../../kit/SignedList";
 import { PartLines } from "../PartLines";
@@ -11,7 +11,7 @@ import { useUndo } from "../useUndo";
 import type { FitProps } from "./fitProps";
 
 /** The one thing to do now, in the order of the fitting: one key a step. */
-export function FitStepPanel({ job, fit, isOpen }: FitProps) {
+export function FitStep({ job, fit, isOpen }: FitProps) {
   const { add } = useEntries(job, "fit");
   const undo = useUndo(job, "fit", fit.recent);
   const step = fit.steps.find((each) => each.id === fit.current);
@@ -26,7 +26,7 @@ export function FitStepPanel({ job, fit, isOpen }: FitProps) {
   const passed = ofPhase.filter((each) => each.status === "done").length;
   const next = ofPhase.filter((each) => each.status === "ahead");
   return (
-    <Panel>
+    <>
       <Quiet>
         {step
           ? `${phaseSaid(fit)}Step ${passed + 1} of ${ofPhase.length}`
@@ -40,6 +40,14 @@ export function FitStepPanel({ job, fit, isOpen }: FitProps) {
       {fit.parts.length > 0 ? (
         <PartLines parts={fit.parts} asked={asked} onFace={isOpen ? face : undefined} />
       ) : null}
+      {fit.notes.length > 0 ? (
+        <SignedList
+          lines={fit.notes.map((note) => ({
+            kind: note.word === "remind" ? "quiet" : "warn",
+            text: note.text,
+          }))}
+        />
+      ) : null}
       {isOpen ? (
         <Row $gap={1}>
           {step ? (
@@ -52,15 +60,7 @@ export function FitStepPanel({ job, fit, isOpen }: FitProps) {
       ) : null}
       {next.length > 0 ? <Quiet>{`Then: ${next.map((each) => each.label).join("; ")}.`}</Quiet> : null}
       {isOpen && fit.clashes.length > 0 && !fit.clash ? <ClashButton job={job} fit={fit} /> : null}
-      {fit.notes.length > 0 ? (
-        <SignedList
-          lines={fit.notes.map((note) => ({
-            kind: note.word === "remind" ? "quiet" : "warn",
-            text: note.text,
-          }))}
-        />
-      ) : null}
-    </Panel>
+    </>
   );
 }
 

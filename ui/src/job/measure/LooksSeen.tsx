@@ -2,11 +2,9 @@ import { useState } from "react";
 import styled from "styled-components";
 import type { Job, Measure } from "../../server/api";
 import { Button } from "../../kit/Button";
-import { Panel, Quiet, Row } from "../../kit/layout";
+import { Quiet, Row } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
 import type { MarkKind } from "../../kit/Mark";
-import { Notice } from "../../kit/Notice";
-import { useHotkeys } from "../../kit/useHotkeys";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -49,33 +47,26 @@ const Seen = styled.ul`
   }
 `;
 
-/** One look at a time, once parts are clean and dry. */
-export function InspectionPanel({ job, measure, isOpen }: Props) {
+/** What was seen at each look; one that was seen wrong is looked at again. */
+export function LooksSeen({ job, measure, isOpen }: Props) {
   const { add } = useEntries(job, "measure");
   const [again, setAgain] = useState<string>();
-  const look = measure.inspection.find((each) => each.id === (again ?? measure.next));
+  const look = measure.inspection.find((each) => each.id === again);
   const options = Object.entries(look?.values ?? {});
   const answer = (value: string) => {
     if (look) add("finding", { check: look.id, value });
     setAgain(undefined);
   };
-  const keys = Object.fromEntries(options.map(([value], index) => [String(index + 1), () => answer(value)]));
-  useHotkeys(isOpen ? keys : {});
   const seen = measure.inspection.filter((each) => each.value !== undefined);
   return (
-    <Panel>
-      <Row>
-        <h2>What is seen</h2>
-        <Quiet>{`${seen.length} of ${measure.inspection.length}`}</Quiet>
-      </Row>
+    <>
       {look && isOpen ? (
         <>
           <Question>{look.label}</Question>
           <Quiet>{look.how}</Quiet>
-          {look.does && look.id !== again ? <Notice tone="warn">{look.does}</Notice> : null}
           <Row $gap={1}>
-            {options.map(([value, label], index) => (
-              <Button key={value} hotkey={String(index + 1)} onPress={() => answer(value)}>
+            {options.map(([value, label]) => (
+              <Button key={value} onPress={() => answer(value)}>
                 {label}
               </Button>
             ))}
@@ -90,7 +81,7 @@ export function InspectionPanel({ job, measure, isOpen }: Props) {
       {measure.never.map((text) => (
         <Quiet key={text}>{text}</Quiet>
       ))}
-    </Panel>
+    </>
   );
 }
 

@@ -3,7 +3,7 @@ import styled from "styled-components";
 import type { Build, Job } from "../server/api";
 import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
-import { Panel, Quiet, Row } from "../kit/layout";
+import { Quiet, Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { Notice } from "../kit/Notice";
 import { ReasonButton } from "../kit/ReasonButton";
@@ -11,12 +11,12 @@ import { Picker } from "../kit/Picker";
 import { useEntries } from "./useEntries";
 import { Stepper } from "./Stepper";
 
-type Reckoning = Pick<Build, "tray" | "leftovers" | "scrap_wanted" | "scrapped" | "zero">;
+type Counted = Pick<Build, "tray" | "leftovers" | "scrap_wanted" | "scrapped" | "zero">;
 
 interface Props {
   job: Job;
   stage: "build" | "fit";
-  reckoning: Reckoning;
+  reckoning: Counted;
   /** Every step is done, so that what is left is left over. */
   isAllIn: boolean;
   isOpen: boolean;
@@ -30,15 +30,16 @@ const Left = styled.li`
 `;
 
 /** Tray to zero: what is left is named, and the old pieces in the pot are counted. */
-export function ReckoningPanel({ job, stage, reckoning, isAllIn, isOpen }: Props) {
+export function Reckoning({ job, stage, reckoning, isAllIn, isOpen }: Props) {
   const { add } = useEntries(job, stage);
   const scrapRight = reckoning.scrapped === reckoning.scrap_wanted;
   return (
-    <Panel>
-      <Row>
-        <h2>Tray empty</h2>
-        {reckoning.zero ? <Mark kind="good">All parts accounted for</Mark> : null}
-      </Row>
+    <>
+      {reckoning.zero ? (
+        <div>
+          <Mark kind="good">All parts accounted for</Mark>
+        </div>
+      ) : null}
       {isAllIn && reckoning.leftovers.length > 0 ? (
         <Notice tone="stop" live>
           {`Left in the tray: ${reckoning.leftovers.map((each) => `${each.count} × ${each.label}`).join(", ")}.`}
@@ -66,7 +67,7 @@ export function ReckoningPanel({ job, stage, reckoning, isAllIn, isOpen }: Props
           {`${reckoning.scrapped} counted, ${reckoning.scrap_wanted} came out to be thrown away. One is missing, or an old part went back in.`}
         </Notice>
       ) : null}
-    </Panel>
+    </>
   );
 }
 

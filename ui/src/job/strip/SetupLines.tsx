@@ -3,7 +3,7 @@ import styled from "styled-components";
 import type { Job, SetupRow, Strip } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Quiet, Row, TextButton } from "../../kit/layout";
+import { Quiet, Row, TextButton } from "../../kit/layout";
 import { Mark, Sign } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
 import { useEntries } from "../useEntries";
@@ -43,39 +43,21 @@ const Said = styled.div`
 `;
 
 /** Protection, attitude and marks; what blocks the first step comes with its own button. */
-export function SetupPanel({ job, strip, isOpen }: Props) {
-  const [chosen, setChosen] = useState<boolean | undefined>();
-  const hasBegun = strip.steps.some((step) => step.status === "done");
-  const shows = chosen ?? !(hasBegun || strip.setup.every((row) => row.value !== undefined));
+export function SetupLines({ job, strip, isOpen }: Props) {
   const blocking = strip.setup.filter((row) => row.word === "block" && row.value === undefined);
-  if (!shows && blocking.length === 0)
-    return (
-      <Row $gap={1}>
-        <Mark kind="good">Set up</Mark>
-        <TextButton type="button" onClick={() => setChosen(true)}>
-          Show the set-up
-        </TextButton>
-      </Row>
-    );
   return (
-    <Panel>
-      <Row>
-        <h2>Set-up</h2>
-        {blocking.length > 0 ? (
+    <>
+      {blocking.length > 0 ? (
+        <div>
           <Mark kind="warn">{`${blocking.length} before ${strip.steps.length > 0 ? "the first step" : "any fluid moves"}`}</Mark>
-        ) : (
-          <>
-            <Mark kind="good">Set up</Mark>
-            <Button onPress={() => setChosen(false)}>Hide the set-up</Button>
-          </>
-        )}
-      </Row>
+        </div>
+      ) : null}
       <Lines>
         {strip.setup.map((row) => (
           <SetupLine key={row.id} job={job} row={row} isOpen={isOpen} />
         ))}
       </Lines>
-    </Panel>
+    </>
   );
 }
 

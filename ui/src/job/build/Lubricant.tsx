@@ -1,6 +1,5 @@
 import type { Build, Job } from "../../server/api";
 import { Choice } from "../../kit/Choice";
-import { Panel } from "../../kit/layout";
 import { SignedList } from "../../kit/SignedList";
 import { useEntries } from "../useEntries";
 
@@ -11,13 +10,12 @@ interface Props {
 }
 
 /** What cups and bore are wetted with: two schools, within what fluid and rubber bear. */
-export function LubricantPanel({ job, build, isOpen }: Props) {
+export function Lubricant({ job, build, isOpen }: Props) {
   const { add } = useEntries(job, "build");
   const allowed = build.lubricants.filter((each) => each.allowed);
   const barred = build.lubricants.filter((each) => !each.allowed);
   return (
-    <Panel>
-      <h2>Lubricant</h2>
+    <>
       {isOpen ? (
         <Choice
           label="On cups, bore and piston"
@@ -36,6 +34,6 @@ export function LubricantPanel({ job, build, isOpen }: Props) {
         <summary>Not on these seals</summary>
         <SignedList lines={barred.map((each) => ({ kind: "stop", text: `${each.label}: ${each.says}` }))} />
       </details>
-    </Panel>
+    </>
   );
 }

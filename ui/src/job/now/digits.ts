@@ -5,8 +5,14 @@ import type { NowCard, NowEntry } from "../../server/api";
 export const ANSWER_KEYS = ["1", "2", "3", "4", "5", "6", "7", "8", "9", "0", ..."bcdefghijklmnopqrstwxyz"];
 
 /** A key for each answer of a card. */
-export function digits(card: NowCard | undefined, send: (entry: NowEntry) => void): Hotkeys {
+export function digits(
+  card: NowCard | undefined,
+  keys: readonly string[],
+  send: (entry: NowEntry) => void,
+): Hotkeys {
   return Object.fromEntries(
-    (card?.answers ?? []).map((answer, place) => [ANSWER_KEYS[place], () => send(answer.entry)]),
+    (card?.answers ?? [])
+      .slice(0, keys.length)
+      .map((answer, place) => [keys[place], () => send(answer.entry)]),
   );
 }

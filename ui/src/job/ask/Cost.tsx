@@ -1,14 +1,13 @@
 import type { Ask } from "../../server/api";
 import { money } from "../../kit/money";
-import { Big, Panel, Quiet } from "../../kit/layout";
+import { Big, Quiet } from "../../kit/layout";
 import { Table } from "../../kit/Table";
 
 /** Minutes and money of the route, and kit against whole unit. */
-export function CostPanel({ costs }: { costs: Ask["costs"] }) {
+export function Cost({ costs }: { costs: Ask["costs"] }) {
   const { estimate, kit_or_unit } = costs;
   return (
-    <Panel>
-      <h2>Time and money</h2>
+    <>
       {estimate ? (
         <>
           <Big $size="2.2rem">
@@ -33,6 +32,6 @@ export function CostPanel({ costs }: { costs: Ask["costs"] }) {
         whole unit {money(kit_or_unit.unit.total_minor, kit_or_unit.unit.currency)} in{" "}
         {kit_or_unit.unit.minutes} min. {kit_or_unit.advice} The bore measurement may change this.
       </Quiet>
-    </Panel>
+    </>
   );
 }

@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import type { Ask } from "../../server/api";
 import { whenSaid } from "../../kit/format";
-import { Panel, Quiet } from "../../kit/layout";
+import { Quiet } from "../../kit/layout";
 
 const List = styled.ul`
   display: grid;
@@ -10,10 +10,9 @@ const List = styled.ul`
 `;
 
 /** What was done to the same circuit before. */
-export function HistoryPanel({ history }: { history: Ask["history"] }) {
+export function History({ history }: { history: Ask["history"] }) {
   return (
-    <Panel>
-      <h2>This circuit before</h2>
+    <>
       {history.length === 0 ? <Quiet>No earlier job on record.</Quiet> : null}
       <List>
         {history.map((job) => (
@@ -25,6 +24,6 @@ export function HistoryPanel({ history }: { history: Ask["history"] }) {
           </li>
         ))}
       </List>
-    </Panel>
+    </>
   );
 }

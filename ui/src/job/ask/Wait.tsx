@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Ask, Knowledge } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { DayField } from "../../kit/DayField";
-import { Panel, Quiet, Row } from "../../kit/layout";
+import { Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { useNow } from "../../kit/useNow";
 import { waitSaid } from "../../words/waitSaid";
@@ -15,13 +15,12 @@ interface Props {
 }
 
 /** Waits that cannot be hurried; they show on the Bench. */
-export function WaitPanel({ ask, waits, isOpen, onWait }: Props) {
+export function Wait({ ask, waits, isOpen, onWait }: Props) {
   const [day, setDay] = useState("");
   const now = useNow();
   const until = day.trim() || undefined;
   return (
-    <Panel>
-      <h2>Waiting</h2>
+    <>
       {ask.wait ? (
         <div role="status">
           <Mark kind="quiet">{waitSaid(ask.wait, now)}</Mark>
@@ -48,6 +47,6 @@ export function WaitPanel({ ask, waits, isOpen, onWait }: Props) {
           </Row>
         </>
       ) : null}
-    </Panel>
+    </>
   );
 }

@@ -4,7 +4,7 @@ import { EntryField } from "../../kit/EntryField";
 import { PHONE } from "../../kit/tokens";
 import type { NowCard, NowEntry } from "../../server/api";
 import { stageNames } from "../../words/stages";
-import { ANSWER_KEYS } from "./digits";
+import { CARD_FIELD } from "./useNow";
 
 const Actions = styled.div`
   display: grid;
@@ -12,8 +12,8 @@ const Actions = styled.div`
   gap: 0.75rem;
   align-items: end;
   button {
-    min-height: 4.5rem;
-    font-size: 2rem;
+    min-height: var(--card-tall);
+    font-size: var(--card-key);
     line-height: 1.1;
     @media ${PHONE} {
       min-height: 3.4rem;
@@ -21,25 +21,28 @@ const Actions = styled.div`
     }
   }
   input {
-    font-size: 2.4rem;
-    min-height: 4.5rem;
+    font-size: calc(1.2 * var(--card-key));
+    min-height: var(--card-tall);
   }
 `;
 
 interface Props {
   card: NowCard;
+  keys: readonly string[];
+  /** The field takes the cursor. */
+  isTyping?: boolean;
   onSend: (entry: NowEntry, typed?: Record<string, unknown>) => void;
   onGo: () => void;
-  undo: { word: string; take: () => void } | undefined;
+  undo?: { word: string; take: () => void } | undefined;
 }
 
 /** What answers a card: Space, the digits, a figure that is typed, and U for the last one back. */
-export function CardActions({ card, onSend, onGo, undo }: Props) {
+export function CardActions({ card, keys, isTyping = false, onSend, onGo, undo }: Props) {
   const go =
     card.kind === "go"
       ? `Go to ${stageNames[card.stage as keyof typeof stageNames] ?? "the next stage"}`
       : card.kind === "here"
-        ? "Open the page"
+        ? "Show it"
         : card.act?.label;
   return (
     <Actions>
@@ -47,6 +50,9 @@ export function CardActions({ card, onSend, onGo, undo }: Props) {
         <EntryField
           label={card.field.label}
           isLabelHidden
+          name={CARD_FIELD}
+          hasCursor={isTyping}
+          isLeftByEnter
           value=""
           {...(card.field.unit ? { unit: card.field.unit } : {})}
           inputMode={card.field.words ? "text" : "decimal"}
@@ -61,7 +67,7 @@ export function CardActions({ card, onSend, onGo, undo }: Props) {
       {card.answers?.map((answer, place) => (
         <Button
           key={answer.label}
-          {...(ANSWER_KEYS[place] ? { hotkey: ANSWER_KEYS[place].toUpperCase() } : {})}
+          {...(keys[place] ? { hotkey: keys[place].toUpperCase() } : {})}
           onPress={() => onSend(answer.entry)}
         >
           {answer.label}

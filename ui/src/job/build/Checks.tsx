@@ -1,7 +1,7 @@
 import styled from "styled-components";
 import type { Build, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
-import { Panel, Quiet, Row } from "../../kit/layout";
+import { Quiet, Row } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
 import { useEntries } from "../useEntries";
 
@@ -27,11 +27,10 @@ const Check = styled.li`
 `;
 
 /** All true before the unit goes on. */
-export function ChecksPanel({ job, build, isOpen }: Props) {
+export function Checks({ job, build, isOpen }: Props) {
   const { add } = useEntries(job, "build");
   return (
-    <Panel>
-      <h2>Checks</h2>
+    <>
       {build.checks.length === 0 ? <Quiet>They come once something is stripped.</Quiet> : null}
       <ul>
         {build.checks.map((check) => (
@@ -64,6 +63,6 @@ export function ChecksPanel({ job, build, isOpen }: Props) {
           </Check>
         ))}
       </ul>
-    </Panel>
+    </>
   );
 }

@@ -1,0 +1,33 @@
+import styled from "styled-components";
+import type { NowCard } from "../../server/api";
+
+const Figure = styled.p`
+  font:
+    700 var(--card-figure) / 1 "Atkinson Hyperlegible Mono Variable",
+    monospace;
+  letter-spacing: -0.04em;
+  word-spacing: -0.35em;
+`;
+
+const Caution = styled.p`
+  padding: 0.3em 0.6em;
+  border-left: 0.5rem solid ${(p) => p.theme.warn};
+  background: ${(p) => p.theme.warnSoft};
+  color: ${(p) => p.theme.warn};
+  font-weight: 650;
+`;
+
+/** What a card says: what to do, its figure, how, the caution, and from when it counts. */
+export function CardWords({ card, as: Title }: { card: NowCard; as: "h1" | "h2" }) {
+  return (
+    <>
+      <Title>{card.title}</Title>
+      {card.figure ? <Figure>{card.figure}</Figure> : null}
+      {card.detail ? <p>{card.detail}</p> : null}
+      {card.caution ? <Caution>{card.caution}</Caution> : null}
+      {card.until ? (
+        <p>{`It counts from ${new Date(card.until).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} on.`}</p>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,19 @@
+import type { NowCard } from "../../server/api";
+import type { Shown } from "../StageProps";
+
+/** Cards that a stage's page draws itself, with what belongs to them, by the start of their ids. */
+const DRAWN: Partial<Record<Shown, string[]>> = {
+  ask: ["finding.", "route"],
+  choose: ["fetch."],
+  strip: ["step."],
+  measure: ["verdict"],
+  build: ["step.", "facing."],
+  fit: ["step.", "facing."],
+  bleed: [""],
+  feel: ["pull"],
+};
+
+/** The first card is a panel of the stage's page, and is not drawn a second time. */
+export function hasOwnLead(stage: Shown, card: NowCard | undefined): boolean {
+  return !card || (DRAWN[stage] ?? []).some((start) => card.id.startsWith(start));
+}

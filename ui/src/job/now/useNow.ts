@@ -1,0 +1,75 @@
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { useHotkeys } from "../../kit/useHotkeys";
+import type { Job, NowCard, NowEntry } from "../../server/api";
+import { useOutboxState } from "../../server/useOutbox";
+import type { Shown } from "../StageProps";
+import { useEntries } from "../useEntries";
+import { ANSWER_KEYS, digits } from "./digits";
+
+interface Use {
+  /** To what takes more than one answer. */
+  onHere: () => void;
+  /** Of the answers, in their order. */
+  keys?: readonly string[];
+}
+
+/** Name of the field of a card. */
+export const CARD_FIELD = "now";
+
+export interface Now {
+  /** The one that is looked at, and its place. */
+  card: NowCard | undefined;
+  place: number;
+  send: (entry: NowEntry, typed?: Record<string, unknown>) => void;
+  go: () => void;
+  keys: readonly string[];
+  /** The last one was typed: the next field takes the cursor. */
+  isTyping: boolean;
+  /** An answer is on its way to the server. */
+  isOnTheWay: boolean;
+}
+
+/**
+ * The card that is looked at and its keys: Space, the digits, and the arrows to the one before and after. The first is
+ * shown again as soon as another one is first. One entry is on its way at a time, so that no card is answered twice.
+ */
+export function useNow(job: Job, stage: Shown, cards: NowCard[], { onHere, keys = ANSWER_KEYS }: Use): Now {
+  const navigate = useNavigate();
+  const { add } = useEntries(job, stage);
+  const [looked, setLooked] = useState({ first: "", place: 0 });
+  const first = cards[0]?.id ?? "";
+  const place = looked.first === first ? Math.min(looked.place, Math.max(cards.length - 1, 0)) : 0;
+  const card = cards[place];
+  const look = (by: number) =>
+    setLooked({ first, place: Math.min(Math.max(place + by, 0), cards.length - 1) });
+  const isOnTheWay = useOutboxState().waiting.some((parcel) => parcel.jobId === job.id);
+  const [isTyping, setTyping] = useState(false);
+  const send = (entry: NowEntry, typed?: Record<string, unknown>) => {
+    if (isOnTheWay) return;
+    setTyping(typed !== undefined);
+    add(entry.kind, { ...entry.data, ...typed });
+  };
+  const go = () => {
+    if (card?.kind === "go" && card.stage) void navigate(`/jobs/${job.id}/${card.stage}`, { replace: true });
+    else if (card?.kind === "here") onHere();
+    else if (card?.act) send(card.act.entry);
+  };
+  useHotkeys(
+    card
+      ? {
+          ...digits(card, keys, send),
+          " ": spaceDoes(card, go),
+          arrowright: () => look(1),
+          arrowleft: () => look(-1),
+        }
+      : {},
+  );
+  return { card, place, send, go, keys, isTyping, isOnTheWay };
+}
+
+/** An act, the way on, or the cursor in the field; a question is answered by its digits. */
+function spaceDoes(card: NowCard, go: () => void): (() => void) | undefined {
+  if (card.field) return () => document.querySelector<HTMLInputElement>(`[name="${CARD_FIELD}"]`)?.focus();
+  return card.answers ? undefined : go;
+}
