@@ -80,8 +80,9 @@ module App
     # A clutch has no more than its tests.
     def self.by_hand(hand)
       return [["Judged", "in gear, and by its bite"]] unless hand
+      read = hand[:items].select { |item| %w[travel pump].include?(item[:id]) }
       [["Judged", "by hand, without a gauge. #{hand[:springiness][:why]}"],
-        *hand[:items].select { |item| %w[travel pump].include?(item[:id]) }.map { |item| item.values_at(:label, :said) }]
+        *read.map { |item| item.values_at(:label, :said) }]
     end
 
     def self.feel(feel)
@@ -129,6 +130,7 @@ module App
         hold[:limit_mm], bare: true
       )}"
     end
-    private_class_method :ask, :choose, :cylinder_said, :pulled, :by_hand, :feel, :readings, :test_said, :verdict_rows, :hold_said
+    private_class_method :ask, :choose, :cylinder_said, :pulled, :by_hand, :feel, :readings, :test_said, :verdict_rows,
+      :hold_said
   end
 end

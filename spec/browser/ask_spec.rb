@@ -11,9 +11,9 @@ RSpec.describe "Asking", :browser do
 
   it "offers the next best test with what each answer would mean, and ranks again at a tap" do
     before = ranks
-    test = session.first("ol h3").text
-    session.first("ol li button", text: /→/).click
-    expect(session).not_to have_css("ol h3", text: test, exact_text: true)
+    test = session.first("section h3").text
+    session.first("section button", text: /→/).click
+    expect(session).not_to have_css("section h3", text: test, exact_text: true)
     expect(ranks).not_to eq before
   end
 
@@ -76,17 +76,17 @@ RSpec.describe "Asking", :browser do
     press "1"
     expect(session).to have_content("Is ABS fitted?")
     expect(session).to have_content("The record says: None")
-    expect(part("Intake")).to have_content("#{before - 1} to do")
+    expect(folding("Intake")).to have_content("#{before - 1} to do")
     press "1"
     expect(session).to have_content("Linked or combined brakes?")
-    expect(part("Intake")).to have_content("#{before - 2} to do")
+    expect(folding("Intake")).to have_content("#{before - 2} to do")
     session.click_button "Is ABS fitted? None"
-    part("Intake").click_button "Fitted", exact: true
+    folding("Intake").click_button "Fitted", exact: true
     expect(session).to have_content("Is ABS fitted? Fitted")
     expect(session).to have_content("The intake and the machine's record say different things about ABS.")
     expect(session).to have_no_button("Lift this stop")
     session.click_button "Is ABS fitted? Fitted"
-    part("Intake").click_button "None", exact: true
+    folding("Intake").click_button "None", exact: true
     expect(session).to have_no_content("say different things about ABS")
   end
 

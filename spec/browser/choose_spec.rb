@@ -42,13 +42,13 @@ RSpec.describe "Choose and Shelf", :browser do
     open_page "/jobs/job-scooter/choose"
     lines = api("/jobs/job-scooter/supplies")["lines"].group_by { |line| line["group"] }
     before = on_the_bench
-    consumables = part("Consumables")
+    consumables = folding("Consumables")
     consumables.click_button "Tick the other #{lines["consumables"].size}"
     expect(consumables).to have_css("[aria-checked=true]", count: lines["consumables"].size).and have_no_button(
       "Tick the other",
       exact: false
     )
-    tools = part("Tools")
+    tools = folding("Tools")
     tools.click_button "Tick the other", exact: false
     missing = lines["tools"].select { |line| line["short"].positive? }
     expect(missing).not_to be_empty
@@ -56,7 +56,7 @@ RSpec.describe "Choose and Shelf", :browser do
     sure = (lines["tools"] - missing).reject { |line| line["needed"] }
     until_api { (sure.map { |line| line["id"] } - on_the_bench).empty? }
     missing.each { |line| expect(ticked?(line["label"])).to be false }
-    expect(part("Parts")).to have_no_button("Tick the other", exact: false)
+    expect(folding("Parts")).to have_no_button("Tick the other", exact: false)
     expect(on_the_bench).to match_array before | (lines["consumables"] + sure).map { |line| line["id"] }
   end
 

@@ -47,13 +47,12 @@ RSpec.describe "Close", :browser do
   end
 
   it "walks to the next open gate by key" do
-    press "g"
-    expect(session.active_element["name"]).to eq "batch"
+    expect(session).to have_css(AtTheBench::NOW, text: "Type the batch of the fluid")
+    press :space
+    expect(session.active_element["name"]).to eq "now"
     press "L 77", :enter
     expect(session).to have_css("li[aria-label='Batch of the fluid']", text: "yes")
-    press :escape, "g"
-    expect(session.active_element["aria-label"]).to end_with "I have checked"
-    label = session.active_element["aria-label"].delete_suffix(": I have checked")
+    press :right until (label = session.find(AtTheBench::NOW).text) == "Returns on its own"
     press :space
     expect(session).to have_button("#{label}: Confirmed")
   end

@@ -54,7 +54,7 @@ module CloseWorkByHand
 
   # Many by one tap where there are several.
   def confirm_place(label)
-    place = session.find("section[aria-label='#{label}']")
+    place = folding(label)
     id = shown(close_job, "close")["places"].find { |each| each["label"] == label }["id"]
     by_hand = open_gates.select { |gate| gate["place"] == id && gate["settled"] == "confirmed" && gate["by_name"].nil? }
     alone, together = by_hand.partition { |gate| gate["alone"] }

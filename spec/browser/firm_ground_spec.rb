@@ -70,7 +70,8 @@ RSpec.describe "Firm ground", :browser do
     session.click_link "Go on to Measure"
     look_over
     session.find("button[type=button]", text: "Seal grooves").click
-    press "2"
+    grooves = stage_now("measure")["inspection"].find { |look| look["label"] == "Seal grooves" }
+    folding("What is seen").click_button grooves["values"].values[1]
     expect(session).to have_content("Clean to bright metal")
     press "1"
     expect(session).to have_no_content("Clean to bright metal")

@@ -77,7 +77,7 @@ module FitWorkByHand
     while (line = torques_now.first)
       expect(session).to have_css("[data-figure='fastener']", text: line["label"], exact_text: true)
       if line["asks"]
-        session.find("label", text: (line["asks"]["options"] & %w[steel metal]).first, exact_text: true).click
+        session.find("label", text: (line["asks"]["options"] & %w[steel metal nipple]).first, exact_text: true).click
         until_api { torques_now.first["asks"].nil? }
         next
       end
@@ -112,14 +112,14 @@ module FitWorkByHand
   end
 
   def fit_checks
-    fit_now["checks"].reject { |check| check["pass"] }.each do |check|
+    fit_now["checks"].reject { |check| check["pass"] || check["later"] }.each do |check|
       if check["gap"]
         session.find("input[name='gap-#{check["id"]}']").fill_in(with: "31\n")
       else
         session.find("[role=radiogroup]", text: check["label"], visible: :all).find("label", text: "Good").click
       end
     end
-    until_api { fit_now["checks"].all? { |check| check["pass"] } }
+    until_api { fit_now["checks"].all? { |check| check["pass"] || check["later"] } }
   end
 
   def fit_reservoir
@@ -130,10 +130,14 @@ module FitWorkByHand
 
   def fit_switch
     electrics = fit_now["electrics"]
-    return if electrics.nil? || electrics["pulled"]["good"]
-    session.click_button "Open, no contact: at rest"
-    session.click_button "Read the simulated meter: #{electrics["pressed"]}"
-    session.fill_in "Travel at which the lamp comes on", with: "2\n" if electrics["lamp_wanted"]
-    until_api { fit_now["electrics"]["pulled"]["good"] }
+    return if electrics.nil?
+    unless electrics["pulled"]["good"]
+      session.click_button "Open, no contact: at rest"
+      session.click_button "Read the simulated meter: #{electrics["pressed"]}"
+      until_api { fit_now["electrics"]["pulled"]["good"] }
+    end
+    return if !electrics["lamp_wanted"] || electrics["lamp_later"] || electrics["lamp_good"]
+    session.fill_in "Travel at which the lamp comes on", with: "2\n"
+    until_api { fit_now["electrics"]["lamp_good"] }
   end
 end

@@ -65,7 +65,6 @@ RSpec.describe "Gauges at the lever", :browser do
   end
 
   it "tries the lever in order, lets nobody ride before the rest, and leads a bad one to where it is put right" do
-    unfold "Tests"
     expect(session).to have_css("li", text: /Walking pace.*after the others/m)
     session.click_button "Drag: Drags"
     expect(session).to have_css("li", text: /Drag.*Frees at once/m)

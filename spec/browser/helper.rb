@@ -68,12 +68,12 @@ module AtTheBench
   end
 
   # One part of a stage, by its name.
-  def part(title)
+  def folding(title)
     session.find("details", text: /\A\W*#{title}/)
   end
 
   def left_in(title)
-    part(title).text[/(\d+) to do/, 1].to_i
+    folding(title).text[/(\d+) to do/, 1].to_i
   end
 
   # Starts a job from the Bench on a circuit that has one open already.

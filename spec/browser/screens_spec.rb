@@ -50,6 +50,32 @@ RSpec.describe "Every screen", :browser do
       end
     end
 
+  it "keeps each stage short, its first card whole on the screen, where parts are opened one at a time",
+    all_parts: false do
+    stages = screens.slice("ask", "strip", "measure", "fit", "bleed", "feel", "close", "a signed job")
+    long = stages.filter_map do |screen, path|
+      open_page path
+      height = session.evaluate_script("document.documentElement.scrollHeight")
+      card = session.evaluate_script(<<~JS)
+        document.querySelector("section[aria-label='Now']")?.getBoundingClientRect().bottom ?? 0
+      JS
+      "#{screen}: #{height} px, card to #{card}" if height > 1600 || card > 800
+    end
+    expect(long).to eq []
+  end
+
+  it "has nothing for axe to find where parts are folded, in either theme", all_parts: false do
+    open_page "/"
+    found = %w[light dark].flat_map do |name|
+      theme(name)
+      screens.slice("ask", "measure", "fit", "close").flat_map do |screen, path|
+        open_page path
+        axe_violations.map { |violation| "#{screen}, #{name}: #{violation}" }
+      end
+    end
+    expect(found).to be_empty, found.join("\n")
+  end
+
   it "has nothing for axe to find on a phone" do
     screen_of(390, 844)
     open_page "/"

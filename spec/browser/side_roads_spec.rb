@@ -13,10 +13,11 @@ RSpec.describe "Side roads at the bench", :browser do
       open_page "/jobs/walk/strip"
       wanting = stage_now("strip")["wanting"]
       expect(session).to have_content("Still to fetch before anything is opened: #{wanting.join(", ")}.")
+      expect(session).to have_css(AtTheBench::NOW, text: "Fetch what is still missing")
       press :space
-      expect(session.evaluate_script("window.scrollY")).to eq 0
-      expect(session).to have_button("Done", disabled: true)
+      expect(session).to have_css("h1", text: "Choose")
       expect(stage_now("strip")["pieces"]).to eq 0
+      open_page "/jobs/walk/strip"
       session.click_link "To the pull list"
       expect(session).to have_css("h1", text: "Choose")
       expect(session).to have_content("needed before the work starts", minimum: stage_now("choose")["wanting"].size)

@@ -75,6 +75,8 @@ class ByNow
 
   def answer(card)
     by = card[:id].split(".").last
+    recorded = card[:answers].find { |each| card[:detail] == "The record says: #{each[:label]}" }
+    return recorded if recorded
     wanted = {"route" => @route, "fluid" => nil, "colour" => "as_fresh", "means" => @owns[:means]}
       .fetch(card[:id]) { intake(by) }
     sorted = card[:answers].find { |each| wanted && each[:entry][:data].value?(wanted) }

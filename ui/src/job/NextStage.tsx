@@ -15,12 +15,19 @@ const On = styled(Link)`
   text-decoration: none;
 `;
 
+interface Props {
+  job: Job;
+  stage: Stage;
+  /** Something may still be asked in it: the next one can be begun. */
+  mayBeOpen?: boolean;
+}
+
 /** The way on, once a stage is finished: to the next that is not. */
-export function NextStage({ job, stage }: { job: Job; stage: Stage }) {
+export function NextStage({ job, stage, mayBeOpen = false }: Props) {
   const at = job.stages.findIndex((each) => each.id === stage);
   const later = job.stages.slice(at + 1);
   const next = later.find((each) => each.status !== "done") ?? later[0];
-  if (job.stages[at]?.status !== "done" || !next) return null;
+  if ((job.stages[at]?.status !== "done" && !mayBeOpen) || !next) return null;
   return (
     <p>
       <On to={`/jobs/${job.id}/${next.id}`}>{`Go on to ${stageNames[next.id]}`}</On>

@@ -41,5 +41,5 @@ export const STAGE_KEYS: Record<Shown, Keys> = {
     ["H", "To the field of the hold test, where it is open"],
     ...UNDO,
   ],
-  close: [...NOW, ["G", "To the next gate that is open, in the part that is open"], ...UNDO],
+  close: [...NOW, ...UNDO],
 };

@@ -13,7 +13,7 @@ const Body = styled.div`
 
 const Folding = styled(Panel)`
   display: block;
-  padding: ${space(1)} ${space(3)};
+  padding: 0 ${space(3)};
   &[open] {
     padding-bottom: ${space(3)};
   }
@@ -23,7 +23,7 @@ const Folding = styled(Panel)`
     align-items: center;
     gap: 0.2rem ${space(1.5)};
     min-height: 3rem;
-    padding: 0.4rem 0;
+    padding: 0.2rem 0;
     font-weight: 400;
     list-style: none;
   }

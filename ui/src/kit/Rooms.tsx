@@ -18,7 +18,7 @@ const RoomsShown = createContext<Shown>({ isOpen: () => true, change: () => unde
 const Column = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 0.5rem;
+  gap: 0.35rem;
   align-content: start;
 `;
 

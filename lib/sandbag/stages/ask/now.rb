@@ -6,11 +6,17 @@ module Sandbag
     class Now < Job::Now
       FIRST = "Answer it before anything is opened."
 
+      # A stop does not end the questions: what is answered may lift it.
+      def to_a
+        return super unless @job.stop && !@job.signed? && !@job.on_hold? && @stage.referral.nil?
+        @stage.intake.unconfirmed.map { |row| ask(row).compact }
+      end
+
       private
 
       def cards
         intake = @stage.intake
-        return intake.unanswered.map { |row| ask(row) } if intake.unanswered.any?
+        return intake.unconfirmed.select { |row| row["stops"] }.map { |row| ask(row) } if intake.unanswered.any?
         return [place] if @stage.where.wanted?
         return looks if @stage.rounds.back_to_ask?
         [*intake.unconfirmed.map { |row| ask(row) }, *(@stage.proposal ? [route, *looks] : [*looks, route])]

@@ -78,7 +78,7 @@ module Sandbag
       def admit_signature(name)
         @close.job.people.refuse("data/name", name, "signs")
         refuse_open(@close.open_gates, "cannot be signed")
-        second = @close.gates.find { |gate| gate.id == Stage::SECOND }&.name
+        second = @close.second
         return unless second && Person.same?(second, name)
         raise Refusal.at("data/name", "#{name} checked as the second person too",
           "two people: one signs, another checks")

@@ -37,7 +37,8 @@ module Sandbag
       # @return [Float] mm below the upper mark that it may be filled to at most; never below the lower one, and what is
       #   too much then is drawn off when the new pads go in
       def highest_below_mm
-        [@row["below"] + 1000 * pushback_ml / area_mm2, [lowest_below_mm, @row["below"]].max].min
+        fill = @row["below"] + 1000 * pushback_ml / area_mm2
+        fill.clamp(@row["below"], [lowest_below_mm, @row["below"]].max)
       end
 
       # @return [Float] mm from the upper mark to the lower

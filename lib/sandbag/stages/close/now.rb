@@ -63,7 +63,7 @@ module Sandbag
       end
 
       def signature
-        names = @job.people.able("signs")
+        names = @job.people.able("signs").reject { |name| @stage.second && Person.same?(@stage.second, name) }
         return reading("signed", "Sign it", entry("signed"), name: "name") if names.empty?
         question("signed", "Who signs?", names.map { |name| [name, entry("signed", name: name)] })
       end

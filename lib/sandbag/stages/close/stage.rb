@@ -14,6 +14,11 @@ module Sandbag
         @gates ||= Tables.rows("gates").select { |row| scope.here?(row) }.flat_map { |row| gates_of(row) }.freeze
       end
 
+      # @return [String, nil] the second person, who checked and does not sign
+      def second
+        gates.find { |gate| gate.id == SECOND }&.name
+      end
+
       # @return [Job::Entry, nil]
       def signature
         entries.last("signed")

@@ -145,8 +145,14 @@ module Sandbag
           answer: (check.value unless check.gap?),
           pass: check.pass,
           near: check.near? || false,
-          may_lack: row["may_lack"] || false
+          may_lack: row["may_lack"] || false,
+          later: (true if later?(check))
         }.compact
+      end
+
+      # Only the bled circuit shows it.
+      def later?(check)
+        @fit.phase == "before" && @fit.checks.of_phase("after").include?(check)
       end
 
       def reservoir
@@ -164,7 +170,9 @@ module Sandbag
         {
           rest: state(room, "rest"), pulled: state(room, "pulled"), lamp_wanted: room.lamp_wanted?,
           bite_mm: room.bite_mm, lamp_mm: room.lamp&.fetch("travel", nil), no_lamp: room.lamp&.fetch("none", nil),
-          lamp_good: room.lamp_good?, pressed: @fit.scope.sheet.kind.control["pressed"]
+          lamp_good: room.lamp_good?,
+          lamp_later: (true if @fit.phase == "before" && room.lamp_phase == "after"),
+          pressed: @fit.scope.sheet.kind.control["pressed"]
         }.compact
       end
 

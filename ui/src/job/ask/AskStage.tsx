@@ -120,7 +120,7 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                   <WherePanel
                     ask={ask}
                     isOpen={isOpen}
-                    hasKeys={!seen && ask.intake.every((row) => row.confirmed)}
+                    hasKeys={!seen && ask.now?.[0]?.id === "where"}
                     onChange={(places) => add("at", { places })}
                   />
                 </RouteChoice>
@@ -129,7 +129,7 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                     <Link to={`/machines/${job.machine.id}`}>{offer}</Link>
                   </Quiet>
                 ))}
-                {ask.route && !job.stop ? <NextStage job={job} stage="ask" /> : null}
+                {ask.route && !job.stop ? <NextStage job={job} stage="ask" mayBeOpen /> : null}
               </Panel>
               <Panel>
                 <h2>What it points to</h2>

@@ -17,7 +17,7 @@ export function FoundWhere({ ask, findings, finding, value, onSay, onCancel }: P
   const row = findings.find((each) => each.id === finding);
   const asked = `${row?.label ?? finding}: ${row?.values[value] ?? value}. Where?`;
   return (
-    <Panel>
+    <Panel data-asks>
       <h2>{asked}</h2>
       <PlacePicker
         label={asked}

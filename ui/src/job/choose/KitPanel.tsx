@@ -79,23 +79,21 @@ function KitPanel({ job, supplies, cylinder, isOpen }: KitPanelProps) {
           <KitLine key={kit.item} job={job} kit={kit} canTake={isOpen && !taken} />
         ))}
       </ul>
-      {others.length > 0 ? (
-        <>
-          <div>
-            <Button onPress={() => setShowsOthers(!showsOthers)}>
-              {showsOthers ? "Hide the others" : `${others.length} kits are for other cylinders`}
-            </Button>
-          </div>
-          {showsOthers ? (
-            <ul>
-              {others.map((kit) => (
-                <KitLine key={kit.item} job={job} kit={kit} canTake={false} />
-              ))}
-            </ul>
-          ) : null}
-        </>
+      <Row $gap={1}>
+        {others.length > 0 ? (
+          <Button onPress={() => setShowsOthers(!showsOthers)}>
+            {showsOthers ? "Hide the others" : `${others.length} kits are for other cylinders`}
+          </Button>
+        ) : null}
+        {isOpen && !taken ? <BoughtKit job={job} line={cylinder.line} /> : null}
+      </Row>
+      {showsOthers ? (
+        <ul>
+          {others.map((kit) => (
+            <KitLine key={kit.item} job={job} kit={kit} canTake={false} />
+          ))}
+        </ul>
       ) : null}
-      {isOpen && !taken ? <BoughtKit job={job} line={cylinder.line} /> : null}
     </FoldingPanel>
   );
 }

@@ -2,7 +2,6 @@ import { Link } from "react-router";
 import { stageNames } from "../../words/stages";
 import { Column, Panel, Quiet, Row, Split } from "../../kit/layout";
 import { Rooms } from "../../kit/Rooms";
-import { useHotkeys } from "../../kit/useHotkeys";
 import { Photos } from "../Photos";
 import { useEntries } from "../useEntries";
 import type { StageProps } from "../StageProps";
@@ -13,16 +12,8 @@ import { RecheckPanel } from "./RecheckPanel";
 import { Signature } from "./Signature";
 import { WalkRound } from "./WalkRound";
 
-/** To the next thing that can be tapped or typed, and on from there by Enter or Space. */
-function toNextGate() {
-  const open =
-    "li [aria-label$='I have checked'], li [aria-label$=': Done'], li [aria-label$=': dry'], li input[name='batch']";
-  document.querySelector<HTMLElement>(open)?.focus();
-}
-
 export function CloseStage({ job, view: close }: StageProps<"close">) {
   const { add } = useEntries(job, "close");
-  useHotkeys({ g: toNextGate });
   return (
     <>
       <Split $left="1.7fr">

@@ -46,10 +46,7 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
           ) : (
             <>
               {open ? (
-                <>
-                  <ReadingEntry feel={feel} onRead={(force, travel) => add("reading", { force, travel })} />
-                  {feel.sheet ? <GaugePanel job={job} feel={feel} sheet={feel.sheet} /> : null}
-                </>
+                <ReadingEntry feel={feel} onRead={(force, travel) => add("reading", { force, travel })} />
               ) : null}
               <Saved name="lever" label="the lever's curves">
                 {(button) => (
@@ -88,7 +85,11 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
             />
           </Room>
         )}
-        {!feel.clutch && open ? <MeansPanel feel={feel} onSay={(kind, data) => add(kind, data)} /> : null}
+        {!feel.clutch && open ? (
+          <MeansPanel feel={feel} onSay={(kind, data) => add(kind, data)}>
+            {feel.sheet ? <GaugePanel job={job} feel={feel} sheet={feel.sheet} /> : null}
+          </MeansPanel>
+        ) : null}
         {feel.hand ? (
           <HandPanel
             hand={feel.hand}

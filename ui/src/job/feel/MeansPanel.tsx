@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import type { Feel } from "../../server/api";
 import { Choice } from "../../kit/Choice";
 import { EntryField } from "../../kit/EntryField";
@@ -8,6 +9,8 @@ import { useUnits } from "../../server/useUnits";
 interface Props {
   feel: Feel;
   onSay: (kind: "means" | "weights" | "ruler", data: Record<string, string>) => void;
+  /** A gauge's own file. */
+  children: ReactNode;
 }
 
 const MEANS = [
@@ -17,7 +20,7 @@ const MEANS = [
 ];
 
 /** What the lever is judged with: it can be changed at any time, what was read stays. */
-export function MeansPanel({ feel, onSay }: Props) {
+export function MeansPanel({ feel, onSay, children }: Props) {
   const units = useUnits();
   return (
     <Room
@@ -47,6 +50,7 @@ export function MeansPanel({ feel, onSay }: Props) {
           onFinish={(step) => step.trim() && onSay("ruler", { step: String(units.typed("length", step)) })}
         />
       </Row>
+      {children}
     </Room>
   );
 }

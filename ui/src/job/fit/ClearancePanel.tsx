@@ -78,6 +78,7 @@ function Line({ job, check, isOpen }: Pick<FitProps, "job" | "isOpen"> & { check
 function Answer({ job, check, isOpen }: Pick<FitProps, "job" | "isOpen"> & { check: Check }) {
   const { add } = useEntries(job, "fit");
   const units = useUnits();
+  if (check.later) return <Quiet>after the bleed</Quiet>;
   if (!isOpen)
     return (
       <strong>

@@ -39,17 +39,22 @@ export function SwitchPanel({ job, fit, isOpen }: FitProps) {
           {electrics.lamp_good ? (
             <Mark kind="good">{electrics.no_lamp ? "no lamp on this machine" : "lamp before the bite"}</Mark>
           ) : null}
+          {electrics.lamp_later && !electrics.no_lamp ? (
+            <Quiet>Where the lamp comes on is read after the bleed: a dry brake does not bite.</Quiet>
+          ) : null}
           {isOpen ? (
             <Row>
-              <EntryField
-                key={electrics.lamp_mm ?? "none"}
-                name="lamp"
-                label="Travel at which the lamp comes on"
-                inputMode="decimal"
-                unit={units.unit("length")}
-                value={electrics.lamp_mm === undefined ? "" : units.bare("length", electrics.lamp_mm, 1)}
-                onFinish={(text) => add("lamp", { travel: units.typed("length", text) })}
-              />
+              {electrics.lamp_later ? null : (
+                <EntryField
+                  key={electrics.lamp_mm ?? "none"}
+                  name="lamp"
+                  label="Travel at which the lamp comes on"
+                  inputMode="decimal"
+                  unit={units.unit("length")}
+                  value={electrics.lamp_mm === undefined ? "" : units.bare("length", electrics.lamp_mm, 1)}
+                  onFinish={(text) => add("lamp", { travel: units.typed("length", text) })}
+                />
+              )}
               {lampIsOn || electrics.no_lamp ? null : (
                 <Button onPress={() => add("lamp", { none: true })}>There is no lamp</Button>
               )}

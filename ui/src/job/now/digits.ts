@@ -8,7 +8,7 @@ export const ANSWER_KEYS = ["1", "2", "3", "4", "5", "6", "7", "8", "9", "0", ..
 export function digits(
   card: NowCard | undefined,
   keys: readonly string[],
-  send: (entry: NowEntry) => void,
+  send: (entry: NowEntry) => unknown,
 ): Hotkeys {
   return Object.fromEntries(
     (card?.answers ?? [])

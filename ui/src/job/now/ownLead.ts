@@ -3,10 +3,10 @@ import type { Shown } from "../StageProps";
 
 /** Cards that a stage's page draws itself, with what belongs to them, by the start of their ids. */
 const DRAWN: Partial<Record<Shown, string[]>> = {
-  ask: ["finding.", "route"],
+  ask: ["finding.", "where", "route"],
   choose: ["fetch."],
   strip: ["step."],
-  measure: ["verdict"],
+  measure: ["verdict", "gauge."],
   build: ["step.", "facing."],
   fit: ["step.", "facing."],
   bleed: [""],
@@ -15,5 +15,5 @@ const DRAWN: Partial<Record<Shown, string[]>> = {
 
 /** The first card is a panel of the stage's page, and is not drawn a second time. */
 export function hasOwnLead(stage: Shown, card: NowCard | undefined): boolean {
-  return !card || (DRAWN[stage] ?? []).some((start) => card.id.startsWith(start));
+  return !card || (card.kind !== "go" && (DRAWN[stage] ?? []).some((start) => card.id.startsWith(start)));
 }

@@ -58,7 +58,7 @@ export function useNow(job: Job, stage: Shown, cards: NowCard[], { onHere, keys 
   useHotkeys(
     card
       ? {
-          ...digits(card, keys, send),
+          ...digits(card, keys, (entry) => isAskedElsewhere() || send(entry)),
           " ": spaceDoes(card, go),
           arrowright: () => look(1),
           arrowleft: () => look(-1),
@@ -67,6 +67,9 @@ export function useNow(job: Job, stage: Shown, cards: NowCard[], { onHere, keys 
   );
   return { card, place, send, go, keys, isTyping, isOnTheWay };
 }
+
+/** Another question stands on the page, and the digits are its. */
+const isAskedElsewhere = () => document.querySelector("[data-asks]") !== null;
 
 /** An act, the way on, or the cursor in the field; a question is answered by its digits. */
 function spaceDoes(card: NowCard, go: () => void): (() => void) | undefined {
