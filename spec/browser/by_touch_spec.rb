@@ -103,7 +103,7 @@ module ByTouch
       session.fill_in "squeeze_gap", with: (firm.to_f * 2.5).round.to_s if hand["gap_wanted"]
       session.fill_in "squeeze_light", with: light
       session.fill_in "squeeze_firm", with: "#{firm}\n"
-      session.click_button "Record the squeeze"
+      session.click_button "Record these readings"
     when "pump"
       5.times { |pull| session.fill_in "pull-#{pull + 1}", with: "20\n" }
       session.click_button "Record"

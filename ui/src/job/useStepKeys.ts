@@ -9,11 +9,10 @@ interface Step {
   asked: BuildPart | undefined;
   onDone: () => void;
   onFace: (part: string, faces: string) => void;
-  onUndo: (() => void) | undefined;
 }
 
-/** Space does the step at hand, the digits answer which way its part faces, U takes the last entry back. */
-export function useStepKeys({ isOpen, isReady, asked, onDone, onFace, onUndo }: Step): void {
+/** Space does the step at hand, the digits answer which way its part faces. */
+export function useStepKeys({ isOpen, isReady, asked, onDone, onFace }: Step): void {
   const face = (index: number) => {
     const option = asked?.options?.[index];
     if (asked && option) onFace(asked.id, option.id);
@@ -24,7 +23,6 @@ export function useStepKeys({ isOpen, isReady, asked, onDone, onFace, onUndo }: 
           " ": isReady ? onDone : undefined,
           "1": asked ? () => face(0) : undefined,
           "2": asked ? () => face(1) : undefined,
-          u: onUndo,
         }
       : {},
   );

@@ -6,12 +6,12 @@ export interface RoomChoice {
 }
 
 /**
- * Which rooms are open: all of them, or the one that was opened last. Until one is tapped it is the one where the work
+ * Which rooms are open: all of them (each can be folded without the others), or the one that was opened last. Until one is tapped it is the one where the work
  * is, and again as soon as the work moves on to another.
  */
 export function openRooms(all: boolean, start: string | undefined, chosen: RoomChoice | undefined) {
   return (id: string): boolean => {
-    if (all) return !(chosen && chosen.id === id && !chosen.open);
+    if (all) return true;
     if (!chosen || chosen.start !== start) return id === start;
     return chosen.open && id === chosen.id;
   };

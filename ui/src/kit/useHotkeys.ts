@@ -5,6 +5,12 @@ export type Hotkeys = Record<string, (() => void) | undefined>;
 
 const TYPING = "input:not([type=radio], [type=checkbox]), textarea, select, [contenteditable]";
 
+const PICKING = "[role=radiogroup], [role=listbox]";
+
+/** The arrow goes to the next of a few answers that have the focus. */
+const isPicking = (event: KeyboardEvent) =>
+  event.key.startsWith("Arrow") && (event.target as HTMLElement).closest(PICKING) !== null;
+
 /** The key is a letter of a text, not an action. */
 export const isTyping = (event: KeyboardEvent) => (event.target as HTMLElement).closest(TYPING) !== null;
 
@@ -27,7 +33,7 @@ export function useHotkeys(hotkeys: Hotkeys): void {
         if (key in latest.current && event.target === document.body) event.preventDefault();
         return;
       }
-      if (isTyping(event) || document.querySelector('[role="dialog"]')) return;
+      if (isTyping(event) || isPicking(event) || document.querySelector('[role="dialog"]')) return;
       event.preventDefault();
       event.stopPropagation();
       if (!event.repeat) action();

@@ -14,7 +14,7 @@ import type { Shown } from "../StageProps";
 import { useUndo } from "../useUndo";
 import { CardActions } from "../now/CardActions";
 import { CardWords } from "../now/CardWords";
-import { useNow } from "../now/useNow";
+import { useCards } from "../now/useCards";
 import { useAwake } from "./useAwake";
 
 const Screen = styled.main`
@@ -70,7 +70,7 @@ export function BenchView({ job, stage, onLeave }: Props) {
   useAwake();
   const view = useQuery(stageQuery(job.id, stage)).data?.[stage];
   const cards = view?.now ?? [];
-  const { card, place, send, go, keys, isTyping } = useNow(job, stage, cards, { onHere: onLeave });
+  const { card, place, send, go, keys, isTyping } = useCards(job, stage, cards, { onHere: onLeave });
   const undo = useUndo(job, stage, view?.recent ?? []);
   const [aloud, setAloud] = useKept("aloud", ["off", "on"]);
   const said = card ? [card.title, card.figure, card.caution].filter(Boolean).join(". ") : "";

@@ -28,7 +28,7 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
     if (step) add("step", { step: step.id });
   };
   const face = (part: string, faces: string) => add("facing", { part, faces });
-  useStepKeys({ isOpen, isReady, asked, onDone: put, onFace: face, onUndo: undo?.take });
+  useStepKeys({ isOpen, isReady, asked, onDone: put, onFace: face });
   const done = build.steps.filter((each) => each.status === "done").length;
   if (build.steps.length === 0) return <Quiet>Nothing has been stripped yet.</Quiet>;
   if (!step)

@@ -94,6 +94,7 @@ export function FeelStage({ job, view: feel, isOpen: open }: StageProps<"feel">)
           <HandPanel
             hand={feel.hand}
             control={feel.control}
+            isWanted={!feel.passed || feel.by_hand === true}
             isOpen={open}
             onSqueeze={(data) => add("squeeze", data)}
           />

@@ -12,6 +12,8 @@ import { Room } from "../../kit/Rooms";
 interface Props {
   hand: NonNullable<Feel["hand"]>;
   control: Control;
+  /** The readings of a gauge do not say it already. */
+  isWanted: boolean;
   isOpen: boolean;
   onSqueeze: (data: Record<string, string>) => void;
 }
@@ -38,10 +40,15 @@ const Fields = styled.div`
 `;
 
 /** A lever judged without a gauge: each thing that a hand, a ruler and a clock tell, and what its springiness says. */
-export function HandPanel({ hand, control, isOpen, onSqueeze }: Props) {
+export function HandPanel({ hand, control, isWanted, isOpen, onSqueeze }: Props) {
   const left = hand.items.filter((item) => !item.good).length + (hand.springiness ? 0 : 1);
   return (
-    <Room id="hand" title="Judged by hand" said={hand.passed ? "passed" : undefined} left={left}>
+    <Room
+      id="hand"
+      title="Judged by hand"
+      said={hand.passed ? "passed" : isWanted ? undefined : "not needed: the readings say it"}
+      left={isWanted ? left : undefined}
+    >
       <Quiet>
         Without a gauge. Each is looked at once; the tests, the five pulls and the hold have their own parts
         below.
@@ -69,7 +76,7 @@ export function HandPanel({ hand, control, isOpen, onSqueeze }: Props) {
 const MARKS = { clear: "good", springy: "stop", cant_tell: "warn" } as const;
 const WORDS = { clear: "Clear of air", springy: "Springy", cant_tell: "Can't tell by hand" };
 
-function Squeeze({ hand, control, onSqueeze }: Omit<Props, "isOpen">) {
+function Squeeze({ hand, control, onSqueeze }: Omit<Props, "isOpen" | "isWanted">) {
   const units = useUnits();
   const [typed, setTyped] = useState<Record<string, string>>({});
   const fields: [string, string][] = [
@@ -99,10 +106,10 @@ function Squeeze({ hand, control, onSqueeze }: Omit<Props, "isOpen">) {
           />
         ))}
         <Button tone="act" isDisabled={!isWhole} onPress={record}>
-          Record the squeeze
+          Record these readings
         </Button>
       </Fields>
-      <Quiet>{`Squeezed again, the readings are averaged. ${hand.squeezes} so far.`}</Quiet>
+      <Quiet>{`Read again, the readings are averaged. ${hand.squeezes} so far.`}</Quiet>
     </>
   );
 }

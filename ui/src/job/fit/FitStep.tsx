@@ -21,7 +21,7 @@ export function FitStep({ job, fit, isOpen }: FitProps) {
     if (step) add("step", { step: step.id });
   };
   const face = (part: string, faces: string) => add("facing", { part, faces });
-  useStepKeys({ isOpen, isReady, asked, onDone: done, onFace: face, onUndo: undo?.take });
+  useStepKeys({ isOpen, isReady, asked, onDone: done, onFace: face });
   const ofPhase = fit.steps.filter((each) => each.when === fit.phase);
   const passed = ofPhase.filter((each) => each.status === "done").length;
   const next = ofPhase.filter((each) => each.status === "ahead");

@@ -4,7 +4,7 @@ import { EntryField } from "../../kit/EntryField";
 import { PHONE } from "../../kit/tokens";
 import type { NowCard, NowEntry } from "../../server/api";
 import { stageNames } from "../../words/stages";
-import { CARD_FIELD } from "./useNow";
+import { CARD_FIELD } from "./useCards";
 
 const Actions = styled.div`
   display: grid;

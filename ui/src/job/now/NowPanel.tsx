@@ -7,7 +7,7 @@ import type { Shown } from "../StageProps";
 import { CardActions } from "./CardActions";
 import { CardWords } from "./CardWords";
 import { ANSWER_KEYS } from "./digits";
-import { useNow } from "./useNow";
+import { useCards } from "./useCards";
 
 const Frame = styled(Panel)`
   --card-figure: 3.4rem;
@@ -48,7 +48,7 @@ interface Props {
 
 /** The one thing to do now in this stage: the first card of every page. */
 export function NowPanel({ job, stage, cards, recent }: Props) {
-  const now = useNow(job, stage, cards, { onHere: toOpenRoom, keys: ANSWER_KEYS.slice(0, DIGITS) });
+  const now = useCards(job, stage, cards, { onHere: toOpenRoom, keys: ANSWER_KEYS.slice(0, DIGITS) });
   const { card } = now;
   if (!card) return null;
   return (

@@ -54,7 +54,7 @@ export function StepPanel({ job, strip, isOpen }: Props) {
   const take = () => {
     if (step) add("step", { step: step.id });
   };
-  useHotkeys(isOpen ? { " ": isReady ? take : undefined, u: undo?.take } : {});
+  useHotkeys(isOpen ? { " ": isReady ? take : undefined } : {});
   const done = strip.steps.filter((each) => each.status === "done" || each.status === "skipped").length;
   if (!step)
     return (

@@ -17,7 +17,7 @@ interface Use {
 /** Name of the field of a card. */
 export const CARD_FIELD = "now";
 
-export interface Now {
+export interface Cards {
   /** The one that is looked at, and its place. */
   card: NowCard | undefined;
   place: number;
@@ -32,9 +32,14 @@ export interface Now {
 
 /**
  * The card that is looked at and its keys: Space, the digits, and the arrows to the one before and after. The first is
- * shown again as soon as another one is first. One entry is on its way at a time, so that no card is answered twice.
+ * shown again as soon as another one is first. One answer is on its way at a time, so that no card is answered twice; what is typed is never lost.
  */
-export function useNow(job: Job, stage: Shown, cards: NowCard[], { onHere, keys = ANSWER_KEYS }: Use): Now {
+export function useCards(
+  job: Job,
+  stage: Shown,
+  cards: NowCard[],
+  { onHere, keys = ANSWER_KEYS }: Use,
+): Cards {
   const navigate = useNavigate();
   const { add } = useEntries(job, stage);
   const [looked, setLooked] = useState({ first: "", place: 0 });
@@ -46,7 +51,7 @@ export function useNow(job: Job, stage: Shown, cards: NowCard[], { onHere, keys 
   const isOnTheWay = useOutboxState().waiting.some((parcel) => parcel.jobId === job.id);
   const [isTyping, setTyping] = useState(false);
   const send = (entry: NowEntry, typed?: Record<string, unknown>) => {
-    if (isOnTheWay) return;
+    if (isOnTheWay && !typed) return;
     setTyping(typed !== undefined);
     add(entry.kind, { ...entry.data, ...typed });
   };
