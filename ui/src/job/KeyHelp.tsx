@@ -3,6 +3,7 @@ import { Fragment, useState } from "react";
 import styled from "styled-components";
 import { useHotkeys } from "../kit/useHotkeys";
 import { Button, Key } from "../kit/Button";
+import { PHONE } from "../kit/tokens";
 
 interface Props {
   keys: [key: string, does: string][];
@@ -36,12 +37,19 @@ const Sheet = styled(Dialog)`
   }
 `;
 
+/** A phone has no keys. */
+const Place = styled.div`
+  @media ${PHONE} {
+    display: none;
+  }
+`;
+
 /** The keys of a stage, opened with ? or its button. */
 export function KeyHelp({ keys }: Props) {
   const [isOpen, setOpen] = useState(false);
   useHotkeys({ "?": () => setOpen(true) });
   return (
-    <div>
+    <Place>
       <Button hotkey="?" onPress={() => setOpen(true)}>
         Keys
       </Button>
@@ -67,6 +75,6 @@ export function KeyHelp({ keys }: Props) {
           </Sheet>
         </Modal>
       </Veil>
-    </div>
+    </Place>
   );
 }
