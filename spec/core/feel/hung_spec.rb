@@ -23,7 +23,7 @@ RSpec.describe Sandbag::Feel::Hung do
   end
 
   it "has no pull that is too light to move the piston" do
-    expect(described_class.new([0.01], circuit, 90.0)).to be_none
+    expect(described_class.new([0.01], circuit, 90.0).forces_n).to be_empty
   end
 
   it "is read in a job in kilograms or in litres of water, and its pulls are asked for" do

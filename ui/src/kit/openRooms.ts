@@ -1,4 +1,4 @@
-/** The room that was tapped, and which one was open by itself at that time. */
+/** The room that was tapped, and which one the work was in at that time. */
 export interface RoomChoice {
   id: string;
   open: boolean;

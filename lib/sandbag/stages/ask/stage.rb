@@ -89,8 +89,8 @@ module Sandbag
         intake.value("special_fastener")
       end
 
-      # A switch sits on the cylinder: somebody said so, or nobody said that none does where the kind of circuit usually
-      # has one in its loom. A kart has none unless its record says so.
+      # A switch sits on the cylinder, as the intake has it; where nobody has answered, as this kind of circuit usually
+      # has one with a connector. A kart has none.
       def switch?
         said = intake.value("brake_switch")
         said.nil? ? job.sheet.kind.has?("loom") : said != "none"

@@ -59,7 +59,7 @@ module Sandbag
 
       def admit_squeeze(data)
         admit_preload
-        Refusal.within("") { @feel.hand.admit(data) }
+        Refusal.within("data") { @feel.hand.admit(data) }
       end
 
       def admit_preload

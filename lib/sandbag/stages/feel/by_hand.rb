@@ -65,16 +65,15 @@ module Sandbag
         }.compact
       end
 
-      # Refuses a bar lever's squeeze without its free gap, and travel over it.
+      # Refuses a bar lever's squeeze without its free gap, travel over it, and what Springiness refuses.
       def admit(data)
         if bar? && data["gap"].nil?
-          raise Refusal.at("data/gap", "the free gap is missing", "mm from the lever at rest to the grip")
+          raise Refusal.at("gap", "the free gap is missing", "mm from the lever at rest to the grip")
         end
         if data["gap"] && data["firm"] > data["gap"]
-          raise Refusal.at("data/firm", "further than the lever can go", "#{Said.mm(data["gap"], "g")} or less")
+          raise Refusal.at("firm", "further than the lever can go", "#{Said.mm(data["gap"], "g")} or less")
         end
-        return unless data["firm"] < data["light"]
-        raise Refusal.at("data/firm", "the firm pull goes less far than the light one", "the longer travel here")
+        Springiness.check(*data.values_at("light", "firm"))
       end
 
       private

@@ -27,11 +27,6 @@ module Sandbag
         freeze
       end
 
-      # Nothing hangs: any force can be read.
-      def none?
-        @loads.empty?
-      end
-
       # The four pulls to begin with: three light ones, where air shows, and a firm one; of two that are as near, the
       # one of fewer pieces.
       # @return [Array<Hash>] pieces_kg, kg and force_n, lightest first; fewer where two would be the same pull

@@ -22,6 +22,11 @@ module Sandbag
         freeze
       end
 
+      # Something was read.
+      def begun?
+        @marked.any?
+      end
+
       # What to read next, in words; nil when there is a verdict.
       def wanted
         return if verdict

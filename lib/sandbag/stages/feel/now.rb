@@ -21,7 +21,7 @@ module Sandbag
 
       def judge
         return clutch if @stage.clutch?
-        return [means] unless @stage.means || @stage.verdict || @stage.report.to_h[:readings].any?
+        return [means] unless @stage.means || @stage.verdict || @stage.report.begun?
         return by_hand if @stage.means == "hand"
         return [weights] if @stage.means == "hung" && @stage.hung.nil?
         return [ruler] if @stage.means == "hung" && @stage.ruler_step_mm.nil?

@@ -3,7 +3,7 @@
 module Sandbag
   module Feel
     # How much further a lever goes from a light pull to a firm one, read as trapped air (docs/physics.md 7): all that
-    # a hand without a gauge can say of air. Each thing that is not known moves the air by itself; what 95 % lies within
+    # a hand without a gauge can say of air. What is not known moves the air, one thing at a time; what 95 % lies within
     # is the root of the sum of their squares.
     class Springiness
       # A light pull is this share of the firm one. [default]
@@ -21,13 +21,17 @@ module Sandbag
         [LIGHT_SHARE * circuit.kind.firm_n, 2 * circuit.finger_force_n(0)].max
       end
 
+      # Refuses, at firm, a firm pull that goes less far than the light one.
+      def self.check(light_mm, firm_mm)
+        return unless firm_mm < light_mm
+        raise Refusal.at("firm", "the firm pull goes less far than the light one", "the longer travel here")
+      end
+
       # @param circuit [Hydraulics::Circuit]; light_mm, firm_mm [Float] travel at the finger under each pull
       # @param error_mm [Float] standard error of one reading; reference_mpa [Float] see Circuit::Reference
-      # Refuses a firm pull that goes less far than the light one.
+      # Refuses what check refuses.
       def initialize(circuit, light_mm:, firm_mm:, error_mm:, reference_mpa:)
-        if firm_mm < light_mm
-          raise Refusal.at("firm", "the firm pull goes less far than the light one", "the longer travel here")
-        end
+        self.class.check(light_mm, firm_mm)
         @circuit = circuit
         @reference_mpa = reference_mpa
         @sizes = {light: self.class.light_n(circuit), firm: circuit.kind.firm_n,

@@ -83,7 +83,7 @@ module Sandbag
       # @return [Hung, nil] what hangs in the shop, where somebody said it
       def hung
         masses = entries.said("weights")&.fetch("masses")
-        masses && Hung.new(masses, @circuit, @circuit.finger_force_n(reference_mpa))
+        masses && Hung.new(masses, @circuit, Circuit::Reference.force_n(job.sheet, @circuit))
       end
 
       # @return [Float] MPa at the reference force

@@ -13,8 +13,9 @@ module Sandbag
       # @return [Hash]
       def to_h
         feel = @feel
+        report = feel.report.to_h
         {
-          **feel.report.to_h,
+          **report,
           verdict_id: feel.verdict,
           clutch: feel.clutch?,
           control: feel.control,
@@ -25,7 +26,7 @@ module Sandbag
           means: feel.means,
           hand: (feel.hand.to_h unless feel.clutch?),
           by_hand: feel.judged_by_hand?,
-          next_pull: (feel.hung&.load(feel.report.next_force) if feel.report.next_force),
+          next_pull: (feel.hung&.load(report[:next_n]) if report[:next_n]),
           tests: feel.tests.to_a,
           normal: feel.normal,
           before_curve: feel.curve_before,

@@ -109,8 +109,8 @@ module Sandbag
       end
 
       def tilt
-        return [] if @stage.reservoir.due(@stage.phase).empty?
         due = @stage.reservoir.due(@stage.phase)
+        return [] if due.empty?
         return [here("tilt", Wording.sentence(due.first), room: "reservoir")] if @stage.reservoir.tilt_deg
         [reading("tilt", "Measure how far the reservoir leans", entry("tilt"), name: "angle", unit: "°")]
       end

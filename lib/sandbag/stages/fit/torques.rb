@@ -65,8 +65,8 @@ module Sandbag
         refuse_early(line) if entry.kind != "figure" && line.when == "after" && phase == "before" && @bled_at
         case entry.kind
         when "torque" then admit_reading(line, entry.data)
-        when "estimate" then admit_estimate(line)
-        when "snug" then admit_snug(line)
+        when "estimate" then admit_without_wrench(line, :turns, "no estimate here")
+        when "snug" then admit_without_wrench(line, :by_driver, "not by a driver")
         when "figure" then admit_figure(entry.data)
         end
       end
@@ -124,18 +124,12 @@ module Sandbag
           "middle of its scale; #{Said.figure(data["value"], :torque, "g")} was typed")
       end
 
-      def admit_estimate(line)
+      # @param way [Symbol] of TorqueLine: how it is tightened then, nil where that is not allowed
+      def admit_without_wrench(line, way, why)
         refuse_unasked(line)
-        return if line.turns
-        raise Refusal.at("data/fastener", "#{line.label}: no estimate here, only a torque wrench",
-          lines.select(&:turns).map(&:id).join(", "))
-      end
-
-      def admit_snug(line)
-        refuse_unasked(line)
-        return if line.by_driver
-        raise Refusal.at("data/fastener", "#{line.label}: not by a driver, only a torque wrench",
-          lines.select(&:by_driver).map(&:id).join(", "))
+        return if line.public_send(way)
+        raise Refusal.at("data/fastener", "#{line.label}: #{why}, only a torque wrench",
+          lines.select(&way).map(&:id).join(", "))
       end
 
       def admit_figure(data)

@@ -3,8 +3,8 @@ import type { Build, BuildPart, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Headline, Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
-import { SignedList } from "../../kit/SignedList";
 import { PartLines } from "../PartLines";
+import { StepNotes } from "../StepNotes";
 import { useEntries } from "../useEntries";
 import { useStepKeys } from "../useStepKeys";
 import { UndoButton } from "../UndoButton";
@@ -44,14 +44,7 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
       <Quiet>{`Step ${done + 1} of ${build.steps.length}, last out first in`}</Quiet>
       <Headline data-figure="step">{named(step.parts)}</Headline>
       <PartLines parts={step.parts} asked={asked} onFace={isOpen ? face : undefined} />
-      {step.notes.length > 0 ? (
-        <SignedList
-          lines={step.notes.map((note) => ({
-            kind: note.word === "remind" ? "quiet" : "warn",
-            text: note.text,
-          }))}
-        />
-      ) : null}
+      <StepNotes notes={step.notes} />
       {isMeasured ? null : (
         <Notice tone="warn">
           {"Measure has no verdict yet. "}

@@ -2,8 +2,8 @@ import { useState } from "react";
 import { Button } from "../../kit/Button";
 import { Headline, Quiet, Row } from "../../kit/layout";
 import { Picker } from "../../kit/Picker";
-import { SignedList } from "../../kit/SignedList";
 import { PartLines } from "../PartLines";
+import { StepNotes } from "../StepNotes";
 import { useEntries } from "../useEntries";
 import { useStepKeys } from "../useStepKeys";
 import { UndoButton } from "../UndoButton";
@@ -40,14 +40,7 @@ export function FitStep({ job, fit, isOpen }: FitProps) {
       {fit.parts.length > 0 ? (
         <PartLines parts={fit.parts} asked={asked} onFace={isOpen ? face : undefined} />
       ) : null}
-      {fit.notes.length > 0 ? (
-        <SignedList
-          lines={fit.notes.map((note) => ({
-            kind: note.word === "remind" ? "quiet" : "warn",
-            text: note.text,
-          }))}
-        />
-      ) : null}
+      <StepNotes notes={fit.notes} />
       {isOpen ? (
         <Row $gap={1}>
           {step ? (
