@@ -103,8 +103,14 @@ module Demo
       end
     end
 
+    # The demonstration's shop holds and opens, whatever is proposed.
+    def by_hold_cycle
+      @add.call("bleed", "method", {"method" => "hold_cycle"}) if state.bleed.proposed
+    end
+
     # Looked at first, and topped up whenever the reservoir asks for it.
     def strokes(count)
+      by_hold_cycle
       looked(state.bleed.checks.start)
       count.times do
         @add.call("bleed", "topped_up", {}) if state.bleed.count.reservoir.spent?
@@ -116,6 +122,7 @@ module Demo
     def clean(colour)
       state.bleed.count.points.each_key do |point|
         @add.call("bleed", "point", {"point" => point})
+        by_hold_cycle
         looked(state.bleed.checks.start)
         state.bleed.count.points[point].strokes_to_go.ceil.times do
           @add.call("bleed", "topped_up", {}) if state.bleed.count.reservoir.strokes_to_top_up < 1

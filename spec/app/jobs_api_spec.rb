@@ -89,8 +89,8 @@ RSpec.describe App::JobsApi, :api do
   describe "a job that is signed" do
     before do
       worked = JobInMemory.new(sheet(twin_disc_plain)).tap do |each|
-        each.bled(fluid: "dot4")
         each.add("choose", "cylinder", {"bore" => 19, "push_offset" => 18})
+        each.bled(fluid: "dot4")
         each.read_lever(air_ml: 0.02)
         each.add("feel", "hold", {"creep" => 0.4})
         each.confirm_all

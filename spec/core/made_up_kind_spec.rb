@@ -16,7 +16,7 @@ RSpec.describe "A kind of circuit that is not in the tables" do
       "safety" => "hand", "outlet" => "banjo", "reservoir" => "open", "use" => "ridden",
       "has" => %w[switch loom stands suspension second_control], "like" => "brake_hand", "cylinders" => "thumb_brake",
       "hoses" => %w[rubber braided], "fluid" => "dot4", "fluid_months" => 18, "firm" => 60, "hold" => 90,
-      "pump_limit" => 4.0, "air_share" => 1.0
+      "pump_limit" => 4.0, "most" => 300, "air_share" => 1.0
     },
     "circuit/circuit_templates.yml" => {
       "id" => "trials_thumb", "label" => "Rear, thumb lever", "kind" => "brake_thumb",

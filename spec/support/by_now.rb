@@ -52,10 +52,10 @@ class ByNow
     raise "#{stage}: no card" if cards.empty?
     route = cards.find { |card| card[:id] == "route" }
     return route if route
-    ripe = (cards.first[:id] == "stroke" && !cards.first[:figure]) || cards.first[:figure] == "0 mL"
-    return cards.first unless ripe
     colour = cards.find { |card| card[:id] == "colour" }
-    (job.state.bleed.count.current.missing.join.include?("colour") && colour) || cards.first
+    return cards.first unless colour
+    lacking = job.state.bleed.count.current.missing
+    (lacking.one? && lacking.first.include?("colour")) ? colour : cards.first
   end
 
   def follow(stage, card)

@@ -138,7 +138,9 @@ class JobInMemory
   end
 
   # Every check of the method at hand, with its first good answer.
+  # By holding and opening, whatever is proposed, where nothing else was chosen.
   def look_before_fluid
+    write("bleed", "method", {"method" => "hold_cycle"}) if state.bleed.proposed
     write("bleed", "order", {"points" => state.bleed.count.points.keys}) if state.bleed.order_due
     answer_checks(state.bleed.checks.start)
   end

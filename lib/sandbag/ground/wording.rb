@@ -14,6 +14,15 @@ module Sandbag
       label.match?(/\A\p{Lu}(?:\p{Ll}|\z|\s)/) ? label[0].downcase + label[1..] : label
     end
 
+    # From here on a time is said in minutes, s.
+    MINUTES_FROM_S = 120
+
+    # @param seconds [Float]
+    # @return [String] in whole seconds or minutes, rounded up: it is waited for
+    def self.duration(seconds)
+      (seconds < MINUTES_FROM_S) ? "#{seconds.ceil} s" : "#{(seconds / 60.0).ceil} min"
+    end
+
     # Four significant figures, as a mechanic would write a number down.
     # @param number [Numeric]
     def self.figures(number)

@@ -21,8 +21,11 @@ end
 RSpec.describe Sandbag::Airway::Plan do
   subject(:plan) { described_class.new(sheet(twin_disc_plain), opened: false) }
 
-  it "moves A_m (s_full − s_port) with every stroke (docs/physics.md 6)" do
-    expect(plan.stroke_ml).to be_within(1e-9).of(Math::PI * 19**2 / 4 * (14 - 0.8) / 1000)
+  # The cylinder has 14 mm; the lever comes to its grip after 72 mm, 1 of them free, and moves the piston 1 mm for 5.5.
+  it "moves A_m (s_full − s_port) with every stroke, s_full by what the lever can make (docs/physics.md 6)" do
+    expect(plan.stroke_ml).to be_within(1e-9).of(Math::PI * 19**2 / 4 * ((72 - 1) / 5.5 - 0.8) / 1000)
+    far = described_class.new(sheet(twin_disc_plain).change("lever", "gap_to_grip", 90, "measured"), opened: false)
+    expect(far.stroke_ml).to be_within(1e-9).of(Math::PI * 19**2 / 4 * (14 - 0.8) / 1000)
   end
 
   it "takes the furthest point of a full circuit first, and enough strokes to pass its volume" do

@@ -19,8 +19,8 @@ RSpec.describe Sandbag::Airway::Schools do
   end
 
   it "start a dry line by gravity, or by pumping" do
-    expect(ranked("road_front_single", shelf: every, dry: true).first).to eq "gravity_start"
-    pumped = ranked("road_front_single", shelf: every, dry: true, schools: {"dry_line" => "pump"})
+    expect(ranked("road_front_single", shelf: every, line: "dry").first).to eq "gravity_start"
+    pumped = ranked("road_front_single", shelf: every, line: "dry", schools: {"dry_line" => "pump"})
     expect(pumped.first(2)).to match_array %w[hold_cycle pump_crack]
   end
 

@@ -308,6 +308,7 @@ RSpec.describe "Stops" do
           worked.add("strip", "setup", CylinderWork.answered(row))
         end
         worked.fit_all if worked.state.stages.key?("fit")
+        worked.add("bleed", "method", {"method" => "hold_cycle"})
         expect(problems { worked.add("bleed", "stroke") }.first.message).to include("clear hose")
         worked.look_before_fluid
         worked.add("bleed", "stroke")

@@ -18,7 +18,7 @@ RSpec.describe Sandbag::Bleed::Checks do
   it "are those of the method at hand" do
     expect(asked(bleeding(twin_disc_plain).last)).to eq %w[clear_hose nipple_sound shield reservoir_clean]
     expect(asked(bleeding(twin_disc_plain, method: "jar_open").last))
-      .to eq %w[nipple_sound tube_under shield reservoir_clean]
+      .to eq %w[nipple_sound tube_under three_quarters shield reservoir_clean]
     expect(asked(bleeding(clutch_plain, method: "reverse_syringe").last)).to include("hose_tied", "room_made")
   end
 

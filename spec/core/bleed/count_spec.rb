@@ -29,7 +29,7 @@ RSpec.describe Sandbag::Bleed::Count do
   end
 
   it "counts strokes at the point in hand and down to the end" do
-    expect(count(strokes(3)).current.to_h).to include(id: "right_caliper", strokes: 3, strokes_to_go: 7)
+    expect(count(strokes(3)).current.to_h).to include(id: "right_caliper", strokes: 3, strokes_to_go: 8)
   end
 
   it "counts down to the next top-up and starts again after it" do
@@ -59,9 +59,9 @@ RSpec.describe Sandbag::Bleed::Count do
 
   it "is finished only when enough has passed, the last of it clean and fresh" do
     point = {"point_done" => {"point" => "right_caliper"}}
-    expect(count(topped_up(10)).current.missing).to eq ["colour not yet as the fresh sample"]
+    expect(count(topped_up(11)).current.missing).to eq ["colour not yet as the fresh sample"]
     expect(count(topped_up(10), colour("amber")).current.missing).not_to be_empty
-    done = count(topped_up(10), colour("as_fresh"), point)
+    done = count(topped_up(11), colour("as_fresh"), point)
     expect(done.points["right_caliper"].done).to be true
     expect(done.current_id).to eq "left_caliper"
     expect(done.finished?).to be false
@@ -70,7 +70,7 @@ RSpec.describe Sandbag::Bleed::Count do
   it "opens a finished point again when a bubble is seen there" do
     back =
       count(
-        topped_up(10),
+        topped_up(11),
         colour("as_fresh"),
         {"point_done" => {"point" => "right_caliper"}},
         {"point" => {"point" => "right_caliper"}},
@@ -82,7 +82,7 @@ RSpec.describe Sandbag::Bleed::Count do
   it "starts over at every point when the port was uncovered, and says why" do
     after =
       count(
-        topped_up(10),
+        topped_up(11),
         colour("as_fresh"),
         {"point_done" => {"point" => "right_caliper"}},
         strokes(2),
@@ -91,7 +91,7 @@ RSpec.describe Sandbag::Bleed::Count do
     expect(after.points.values.map(&:strokes)).to eq [0, 0]
     expect(after.points.values.map(&:done)).to eq [false, false]
     expect(after.current_id).to eq "right_caliper"
-    expect(after.log.restarts.first).to include(strokes: 12)
+    expect(after.log.restarts.first).to include(strokes: 13)
     expect(after.log.restarts.first[:why]).to include("uncovered").and include("start over")
   end
 
@@ -101,12 +101,12 @@ RSpec.describe Sandbag::Bleed::Count do
   end
 
   it "takes more strokes than one filling bears, as where a top-up was taken back, for an uncovered port" do
-    expect(count(strokes(7)).log.restarts).to be_empty
-    after = count(strokes(9))
+    expect(count(strokes(8)).log.restarts).to be_empty
+    after = count(strokes(10))
     expect([after.current.strokes, after.reservoir.spent?]).to eq [0, true]
-    expect(after.log.restarts.first).to include(strokes: 7,
+    expect(after.log.restarts.first).to include(strokes: 8,
       why: a_string_starting_with("More strokes than one filling bears"))
-    one_by_one = strokes(9).reduce(count) do |counted, _|
+    one_by_one = strokes(10).reduce(count) do |counted, _|
       counted.apply(Sandbag::Job::Entry.new(id: "x", stage: "bleed", kind: "stroke", data: {},
         at: "2026-03-14T09:00:00Z", by: "spec"))
     end

@@ -57,10 +57,10 @@ RSpec.describe Sandbag::Bleed::Cycle do
     expect(problems { beat("hold") }.first.message).to include "may uncover the port"
   end
 
-  it "has no steps where a method has none" do
+  it "has the steps of its own method and no others" do
     job.add("bleed", "method", {"method" => "jar_open"})
     expect(problems { beat("hold") }.first)
-      .to have_attributes(pointer: "data/beat", accepted: "strokes, or the mL that went through")
+      .to have_attributes(pointer: "data/beat", accepted: "open_flow, first_press, slow_in, in_fluid_out, shut")
   end
 
   it "is undone step by step" do

@@ -16,7 +16,7 @@ RSpec.describe "Every constant of the core" do
     Feel::HoldSeries::PARAMETERS Feel::Hung::SAME_N Feel::History::MONTH Airway::PointCount::DROP_ML
     Bleed::Checks::ARITHMETIC_MPA Bleed::Checks::HELD_S
     Planner::DaySearch::MOST_NODES Planner::DaySearch::MOST_STEPS Job::Stage::RECENT Ask::View::SHOWN_RANKS
-    Said::MOST_DECIMALS
+    Said::MOST_DECIMALS Hydraulics::Bisection::HALVINGS
   ]
 
   it "has a line on both sides of it, or is a step of a sum" do

@@ -10,18 +10,64 @@ RSpec.describe "Limits of bubbles, files and lists" do
     Sandbag::Hydraulics::Bubble.new(bore, glycol).arrested?
   end
 
+  # Under an Eötvös number of 6 it is uncertain; a slope is at most half as quick again as an upright line.
+  both_sides "Hydraulics::Bubble::SURE", "Hydraulics::Bubble::FILM_FIRST", "Hydraulics::Bubble::FILM_SECOND",
+    4.51 => [true, 5.87], 4.53 => [false, 6.05] do |bore|
+    bubble = Sandbag::Hydraulics::Bubble.new(bore, glycol)
+    [bubble.uncertain?, bubble.drift_mm_s.round(2)]
+  end
+
+  both_sides "Hydraulics::Bubble::STEEPEST", "Hydraulics::Bubble::WEBER",
+    0.44 => 1.41, 0.45 => 1.43, 0.6 => 1.5 do |slope|
+    tilted, upright = [slope, 1.0].map { |sine| Sandbag::Hydraulics::Bubble.new(4.8, glycol, slope: sine).drift_mm_s }
+    (tilted / upright).round(2)
+  end
+
+  # Warm glycol through a metre of 6 mm: as fast as by friction and kinetic head alone, or slower.
+  both_sides "Hydraulics::Flow::TURBULENT", "Hydraulics::Flow::ENTRY_AND_EXIT",
+    0.027 => true, 0.031 => false do |mpa|
+    warm = Sandbag::Fluid::FlowingFluid.of("glycol", celsius: 40)
+    line = [Sandbag::Hydraulics::Flow::Segment.new(1000, 6.0)]
+    flow = Sandbag::Hydraulics::Flow.ml_s(mpa, line, warm)
+    speed = flow * 1e-6 / (Math::PI * 0.006**2 / 4)
+    friction = Sandbag::Hydraulics::Flow.resistance_mpa_s_ml(line, warm) * flow
+    (friction + 1050 * speed**2 * 1e-6 - mpa).abs < 1e-9
+  end
+
+  both_sides "Wording::MINUTES_FROM_S", 119 => "119 s", 120 => "2 min", 121 => "3 min" do |seconds|
+    Sandbag::Wording.duration(seconds)
+  end
+
   # A slug runs at 1.2 of the mean flow, less its own rise: in 6 mm it rises at 31.9 mm/s.
   both_sides "Hydraulics::Bubble::NOSE", "Airway::Plan::LOSS", 26.0 => "stalls", 27.0 => "comes_back" do |flow_mm_s|
     points = [500.0, 0.0].map { |height| Sandbag::Airway::HeightProfile::Point.new(at_mm: 500 - height, height_mm: height) }
     leg = Sandbag::Airway::HeightProfile::Leg.new(from: points.first, to: points.last, bore_mm: 6.0)
     flow_ml_s = flow_mm_s * Math::PI * 9 / 1000
-    drive = Struct.new(:flow_ml_s, :go_ml, :pause_s) { def flows? = true }.new(flow_ml_s, flow_ml_s, 2.0)
+    drive = Struct.new(:flow_ml_s, :go_ml, :back_ml, :pause_s) { def flows? = true }.new(flow_ml_s, flow_ml_s, 0.0, 2.0)
     Sandbag::Airway::Carriage.new(leg, drive, glycol, reverse: false).state
+  end
+
+  # 500 mm upright, at 0.139 mm/s or a little less: within the hour, or not.
+  both_sides "Airway::Carriage::LONGEST_S", 0.1 => "rises", 1.0 => "rises", 3100.0 => "stays" do |onward_s|
+    points = [500.0, 0.0].map { |height| Sandbag::Airway::HeightProfile::Point.new(at_mm: 500 - height, height_mm: height) }
+    leg = Sandbag::Airway::HeightProfile::Leg.new(from: points.first, to: points.last, bore_mm: 4.0)
+    drive = Struct.new(:flow_ml_s, :go_ml, :back_ml, :pause_s) { def flows? = false }.new(0.0, 0.0, 0.0, 0.0)
+    Sandbag::Airway::Carriage.new(leg, drive, glycol, reverse: false, onward_s: onward_s).state
+  end
+
+  # A slug that 42 strokes take past a loop of 5.5 mm, where 32 are planned, goes with twice as many; 163 of 5.6 mm not.
+  both_sides "Airway::Way::LONGER", 5.5 => true, 5.6 => false do |bore|
+    plain = Sandbag::Circuit::Template.sheet("road_front_single").set("fluid", "stamped", "dot4", "part_marking")
+    line = plain.parts_of("line").first["id"]
+    looped = plain.change(line, "bore", bore, "measured").change(line, "high_spot", 1150, "measured")
+    way = Sandbag::Airway::Way.all(looped).first
+    method = Sandbag::Tables.find("bleed_methods", "hold_cycle")
+    Sandbag::Airway::MethodVerdict.new(way, method).changes.include?("longer")
   end
 
   it "plans strokes as the master sweeps them, with none lost" do
     plan = Sandbag::Airway::Plan.new(found, opened: false)
-    expect(plan.stroke_ml).to eq twin_disc.master.volume_per_stroke_ml
+    expect(plan.stroke_ml).to eq twin_disc.volume_per_stroke_ml
   end
 
   # What a sound lever answers counts four times as often as anything else.

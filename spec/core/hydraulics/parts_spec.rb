@@ -30,10 +30,10 @@ RSpec.describe Sandbag::Hydraulics::MasterCylinder do
 
   it "moves 1.2 mL with 14 mm over 8 mm, 2.0 with 16 over 10 (docs/trade.md 7.6)" do
     expect(
-      described_class.new(bore_mm: 14, stroke_mm: 8, dead_stroke_mm: 0, preload_n: 0).volume_per_stroke_ml
+      described_class.new(bore_mm: 14, stroke_mm: 8, dead_stroke_mm: 0, preload_n: 0).swept_ml
     ).to be_within(0.05).of(1.2)
     expect(
-      described_class.new(bore_mm: 16, stroke_mm: 10, dead_stroke_mm: 0, preload_n: 0).volume_per_stroke_ml
+      described_class.new(bore_mm: 16, stroke_mm: 10, dead_stroke_mm: 0, preload_n: 0).swept_ml
     ).to be_within(0.05).of(2.0)
   end
 

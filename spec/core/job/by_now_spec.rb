@@ -52,7 +52,7 @@ RSpec.describe Sandbag::Job::Now do
     job.choose_what_is_wanted
     job.look_before_fluid
     card = job.view("bleed")[:now].first
-    expect(card).to include(id: "stroke", figure: job.state.bleed.count.current.strokes_to_go.to_s)
+    expect(card).to include(id: "beat.hold", figure: job.state.bleed.count.current.strokes_to_go.to_s)
     borne = job.state.bleed.count.reservoir.strokes_to_uncover
     borne.times { job.add("bleed", "stroke") }
     expect(job.view("bleed")[:now].map { |each| each[:id] }).to eq %w[topped_up]

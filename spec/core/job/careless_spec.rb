@@ -17,8 +17,8 @@ RSpec.describe "A careless mechanic" do
   end
 
   # Entries of which another one of the same kind says enough: readings, what is measured before the bleed and again
-  # after it, and a wrench where the one before suits too.
-  let(:free) { %w[bleed.point bleed.topped_up feel.reading fit.free_play fit.ohms fit.lamp fit.wrench] }
+  # after it, and a wrench where the one before suits too; and a bleeding method that is the one a bleed begins with.
+  let(:free) { %w[bleed.method bleed.point bleed.topped_up feel.reading fit.free_play fit.ohms fit.lamp fit.wrench] }
 
   %w[road_front_twin.reseal_mc bike_front.bleed road_clutch.flush].each do |name|
     it "cannot sign #{name.tr(".", ", ")} with any one entry taken back that it rests on" do

@@ -35,7 +35,7 @@ RSpec.describe Sandbag::Job do
     job.protect
     expect(job.state.waits_for).to eq "a clear hose grips the nipple, its end in the jar"
     job.look_before_fluid
-    expect(job.state.waits_for).to eq "Right caliper: 10 strokes to go"
+    expect(job.state.waits_for).to eq "Right caliper: 11 strokes to go"
   end
 
   it "wants a cylinder chosen only when the route renews it" do

@@ -14,21 +14,24 @@ module Sandbag
       HAND_MPA = 1.0
       # The clear hose hangs this far below the nipple, or its end is hooked up this far above the master, mm. [default]
       JAR_MM = 100.0
-      # The reservoir's level stands this far above the master's outlet, mm. [default]
-      RESERVOIR_MM = 40.0
+      # What the main cup's lip stands before it lets fluid past while the piston comes back, MPa: with the nipple open
+      # the line gives back what this draws against the column, and the reservoir the rest. [default]
+      SUCTION_MPA = 0.01
       # What runs by head goes on until it is closed: as much as the reservoir bears, at least this, mL. [default]
       RUN_ML = 15.0
 
-      # flow_ml_s: while it moves; go_ml: in one go, after which it may come back; pause_s: until the next
-      attr_reader :flow_ml_s, :go_ml, :pause_s
+      # flow_ml_s: while it moves; go_ml: in one go, after which it may come back; back_ml: of it that the line gives
+      # back by the open nipple; pause_s: until the next
+      attr_reader :flow_ml_s, :go_ml, :back_ml, :pause_s
 
-      # Between two strokes or pushes. [default]
+      # Between two strokes or pushes, where the method's table has no other. [default]
       PAUSE_S = 2.0
 
       # @param method [Hash] of bleed_methods.yml; profile [HeightProfile]; fluid [Fluid::FlowingFluid]
       # @param opening [Hash] of nipple_openings.yml; stroke_ml [Float] of the master
-      # @param hose_raised [Boolean] the clear hose's end hangs above the master
-      def initialize(method, profile, fluid:, opening:, stroke_ml:, hose_raised: false)
+      # @param hose_raised [Boolean] the clear hose's end hangs above the master; dry [Boolean] the line is empty
+      def initialize(method, profile, fluid:, opening:, stroke_ml:, hose_raised: false, dry: false)
+        @dry = dry
         @drive = method["drive"]
         @fittings = method["fittings"] || []
         @hose_raised = hose_raised
@@ -36,7 +39,9 @@ module Sandbag
         @fluid = fluid
         @opening = opening
         @stroke_ml = stroke_ml
+        @reverse = method["reverse"] == true
         @flow_ml_s, @go_ml, @pause_s = worked_out
+        @back_ml = drawn_back_ml
         freeze
       end
 
@@ -45,14 +50,16 @@ module Sandbag
         case @drive["by"]
         when "stroke" then HAND_MPA
         when "head" then head_mpa + @drive["mpa"]
-        when "syringe" then @drive["mpa"] - head_mpa
+        when "syringe" then @drive["mpa"] + (@reverse ? -column_mpa : head_mpa)
         else 0.0
         end
       end
 
       # @return [Array<Array(String, Hydraulics::Flow::Segment)>] what it flows through, in series
       def segments
-        lines = @profile.legs.map { |leg| [leg.label, Hydraulics::Flow::Segment.new(leg.length_mm, leg.bore_mm)] }
+        lines = @profile.legs.chunk_while { |one, other| one.line == other.line }.map do |legs|
+          [legs.first.label, Hydraulics::Flow::Segment.new(legs.sum(&:length_mm), legs.first.bore_mm)]
+        end
         bore = @opening["bore"]
         nipple = bore.positive? ? [["Nipple", Hydraulics::Flow::Segment.new(NIPPLE_MM, bore)]] : []
         lines + nipple + @fittings.map do |each|
@@ -60,18 +67,24 @@ module Sandbag
         end
       end
 
-      # @return [Float] MPa for each mL/s
-      def resistance_mpa_s_ml
-        Hydraulics::Flow.resistance_mpa_s_ml(segments.map(&:last), @fluid)
+      # @return [Float] mL/s that the way lets through
+      def through_ml_s
+        through(pressure_mpa)
       end
 
-      # A line that holds air starts to run only where the reservoir, with what is added to it, stands above its
-      # highest point.
+      # It is done once, and not again and again.
+      # @return [Float] mL that it moves in all; endless where it is repeated
+      def all_ml
+        @drive["once"] ? go_ml : Float::INFINITY
+      end
+
+      # An empty line starts to run only where the reservoir, with what is added to it, stands above its highest point;
+      # a full one siphons over it.
       # @return [HeightProfile::Point, nil] the point that nothing runs over
       def held_by
-        return unless @drive["by"] == "head"
+        return if @drive["by"] != "head" || !(@dry || @drive["fills"])
         highest = @profile.outward.max_by(&:height_mm)
-        highest if Hydraulics::Flow.head_mpa(rise_mm(highest) - RESERVOIR_MM, @fluid) >= @drive["mpa"]
+        highest if Hydraulics::Flow.head_mpa(rise_mm(highest) - @profile.level_mm, @fluid) >= @drive["mpa"]
       end
 
       # @return [Float] mm that a point stands above the master's outlet
@@ -89,20 +102,31 @@ module Sandbag
       def worked_out
         case @drive["by"]
         when "stroke"
-          [[@stroke_ml / @drive["seconds"], through].min, @stroke_ml, PAUSE_S]
-        when "head" then [held_by ? 0.0 : [through, 0.0].max, RUN_ML, 0.0]
-        when "syringe" then [through.clamp(0.0, @drive["ml_s"]), @drive["ml"].to_f, PAUSE_S]
+          [[@stroke_ml / @drive["seconds"], through_ml_s].min, @stroke_ml, @drive.fetch("pause", PAUSE_S)]
+        when "head" then [held_by ? 0.0 : through_ml_s, RUN_ML, 0.0]
+        when "syringe" then [[through_ml_s, @drive["ml_s"]].min, @drive["ml"].to_f, PAUSE_S]
         else [0.0, 0.0, 0.0]
         end
       end
 
+      # From the reservoir's level down to the end of the clear hose.
       def head_mpa
-        height_mm = @hose_raised ? -JAR_MM : @profile.head_mm + JAR_MM
+        height_mm = @hose_raised ? @profile.level_mm - JAR_MM : @profile.head_mm + @profile.level_mm + JAR_MM
         Hydraulics::Flow.head_mpa(height_mm, @fluid)
       end
 
-      def through
-        pressure_mpa / resistance_mpa_s_ml
+      # From the nipple up to the reservoir's level.
+      def column_mpa
+        Hydraulics::Flow.head_mpa(@profile.head_mm + @profile.level_mm, @fluid)
+      end
+
+      def drawn_back_ml
+        return 0.0 unless @drive["back"]
+        [through(SUCTION_MPA - head_mpa) * @drive["seconds"], @stroke_ml].min
+      end
+
+      def through(mpa)
+        Hydraulics::Flow.ml_s(mpa, segments.map(&:last), @fluid)
       end
     end
   end

@@ -26,16 +26,35 @@ module Sandbag
       def flow
         return [] unless @drive.pressure_mpa.positive?
         [
-          item(@way.end_label, "Resistance of the way", "Σ 128 μ L / (π d⁴)",
+          item(@way.end_label, "Resistance of the way", "R = Σ 128 μ L / (π d⁴)",
             @drive.segments.map { |label, each| "#{label} #{n(each.length_mm)} × #{n(each.bore_mm)}" }.join(", ") +
-              "; μ #{n(@way.fluid.viscosity_pa_s)} Pa·s at #{n(@way.celsius)} °C",
-            @drive.resistance_mpa_s_ml, "MPa·s/mL"),
-          item(@way.end_label, "Flow the way would let through", "Q = ΔP / R",
-            "#{n(@drive.pressure_mpa)} / #{n(@drive.resistance_mpa_s_ml)}",
-            @drive.pressure_mpa / @drive.resistance_mpa_s_ml, "mL/s"),
+              "; μ #{n(@way.fluid.viscosity_pa_s)} Pa·s at #{n(@way.celsius)} °C", resistance, "MPa·s/mL"),
+          item(@way.end_label, "Kinetic head", "k = Σ ρ / A²; one entry and one exit a segment",
+            "ρ #{n(@way.fluid.density_kg_m3)} kg/m³", kinetic, "MPa·s²/mL²"),
+          item(@way.end_label, "Flow the way would let through", through_formula,
+            "ΔP #{n(@drive.pressure_mpa)} MPa", @drive.through_ml_s, "mL/s"),
           item(@way.end_label, "Flow by this way of bleeding", "the slower of what drives it and what lets it through",
             "#{n(@drive.go_ml)} mL in one go", @drive.flow_ml_s, "mL/s")
         ]
+      end
+
+      def bores
+        @drive.segments.map(&:last)
+      end
+
+      def resistance
+        Hydraulics::Flow.resistance_mpa_s_ml(bores, @way.fluid)
+      end
+
+      def kinetic
+        Hydraulics::Flow.kinetic_mpa_s2_ml2(bores, @way.fluid)
+      end
+
+      def through_formula
+        return "ΔP = R Q + k Q²" if bores.all? { |each|
+          Hydraulics::Flow.reynolds(@drive.through_ml_s, each, @way.fluid) <= Hydraulics::Flow::TURBULENT
+        }
+        "ΔP = R Q + k Q²; friction after Blasius where Re is over #{n(Hydraulics::Flow::TURBULENT)}"
       end
 
       def leg(carriage)
@@ -50,17 +69,31 @@ module Sandbag
 
       def rise(carriage, place)
         leg = carriage.leg
-        return [] if leg.level?
+        return [] if leg.slope.zero?
         fluid = carriage.fluid
-        bubble = Hydraulics::Bubble.new(leg.bore_mm, fluid)
+        bubble = Hydraulics::Bubble.new(leg.bore_mm, fluid, slope: leg.slope)
         [
           item(place, "Eötvös number", "Eo = ρ g d² / σ; under #{Hydraulics::Bubble::ARREST} a slug does not rise",
             "#{n(fluid.density_kg_m3)} × #{n(GRAVITY_M_S2)} × (#{n(leg.bore_mm)} mm)² / #{n(fluid.tension_n_m)}",
             bubble.eotvos, ""),
-          item(place, "Rise of a slug by itself", "u = Fr √(g d), Viana et al. 2003",
-            "√(#{n(GRAVITY_M_S2)} × #{n(leg.bore_mm)} mm)", carriage.drift_mm_s, "mm/s"),
-          slug(carriage, place)
+          item(place, "Rise of a slug by itself", rise_formula(bubble),
+            "√(#{n(GRAVITY_M_S2)} × #{n(leg.bore_mm)} mm); sine of the slope #{n(leg.slope)}", carriage.drift_mm_s,
+            "mm/s"),
+          slug(carriage, place),
+          *enough(carriage, place)
         ]
+      end
+
+      def rise_formula(bubble)
+        return "u = Fr √(g d), Viana et al. 2003; sloping after Weber et al. 1986" unless bubble.uncertain?
+        "the slower of Viana et al. 2003 and Bretherton 1961; uncertain under Eo #{n(Hydraulics::Bubble::SURE)}"
+      end
+
+      # How much takes it past the leg, and how much is planned.
+      def enough(carriage, place)
+        return [] unless carriage.needed_ml.finite? && carriage.planned_ml.finite?
+        [item(place, "Fluid that takes the slug this far", "goes × mL a go; back in between by drift and by suction",
+          "#{n(carriage.back_mm)} mm back a go; #{n(carriage.planned_ml)} mL are planned", carriage.needed_ml, "mL")]
       end
 
       def slug(carriage, place)

@@ -20,11 +20,14 @@ module Sandbag
           to.height_mm - from.height_mm
         end
 
-        # Nobody measures a hose run closer.
-        def level?
-          rise_mm.abs <= Circuit::Heights::LEVEL_MM
+        # @return [Float] sine of its slope: 0 level, 1 upright
+        def slope
+          [rise_mm.abs / length_mm, 1.0].min
         end
       end
+
+      # The reservoir's level stands this far above the master's outlet where it is built on the master, mm. [default]
+      RESERVOIR_MM = 40.0
 
       # points: outwards; master: its outlet; pocket_ml: air that stays in the far end's cavity where its port is not at
       # the top, mL
@@ -72,6 +75,11 @@ module Sandbag
       # @return [Float] mm of head from the master's outlet down to the nipple
       def head_mm
         master.height_mm - points.last.height_mm
+      end
+
+      # @return [Float] mm that the reservoir's level stands above the master's outlet
+      def level_mm
+        remote? ? reservoir_mm - master_mm : RESERVOIR_MM
       end
 
       # @return [Array<Float>, nil] radius and depth of the cavity in mm, and its port's angle from the top
@@ -145,9 +153,13 @@ module Sandbag
       end
 
       def feed_low_mm
-        return if @feed_up || @sheet.value("reservoir", "mount") != "remote"
+        return if @feed_up || !remote?
         low = @sheet.value("reservoir", "feed_low")
         low if low && low < master_mm - Circuit::Heights::LEVEL_MM
+      end
+
+      def remote?
+        @sheet.value("reservoir", "mount") == "remote"
       end
 
       def feed_length_mm

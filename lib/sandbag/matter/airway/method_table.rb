@@ -5,22 +5,24 @@ module Sandbag
     # Every method that suits a circuit, judged on each way out, the best first (docs/physics.md 6). What is judged on
     # the worst of its ways.
     class MethodTable
-      RANKS = %w[suitable workable leaves_air].freeze
+      RANKS = %w[suitable workable leaves_air not_for].freeze
+      # How a line may stand: opened and filled again; full with air in it; full, for fresh fluid only.
+      LINES = {"dry" => "a dry line", "air" => "trapped air", "full" => "a full line"}.freeze
 
       # @param sheet [Circuit::Sheet]; given [Hash] of Way
       # @param tool [Boolean] the machine's own electronic tool with its procedure is on hand
       # @param gate [Hash, nil] row of abs_gate.yml that decides on this job
       # @param shelf [Array<String>, nil] ids of the tools on the shelf; nil where it is unknown
       # @param people [Integer] at hand
-      # @param schools [Hash] what the shop holds with; dry [Boolean] the circuit was opened
-      def initialize(sheet, tool: false, gate: nil, shelf: nil, people: 1, schools: {}, dry: false, **given)
+      # @param schools [Hash] what the shop holds with; line [String, nil] of LINES; nil where that is unknown
+      def initialize(sheet, tool: false, gate: nil, shelf: nil, people: 1, schools: {}, line: nil, **given)
         @sheet = sheet
         @tool = tool
         @gate = gate
         @shelf = shelf
         @people = people
         @schools = schools
-        @dry = dry
+        @line = line
         @given = given
         freeze
       end
@@ -47,27 +49,33 @@ module Sandbag
 
       # @return [Hash] ways: the profile of each far end; methods: what becomes of its air under each
       def to_h
-        ways = Way.all(@sheet, **@given)
-        leanings = Schools.leanings(@schools, @sheet.kind, dry: @dry)
-        judged = usable.map do |method|
-          Judged.new(method, ways.map { |way| MethodVerdict.new(way, method) }, leanings[method["id"]])
-        end
+        ways = ways_out
         {
           ways: ways.map { |way| way_view(way) },
-          methods: judged.sort_by.with_index { |each, index| [*rank(each), index] }.map { |each| row(each) },
+          methods: ranked(ways).map { |each| row(each) },
           barred: Tables.rows("bleed_methods").filter_map { |row| barred_view(row) },
           changes: MethodVerdict::CHANGES,
           offers: Supposition.offered(ways, @given)
         }
       end
 
+      # @return [Hash] row of bleed_methods.yml that stands first
+      def proposed
+        ranked(ways_out).first.method
+      end
+
       # @return [Array<Hash>] the figures that decide on a method, way by way, see Figures
       def figures(method)
-        Way.all(@sheet, **@given).flat_map { |way| Figures.new(way, MethodVerdict.new(way, method)).items }
+        ways_out.flat_map { |way| Figures.new(way, MethodVerdict.new(way, method)).items }
       end
 
       # @attr method [Hash]; verdicts [Array<MethodVerdict>] on each way; leaning [Integer] of the shop's schools
-      Judged = Struct.new(:method, :verdicts, :leaning) do
+      # @attr unfit [Boolean] it is not for this line, whatever becomes of the air
+      Judged = Struct.new(:method, :verdicts, :leaning, :unfit) do
+        def id
+          unfit ? "not_for" : worst.id
+        end
+
         def worst
           @worst ||= verdicts.max_by { |verdict| RANKS.index(verdict.id) }
         end
@@ -76,14 +84,35 @@ module Sandbag
 
       private
 
+      def ways_out
+        Way.all(@sheet, dry: @line == "dry", **@given)
+      end
+
+      def ranked(ways)
+        leanings = Schools.leanings(@schools, @sheet.kind, dry: @line == "dry")
+        judged = usable.map do |method|
+          leaning = leanings[method["id"]]
+          unfit = (method["unfit"] || []).include?(@line) && !leaning.positive?
+          Judged.new(method, ways.map { |way| MethodVerdict.new(way, method) }, leaning, unfit)
+        end
+        judged.sort_by.with_index { |each, index| [*rank(each), index] }
+      end
+
       # By what becomes of the air; then whole methods before aids, the machine's own tool where it is on hand, what is
-      # there before what is not, by the hands there are, by what the shop holds with, quick before slow.
+      # usual on this kind of circuit, what is there before what is not, by the hands there are, by what the shop holds
+      # with, quick before slow.
       def rank(judged)
         method = judged.method
         [
-          RANKS.index(judged.worst.id), method["aid"] ? 1 : 0, method["needs_tool"] ? 0 : 1, wanting(method).size,
-          (method["people"] > @people) ? 1 : 0, -judged.leaning, method["minutes"]
+          RANKS.index(judged.id), method["aid"] ? 1 : 0, method["needs_tool"] ? 0 : 1, usual?(method) ? 0 : 1,
+          wanting(method).size, (method["people"] > @people) ? 1 : 0, -judged.leaning, method["minutes"]
         ]
+      end
+
+      # What is usual on this kind of circuit, unless its tools are known not to be there.
+      def usual?(method)
+        return false if method["usual"].nil? || (@shelf && wanting(method).any?)
+        @sheet.suits?({"needs" => method["usual"]})
       end
 
       # @return [Array<String>] special tools that are not on the shelf; where the shelf is unknown, all of them
@@ -109,11 +138,12 @@ module Sandbag
           **method.slice("id", "label", "people", "minutes", "not_for", "cycle", "fails").transform_keys(&:to_sym),
           reverse: method["reverse"] == true,
           aid: method["aid"] == true,
-          verdict: worst.id,
+          verdict: judged.id,
           place: worst.place,
-          changes: worst.changes,
+          changes: judged.unfit ? [] : worst.changes,
           together: worst.together?,
-          why: why(worst),
+          rises_s: judged.verdicts.filter_map(&:rises_s).max,
+          why: judged.unfit ? "Not for #{LINES.fetch(@line)}: another way comes first." : why(worst),
           wanting: @shelf ? wanting(method).map { |tool| Tables.find("tools", tool)["label"] } : [],
           short_of_hands: method["people"] > @people,
           leaning: judged.leaning,
@@ -125,17 +155,46 @@ module Sandbag
       def why(verdict)
         return held_said(verdict) if verdict.held_by
         return pocket_said(verdict) if verdict.stuck.nil? && verdict.pocket?
-        each = verdict.stuck || verdict.carriages.max_by { |leg| leg.drift_mm_s - leg.flow_mm_s }
-        "#{each.leg.label}: #{STATES.fetch(each.state)}. Flow #{each.flow_mm_s.round} mm/s; #{rise_said(each)}."
+        each = verdict.stuck || slowest(verdict.carriages)
+        "#{each.leg.label}: #{state_said(verdict, each)}. Flow #{each.flow_mm_s.round} mm/s; #{rise_said(each)}."
+      end
+
+      # What rises by itself is waited for: that is said first.
+      def slowest(carriages)
+        rising = carriages.select { |each| each.state == "rises" }
+        return rising.max_by { |each| each.rises_s || 0.0 } if rising.any?
+        carriages.max_by { |each| each.drift_mm_s - each.flow_mm_s }
+      end
+
+      def state_said(verdict, carriage)
+        case carriage.state
+        when "rises" then "rises by itself to #{exit_said(carriage)} in #{Wording.duration(carriage.rises_s)}"
+        when "too_slow"
+          "carried only part of the way: that takes #{Said.ml(carriage.needed_ml)}, and " \
+            "#{Said.ml(carriage.planned_ml)} are planned#{strokes_said(verdict, carriage)}"
+        else STATES.fetch(carriage.state)
+        end
+      end
+
+      def strokes_said(verdict, carriage)
+        return unless verdict.by_strokes?
+        needed, planned = [carriage.needed_ml, carriage.planned_ml].map { |ml| (ml / verdict.drive.go_ml).ceil }
+        " (#{needed} strokes for #{planned})"
+      end
+
+      def exit_said(carriage)
+        return "the reservoir" if carriage.leg.feed
+        carriage.leg.rise_mm.negative? ? "the master's port" : "the raised hose"
       end
 
       def rise_said(carriage)
         return "a slug that fills this bore does not rise by itself" if carriage.drift_mm_s.zero?
-        "a slug rises by itself at #{format("%.1f", carriage.drift_mm_s)} mm/s"
+        said = "a slug rises by itself at #{format("%.1f", carriage.drift_mm_s)} mm/s"
+        carriage.uncertain? ? "#{said}, which is uncertain in this bore" : said
       end
 
       STATES = {
-        "carried" => "carried", "rises" => "rises by itself",
+        "carried" => "carried",
         "stalls" => "rises as fast as the fluid flows down, so it stays put",
         "comes_back" => "part of the way in one go, and back before the next",
         "stays" => "nothing moves it"
@@ -143,7 +202,7 @@ module Sandbag
 
       def held_said(verdict)
         "#{verdict.held_by.label} stands #{Said.mm(verdict.drive.rise_mm(verdict.held_by), 0)} above the master's " \
-          "outlet, the level in the reservoir #{Said.mm(Drive::RESERVOIR_MM, 0)}: nothing runs over it by itself."
+          "outlet, the level in the reservoir #{Said.mm(verdict.profile.level_mm, 0)}: nothing runs over it by itself."
       end
 
       def pocket_said(verdict)
@@ -152,7 +211,9 @@ module Sandbag
 
       def legs(verdict)
         verdict.carriages.map do |each|
-          {state: each.state, flow_mm_s: each.flow_mm_s, drift_mm_s: each.drift_mm_s}
+          {state: each.state, flow_mm_s: each.flow_mm_s, drift_mm_s: each.drift_mm_s, rises_s: each.rises_s,
+           needed_ml: (each.needed_ml if each.needed_ml.finite?),
+           planned_ml: (each.planned_ml if each.planned_ml.finite?)}.compact
         end
       end
 

@@ -5,27 +5,38 @@ module Sandbag
     # Whether one method carries the air of one way out: suitable, workable if something is changed first, or it leaves
     # air at a place; with the leg and the two speeds that decide it.
     class MethodVerdict
-      # What may be changed, and how the way is then. opening: a wider nipple; celsius: the fluid warmed.
+      # What may be changed, and how the way is then. opening: a wider nipple; celsius: the fluid warmed; longer: more
+      # fluid than is planned.
       # loop_down, turned: the loop tied down, the caliper turned with its port up. feed_up: the feed hose lifted.
       CHANGES = {
         "opening" => "the nipple opened 1/2 turn", "celsius" => "the fluid warmed to 20 °C",
-        "loop_down" => "the high loop pulled down and tied", "feed_up" => "the feed hose lifted straight and squeezed",
+        "longer" => "twice the planned fluid passed", "loop_down" => "the high loop pulled down and tied",
+        "feed_up" => "the feed hose lifted straight and squeezed",
         "turned" => "the caliper off, its port turned to the top"
       }.freeze
 
       # Air below this in a cavity is not spoken of, mL. [default]
       SMALL_ML = 0.01
 
-      attr_reader :carriages, :drive
+      attr_reader :carriages, :drive, :way
 
       # @param way [Way]; method [Hash] of bleed_methods.yml
       def initialize(way, method)
         @way = way
         @method = method
         @drive = way.drive(method)
-        @carriages = way.profile.legs.map do |leg|
-          Carriage.new(leg, @drive, way.fluid, reverse: method["reverse"] == true)
-        end.freeze
+        @reverse = method["reverse"] == true
+        @onward_s = Escape.new(way.profile, way.fluid, out: open_end?).to_h
+        @carriages = carried_along.freeze
+      end
+
+      def profile
+        way.profile
+      end
+
+      # Its fluid is moved by strokes of the lever.
+      def by_strokes?
+        @method.dig("drive", "by") == "stroke"
       end
 
       # @return [Float] mL/s while it moves
@@ -80,7 +91,33 @@ module Sandbag
         !clean? && single_changes.empty? && changes.any?
       end
 
+      # @return [Float, nil] s until the last air has risen out by itself, where some does
+      def rises_s
+        carriages.select { |each| each.state == "rises" }.filter_map(&:rises_s).max
+      end
+
       private
+
+      # The clear hose hangs above the master, and the nipple is open: air leaves there too.
+      def open_end?
+        @method.dig("drive", "by") == "rise"
+      end
+
+      # Along the flow, since what one leg needs is gone for the next. What stands in a feed hose is drawn before.
+      def carried_along
+        feed, lines = way.profile.legs.partition(&:feed)
+        spent_ml = 0.0
+        judged = (@reverse ? lines.reverse : lines).map do |leg|
+          carriage(leg, spent_ml).tap { |each| spent_ml = each.needed_ml if each.needed_ml.finite? }
+        end
+        feed.map { |leg| carriage(leg, 0.0) } + (@reverse ? judged.reverse : judged)
+      end
+
+      def carriage(leg, spent_ml)
+        planned_ml = [way.planned_ml(leg), drive.all_ml].min
+        Carriage.new(leg, drive, way.fluid, reverse: @reverse, planned_ml: planned_ml, spent_ml: spent_ml,
+          onward_s: @onward_s[leg])
+      end
 
       def judged
         return "suitable" if clean?

@@ -28,7 +28,7 @@ module Sandbag
         @service = service
         @reservoirs = reservoirs
         circuit = Circuit::Assembly.build(sheet)
-        @stroke_ml = circuit.master.volume_per_stroke_ml * (1 - LOSS)
+        @stroke_ml = circuit.volume_per_stroke_ml * (1 - LOSS)
         @master_ml = circuit.master.fluid_ml
         @circuit_ml = circuit.fluid_ml
         @line_ml = sheet.parts_of("line").zip(circuit.lines).to_h { |part, line| [part["id"], line.fluid_ml] }
@@ -36,6 +36,12 @@ module Sandbag
         @reservoir_total_ml = sheet.value("reservoir", "total")
         @points = plan_points.freeze
         freeze
+      end
+
+      # @param line [String, nil] id of one; nil where all of it goes through
+      # @return [Float] mL that go through it
+      def through_ml(line)
+        points.select { |point| line.nil? || behind(line).include?(point.id) }.sum(&:flush_ml)
       end
 
       # Two plans that ask for the same.
@@ -57,6 +63,12 @@ module Sandbag
       end
 
       private
+
+      # @return [Array<String>] points whose fluid comes through a line
+      def behind(line)
+        @sheet.far_ends.select { |part| path(part).include?(line) }
+          .flat_map { |part| Circuit::Places.of(@sheet).nipples(part).map(&:at) }
+      end
 
       def plan_points
         old_lines = @line_ml.dup

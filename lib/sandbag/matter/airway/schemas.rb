@@ -18,6 +18,8 @@ module Sandbag
           "opening" => String,
           **Circuit::SUITS,
           "not_for" => String,
+          "unfit?" => Array,
+          "usual?" => Array,
           "reverse?" => [TrueClass, FalseClass],
           "turned?" => [TrueClass, FalseClass],
           "needs_tool?" => [TrueClass, FalseClass],
@@ -28,7 +30,10 @@ module Sandbag
           "minutes" => Integer,
           "cycle" => Array,
           "fails" => Array,
-          "beats?" => Array,
+          "before?" => Array,
+          "beats" => Array,
+          "after?" => Array,
+          "slips?" => Array,
           "fittings?" => Array,
           "checks" => Array,
           "order?" => String,
@@ -41,8 +46,20 @@ module Sandbag
         "bleed_beats" => Tables::Schema.new({
           "label" => String,
           "how" => String,
-          "nipple?" => String
-        }),
+          "watch?" => String,
+          "ends?" => String,
+          "nipple?" => String,
+          "seconds?" => Integer,
+          "times?" => Integer,
+          "helper?" => [TrueClass, FalseClass],
+          "records?" => String,
+          "once?" => [TrueClass, FalseClass]
+        }) { |row| Schemas.bleed_beat(row) },
+        "bleed_slips" => Tables::Schema.new({
+          "label" => String,
+          "says" => String,
+          "wait?" => String
+        }) { |row| Tables.unknown("waits", [row["wait"]].compact) },
         "bleed_checks" => Tables::Schema.new({
           "at" => String,
           "label" => String,
@@ -78,9 +95,22 @@ module Sandbag
         unless drives.key?(row.dig("drive", "by")) && (drives[row.dig("drive", "by")] - row["drive"].keys).empty?
           return "has no such drive; known are #{drives.map { |by, wants| [by, *wants].join(" ") }.join(", ")}"
         end
-        Circuit::Kind.unknown(row) || Tables.unknown("tools", row["tools"]) ||
-          Tables.unknown("nipple_openings", [row["opening"]]) || Tables.unknown("bleed_beats", row["beats"] || []) ||
+        odd = (row["unfit"] || []) - MethodTable::LINES.keys
+        return "is unfit for #{odd.first}; known are #{MethodTable::LINES.keys.join(", ")}" if odd.any?
+        Circuit::Kind.unknown(row) || Circuit::Kind.unknown({"needs" => row["usual"] || []}) ||
+          Tables.unknown("tools", row["tools"]) ||
+          Tables.unknown("nipple_openings", [row["opening"]]) || Tables.unknown("bleed_slips", row["slips"] || []) ||
+          Tables.unknown("bleed_beats", row.values_at("before", "beats", "after").compact.flatten) ||
           Tables.unknown("bleed_checks", row["checks"]) || Tables.unknown("waits", [row["wait"]].compact)
+      end
+
+      RECORDS = %w[run topped_up].freeze
+
+      # @return [String, nil] what is wrong with a step of a bleed
+      def self.bleed_beat(row)
+        odd = [row["records"]].compact - RECORDS
+        return "records unknown #{odd.first}; known are #{RECORDS.join(", ")}" if odd.any?
+        "leaves the nipple #{row["nipple"]}; known are open, shut" unless [nil, "open", "shut"].include?(row["nipple"])
       end
 
       # @return [String, nil] what is wrong with what may be supposed

@@ -12,17 +12,23 @@ module Sandbag
 
       attr_reader :profile, :fluid, :stroke_ml
 
-      # celsius: of the fluid; opening: of nipple_openings.yml, nil as the method has it; loop_down, feed_up, turned,
-      # hose_raised [Boolean]; raised_mm, tilted_mm: see HeightProfile
-      attributes :sheet, :far_end, :celsius, :opening, :loop_down, :feed_up, :turned, :hose_raised, :raised_mm,
-        :tilted_mm
+      # How much more goes through where more is passed than is planned. [default]
+      LONGER = 2
 
-      def initialize(sheet:, far_end:, celsius: WARM_C, opening: nil, loop_down: false, feed_up: false, turned: false,
-        hose_raised: false, raised_mm: 0.0, tilted_mm: 0.0)
+      # celsius: of the fluid; opening: of nipple_openings.yml, nil as the method has it; dry [Boolean] the circuit was
+      # opened; longer [Boolean] twice the planned fluid goes through; loop_down, feed_up, turned, hose_raised
+      # [Boolean]; raised_mm, tilted_mm: see HeightProfile
+      attributes :sheet, :far_end, :celsius, :opening, :dry, :longer, :loop_down, :feed_up, :turned, :hose_raised,
+        :raised_mm, :tilted_mm
+
+      def initialize(sheet:, far_end:, celsius: WARM_C, opening: nil, dry: false, longer: false, loop_down: false,
+        feed_up: false, turned: false, hose_raised: false, raised_mm: 0.0, tilted_mm: 0.0)
         @sheet = sheet
         @far_end = far_end
         @celsius = Measures.finite("celsius", celsius)
         @opening = opening
+        @dry = dry
+        @longer = longer
         @loop_down = loop_down
         @feed_up = feed_up
         @turned = turned
@@ -32,7 +38,7 @@ module Sandbag
         @profile = HeightProfile.new(sheet, far_end, loop_down: loop_down, feed_up: feed_up, raised_mm: @raised_mm,
           tilted_mm: @tilted_mm)
         @fluid = Fluid::FlowingFluid.of(family, celsius: @celsius)
-        @stroke_ml = Circuit::Assembly.build(sheet).master.volume_per_stroke_ml
+        @stroke_ml = Circuit::Assembly.build(sheet).volume_per_stroke_ml
         @changed = {}
         freeze
       end
@@ -53,6 +59,7 @@ module Sandbag
         case change
         when "opening" then opening == "half"
         when "celsius" then celsius >= WARM_C
+        when "longer" then longer
         when "loop_down" then !profile.high_spot?
         when "feed_up" then !profile.sag?
         else turned || profile.pocket_ml.zero?
@@ -63,15 +70,25 @@ module Sandbag
         far_end["label"] || "Slave"
       end
 
+      # @param leg [HeightProfile::Leg]
+      # @return [Float] mL that are planned to go through it, by every point behind it
+      def planned_ml(leg)
+        (longer ? LONGER : 1) * plan.through_ml(leg.feed ? nil : leg.line)
+      end
+
       # @param method [Hash] of bleed_methods.yml
       # @return [Drive]
       def drive(method)
         wide = (opening && method["opening"] != "shut") ? opening : method["opening"]
         Drive.new(method, profile, fluid: fluid, opening: Tables.find("nipple_openings", wide),
-          stroke_ml: stroke_ml, hose_raised: hose_raised)
+          stroke_ml: stroke_ml, hose_raised: hose_raised, dry: dry)
       end
 
       private
+
+      def plan
+        sheet.made([:plan, dry]) { Plan.new(sheet, opened: dry) }
+      end
 
       # By the cap; what is not known is taken for glycol.
       def family

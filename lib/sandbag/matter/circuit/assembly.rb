@@ -14,7 +14,7 @@ module Sandbag
         fluid = Tables.find("fluids", sheet.value("fluid", "stamped"))
         Hydraulics::Circuit.new(
           kind: sheet.kind,
-          lever: lever(sheet), master: master(sheet),
+          **worked(sheet),
           lines: sheet.parts_of("line").map { |part| line(sheet, part) },
           calipers: sheet.parts_of("caliper").map { |part| caliper(sheet, part) },
           slave: sheet.parts_of("slave").map { |part| slave(sheet, part) }.first,
@@ -27,6 +27,14 @@ module Sandbag
 
       # Until the cap has been read: the lowest of the families, so that travel is not flattered.
       UNKNOWN_FLUID_MODULUS_MPA = Tables.rows("fluids").map { |row| row["bulk_modulus_mpa"] }.min
+
+      # A lever that cannot close the port moves no fluid.
+      def self.worked(sheet)
+        lever, master = lever(sheet), master(sheet)
+        return {lever: lever, master: master} if lever.stroke_mm > master.dead_stroke_mm
+        least = lever.travel_mm(master.dead_stroke_mm).ceil
+        raise Refusal.at("parts/lever/gap_to_grip", "the lever ends before the port is closed", "more than #{least} mm")
+      end
 
       def self.lever(sheet)
         plain = numbers(sheet, sheet.parts_of("lever").first)
@@ -75,7 +83,7 @@ module Sandbag
       def self.numbers(sheet, part)
         sheet.values(part).transform_values(&:value)
       end
-      private_class_method :assemble, :lever, :master, :line, :caliper, :slave, :vehicle, :numbers
+      private_class_method :assemble, :worked, :lever, :master, :line, :caliper, :slave, :vehicle, :numbers
     end
   end
 end

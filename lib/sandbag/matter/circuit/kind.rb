@@ -9,9 +9,10 @@ module Sandbag
       #   of cylinders.yml; hoses [Array<String>] kinds of hose it takes; caliper [String, nil] the build that its
       #   calipers have whatever is written down; fluid [String] the usual one; fluid_months [Integer] between full
       #   changes; firm_n [Float] of one firm pull by this limb; hold_n [Float] of the steady pull of a hold test;
-      #   pump_limit_mm [Float] that the fifth pull may differ from the first; air_share [Float] of the limits of air
+      #   most_n [Float] that no hand, finger or foot exceeds; pump_limit_mm [Float] that the fifth pull may differ from
+      #   the first; air_share [Float] of the limits of air
       attr_reader :id, :label, :far_end, :safety, :outlet, :control, :like, :cylinders, :hoses, :caliper, :fluid,
-        :fluid_months, :firm_n, :hold_n, :pump_limit_mm, :air_share, :words
+        :fluid_months, :firm_n, :hold_n, :most_n, :pump_limit_mm, :air_share, :words
 
       # @return [Array<Kind>]
       def self.all
@@ -30,7 +31,7 @@ module Sandbag
         @id, @label, @far_end, @safety, @outlet = row.values_at(*%w[id label far_end safety outlet])
         @like, @cylinders, @hoses, @caliper = row.values_at(*%w[like cylinders hoses caliper])
         @fluid, @fluid_months, @air_share = row.values_at(*%w[fluid fluid_months air_share])
-        @firm_n, @hold_n, @pump_limit_mm = row.values_at(*%w[firm hold pump_limit]).map(&:to_f)
+        @firm_n, @hold_n, @most_n, @pump_limit_mm = row.values_at(*%w[firm hold most pump_limit]).map(&:to_f)
         control = Tables.find("controls", row["control"])
         @control = control.except("has").freeze
         @sole = row.fetch("sole", false)

@@ -23,6 +23,7 @@ module Sandbag
           "fluid_months" => Integer,
           "firm" => Numeric,
           "hold" => Numeric,
+          "most" => Numeric,
           "pump_limit" => Numeric,
           "air_share" => Numeric
         }) { |row| Schemas.kind(row) },

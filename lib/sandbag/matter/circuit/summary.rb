@@ -24,7 +24,7 @@ module Sandbag
           force_ratio: @circuit.force_ratio,
           volume_ratio: @circuit.volume_ratio,
           fluid_ml: @circuit.fluid_ml,
-          stroke_ml: @circuit.master.volume_per_stroke_ml,
+          stroke_ml: @circuit.volume_per_stroke_ml,
           fluid_age_years: age_years,
           fluid_look: Fluid::Age.look(age_years),
           fluid_said: Fluid::Age::SAID.fetch(Fluid::Age.look(age_years)),

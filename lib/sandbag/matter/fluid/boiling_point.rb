@@ -21,6 +21,18 @@ module Sandbag
         wet + (dry - wet) * (Math.exp(-FALL * water) - k) / (1 - k)
       end
 
+      # How the boiling point of water and of wet fluid rises with pressure: 1/T = 1/T0 − (R/L) ln(p/p0), in K, with the
+      # gas constant and the heat of vaporisation of water, J/(mol K) and J/mol.
+      KELVIN, GAS, VAPORISING = 273.15, 8.314, 40_700.0
+
+      # @param outside_c [Float] °C at which it boils in the open; pressure_mpa [Float] gauge, that it is under
+      # @return [Float] °C
+      def self.under_c(outside_c, pressure_mpa)
+        return outside_c unless outside_c.finite?
+        raised = GAS / VAPORISING * Math.log((pressure_mpa + ATMOSPHERE_MPA) / ATMOSPHERE_MPA)
+        1 / (1 / (outside_c + KELVIN) - raised) - KELVIN
+      end
+
       # @return [Array<Hash>] water, boils_c, from none to as much as the estimate ever says
       def self.curve(fluid)
         (0..(WaterEstimate::MOST_PERCENT * 4).to_i).map do |quarter|

@@ -20,9 +20,10 @@ module Sandbag
           "tension" => Numeric
         }),
         "viscosity_factors" => Tables::Schema.new({
+          "family?" => String,
           "celsius" => Numeric,
           "factor" => Numeric
-        }),
+        }) { |row| "is for unknown #{row["family"]}" if row["family"] && !FAMILIES.include?(row["family"]) },
         "fluid_colours" => Tables::Schema.new({
           "label" => String,
           "fresh" => [TrueClass, FalseClass]

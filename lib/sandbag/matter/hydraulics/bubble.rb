@@ -2,11 +2,14 @@
 
 module Sandbag
   module Hydraulics
-    # Air in a line: whether a bubble that fills the bore rises by itself, and how fast; and how fast a small one does
-    # (docs/physics.md 6).
+    # Air in a line: whether a bubble that fills the bore rises by itself, and how fast, upright or in a sloping line;
+    # and how fast a small one does (docs/physics.md 6).
     class Bubble
       # Below this Eötvös number a slug stays where it is (Bretherton 1961).
       ARREST = 3.37
+      # Up to this Eötvös number the universal correlation is no measure: Bretherton's film counts where it is slower,
+      # and the result is uncertain. [estimate]
+      SURE = 6.0
       # The nose of a slug runs ahead of the mean flow by this.
       NOSE = 1.2
 
@@ -15,9 +18,17 @@ module Sandbag
       B = [31.08, 29.868, -1.96, -0.49].freeze
       C = [-1.45, 24.867, -9.93, -0.094].freeze
 
-      # @param bore_mm [Float]; fluid [FlowingFluid]
-      def initialize(bore_mm, fluid)
+      # Bretherton 1961, just above arrest: Eo / 4 − 0.842 = 1.25 Ca^(2/9) + 2.24 Ca^(1/3), Ca = μ u / σ.
+      FILM, FILM_FIRST, FILM_SECOND = ARREST / 4, 1.25, 2.24
+
+      # A sloping line, Weber et al. 1986: upright speed × (s + 1.37 Fr^(−1/3) s (1 − s)), s the sine of the slope; no
+      # more than this times the upright speed.
+      WEBER, STEEPEST = 1.37, 1.5
+
+      # @param bore_mm [Float]; fluid [FlowingFluid]; slope [Float] sine of the slope, 0 level and 1 upright
+      def initialize(bore_mm, fluid, slope: 1.0)
         @bore_m = Measures.finite("bore", bore_mm) / 1000
+        @slope = Measures.finite("slope", slope).abs.clamp(0.0, 1.0)
         @fluid = fluid
         freeze
       end
@@ -31,10 +42,21 @@ module Sandbag
         eotvos < ARREST
       end
 
-      # @return [Float] mm/s at which a slug that fills the bore rises by itself; 0 where it is arrested
+      # The speed is uncertain: just above arrest the sources differ by more than ten times.
+      def uncertain?
+        !arrested? && eotvos < SURE
+      end
+
+      # @return [Float] mm/s at which a slug that fills the bore rises by itself along the line; 0 where it is arrested
+      #   or the line is level
       def drift_mm_s
-        return 0.0 if arrested?
-        1000 * froude * Math.sqrt(GRAVITY_M_S2 * @bore_m)
+        return 0.0 if arrested? || @slope.zero?
+        uncertain? ? [by_correlation_mm_s, by_film_mm_s].min : by_correlation_mm_s
+      end
+
+      # @return [Float] mm/s by the universal correlation alone
+      def by_correlation_mm_s
+        1000 * froude * Math.sqrt(GRAVITY_M_S2 * @bore_m) * leaning
       end
 
       # @param diameter_mm [Float] under a third of the bore
@@ -45,6 +67,20 @@ module Sandbag
       end
 
       private
+
+      # @return [Float] mm/s by Bretherton's film
+      def by_film_mm_s
+        wanted = eotvos / 4 - FILM
+        capillary = Bisection.find(0.0, 1.0) do |number|
+          FILM_FIRST * number**(2.0 / 9) + FILM_SECOND * number**(1.0 / 3) > wanted
+        end
+        1000 * capillary * @fluid.tension_n_m / @fluid.viscosity_pa_s * leaning
+      end
+
+      # @return [Float] the speed along a sloping line over that in an upright one
+      def leaning
+        [@slope + WEBER * froude**(-1.0 / 3) * @slope * (1 - @slope), STEEPEST].min
+      end
 
       def froude
         first, second, third = [A, B, C].map { |coefficients| curve(eotvos, *coefficients) }

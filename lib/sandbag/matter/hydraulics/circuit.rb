@@ -84,6 +84,17 @@ module Sandbag
         master.finger_force_n(pressure_mpa, lever)
       end
 
+      # @return [Float] mm of piston travel in a full stroke: what the cylinder has, or what the lever can make of it
+      def full_stroke_mm
+        [master.stroke_mm, lever.stroke_mm].min
+      end
+
+      # Volume of one full stroke (docs/physics.md 6).
+      # @return [Float] mL
+      def volume_per_stroke_ml
+        master.swept_ml(full_stroke_mm)
+      end
+
       # @return [Float] mm of piston travel that holds a pressure
       def stroke_mm(pressure_mpa, air_ml: 0)
         master.stroke_for_mm(budget.volume_ml(pressure_mpa, air_ml: air_ml))

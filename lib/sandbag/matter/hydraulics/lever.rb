@@ -21,6 +21,11 @@ module Sandbag
         gap_to_grip_mm - safe_gap_mm
       end
 
+      # @return [Float] mm that the piston goes when the lever is pulled to the grip, or the pedal to its stop
+      def stroke_mm
+        (gap_to_grip_mm - free_play_mm) / ratio
+      end
+
       # @return [Float] mm at the finger for a piston stroke, free play included
       def travel_mm(stroke_mm)
         free_play_mm + ratio * stroke_mm

@@ -29,10 +29,11 @@ module Sandbag
         dead_stroke_mm + 1000 * volume_ml / area_mm2
       end
 
-      # Volume of one full stroke (docs/physics.md 6).
+      # Volume that a stroke moves once the port is closed.
+      # @param full_mm [Float] of piston travel
       # @return [Float] mL
-      def volume_per_stroke_ml
-        area_mm2 * (stroke_mm - dead_stroke_mm) / 1000
+      def swept_ml(full_mm = stroke_mm)
+        area_mm2 * [full_mm - dead_stroke_mm, 0.0].max / 1000
       end
 
       # Fluid standing in the bore.

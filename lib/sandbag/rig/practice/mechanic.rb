@@ -16,6 +16,8 @@ module Sandbag
       HELD, SMALL = 0.5, 0.4
       # Topped up when less than this share is left above the port; drawn down, while it is pushed from below, to this.
       LOW = 0.4
+      # Times what the verdict says that air takes to rise, until it is out by the port. [default]
+      RISES = 1.2
       # Share of the reservoir that is pushed in before it is drawn down again.
       PIECE = 0.5
       # How long a vacuum is kept, and how often the level is looked at meanwhile, s; what a syringe gives before it is,
@@ -46,9 +48,9 @@ module Sandbag
         @most = most
         @way = Tables.find("practice_ways", way) ||
           raise(Refusal.at("way", "no hand here bleeds by “#{way}”", Mechanic.ways.join(", ")))
-        method = Tables.find("bleed_methods", way)
-        @drive = method["drive"]
-        @turns = Tables.find("nipple_openings", method["opening"])["turns"]
+        @method = Tables.find("bleed_methods", way)
+        @drive = @method["drive"]
+        @turns = Tables.find("nipple_openings", @method["opening"])["turns"]
         @cycle = @way["cycle"].to_sym
         @full_ml = rig.reservoir_full_ml
       end
@@ -77,6 +79,7 @@ module Sandbag
           clean = (@rig.air_out_ml - out > 1e-6) ? 0 : clean + 1
           break if clean >= CLEAN.fetch(@cycle) && through >= wanted && @rig.fresh_at(id) >= @fresh
         end
+        let_rise(id)
       end
 
       # Hold, open, close, let go; pumped up first where the way says so.
@@ -93,6 +96,12 @@ module Sandbag
       end
 
       private
+
+      # Where the verdict says that air rises out by itself, that is waited for with every nipple shut.
+      def let_rise(id)
+        rises_s = Airway::MethodVerdict.new(@rig.plumbing.find(id).way, @method).rises_s
+        act("wait", "s" => [rises_s * RISES, Airway::Carriage::LONGEST_S].min) if rises_s
+      end
 
       def farthest_first(&)
         @rig.plumbing.paths.sort_by { |path| -path.length_mm }.map(&:id).each(&)

@@ -47,6 +47,11 @@ module Sandbag
         [fluid, air]
       end
 
+      # Fluid stands in it.
+      def wet?
+        @pieces.any? { |air, _| !air }
+      end
+
       # @return [Float] 0 where old fluid comes, 1 where fresh does
       def fresh
         return 1.0 unless @old

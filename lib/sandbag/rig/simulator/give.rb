@@ -30,6 +30,19 @@ module Sandbag
         @slave ? [pressure, @slave.release_pressure_mpa].min : pressure
       end
 
+      # @param excess_ml [Float] that has to be taken
+      # @return [Float] mL of it that are under pressure: what fills the gap behind the pads is not
+      def pressed_ml(excess_ml)
+        [excess_ml - @gap_ml - knocked_back_ml, 0.0].max
+      end
+
+      # @return [Float] MPa by which a millilitre less changes the pressure
+      def stiffness_mpa_ml(pressure, gas_ml)
+        return 0.0 if @slave && pressure >= @slave.release_pressure_mpa
+        early = @early_ml / EARLY_MPA * Math.exp(-pressure / EARLY_MPA)
+        1 / (@stiffness_ml_mpa + gas_ml * ATMOSPHERE_MPA / (pressure + ATMOSPHERE_MPA)**2 + early)
+      end
+
       # @return [Float] mm that a clutch's slave stands out; 0 on a brake
       def lift_mm(excess_ml, gas_ml)
         return 0.0 unless @slave

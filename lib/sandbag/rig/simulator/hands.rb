@@ -48,7 +48,7 @@ module Sandbag
 
       # @return [Integer] of so many seconds, for what takes at least one
       def steps_in(seconds)
-        [(seconds / STEP_S).round, 1].max
+        [(seconds / @rig.step_s).round, 1].max
       end
 
       # @yield [Integer, Integer] step and steps, before each
@@ -68,9 +68,13 @@ module Sandbag
         @rig.stroked if stroke
       end
 
+      # In no further than the hand is strong.
       def lever(to_mm, seconds, **held)
         from = @rig.lever_mm
-        over(seconds, **held) { |step, steps| @rig.lever_mm = from + (to_mm - from) * step / steps }
+        over(seconds, **held) do |step, steps|
+          wanted = from + (to_mm - from) * step / steps
+          @rig.lever_mm = wanted if wanted < @rig.lever_mm || @rig.force_n < @rig.most_n
+        end
       end
 
       def do_wait(_end, _what, seconds)
@@ -78,7 +82,7 @@ module Sandbag
       end
 
       def let_pass(seconds, **held)
-        (seconds / STEP_S).round.times { @rig.advance(**held) }
+        (seconds / @rig.step_s).round.times { @rig.advance(**held) }
       end
 
       def do_nipple(index, _what, turns)

@@ -43,6 +43,16 @@ module Sandbag
         give.pressure_mpa(excess_ml, gas_ml)
       end
 
+      # @return [Float] mL that are under pressure
+      def pressed_ml
+        give.pressed_ml(excess_ml)
+      end
+
+      # @return [Float] MPa by which a millilitre less changes the pressure
+      def stiffness_mpa_ml(pressure)
+        give.stiffness_mpa_ml(pressure, gas_ml)
+      end
+
       # @return [Float] mL of air and steam, as they would be outside
       def gas_ml
         air.ml + heat.steam_ml
@@ -98,15 +108,13 @@ module Sandbag
 
       # Out of the line, to where nobody gets it back.
       def leak(ml)
-        @sealed_ml -= ml
-        @leaked_ml += ml
+        @leaked_ml += out_of_sealed(ml)
       end
 
       # Past the cup or by the port into the reservoir.
       # @return [Boolean] it ran over
       def to_reservoir(ml)
-        @sealed_ml -= ml
-        reservoir.take(ml)
+        reservoir.take(out_of_sealed(ml))
       end
 
       # Out of the reservoir into the line.
@@ -132,6 +140,11 @@ module Sandbag
       end
 
       private
+
+      # @return [Float] mL: no more than there is
+      def out_of_sealed(ml)
+        [ml, sealed_ml].min.tap { |fluid| @sealed_ml -= fluid }
+      end
 
       def part
         @master = master.dup

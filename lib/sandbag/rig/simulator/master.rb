@@ -13,9 +13,9 @@ module Sandbag
         @lever_mm = 0.0
       end
 
-      # @return [Float] mm at the finger, all the way
+      # @return [Float] mm at the finger, all the way: until the cylinder, or the lever at the grip, is at its end
       def travel_mm
-        @circuit.lever.travel_mm(@circuit.master.stroke_mm)
+        @circuit.lever.travel_mm(@circuit.full_stroke_mm)
       end
 
       # @return [Float] mm that the piston stands in

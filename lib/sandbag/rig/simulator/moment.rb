@@ -2,22 +2,23 @@
 
 module Sandbag
   module Rig
-    # What happens in a simulated circuit in a fiftieth of a second (docs/physics.md 3, 6): heat, pistons, fluid through
+    # What happens in a simulated circuit in a step of time (docs/physics.md 3, 6): heat, pistons, fluid through
     # every nipple, leak, cup and port, and the air with it. It moves what the Ledger holds.
     class Moment
       STEP_S = 0.02
       # Air that an open port, or an open nipple under a hose that hangs above the master, lets up a second, mL.
       # [default]
       PORT_ML_S = 0.5
-      # What the main cup's lip stands before it lets fluid past while the piston comes back, and what seals roll back
-      # with, MPa. Where the line gives less than the piston wants, the rest comes past the cup out of the reservoir.
-      # [default]
-      SUCTION_MPA, ROLLBACK_MPA = 0.01, 0.02
+      # What seals roll back with, MPa. [default]
+      ROLLBACK_MPA = 0.02
+      # Where the line gives less than the piston wants, the rest comes past the cup out of the reservoir.
+      SUCTION_MPA = Airway::Drive::SUCTION_MPA
       # A hand at a syringe presses no harder, MPa. [default]
       SYRINGE_MPA = 0.3
 
-      # @param ledger [Ledger]; faults [Faults]; watch [Watch] that slips are told to
-      def initialize(ledger, faults, watch)
+      # @param ledger [Ledger]; faults [Faults]; watch [Watch] that slips are told to; step_s [Float] that passes
+      def initialize(ledger, faults, watch, step_s: STEP_S)
+        @step_s = step_s
         @ledger = ledger
         @faults = faults
         @watch = watch
@@ -43,13 +44,13 @@ module Sandbag
         tapped: false, frothed: false)
         @seconds = seconds
         @moved_ml.fill(0.0)
-        @ledger.heat.pass(STEP_S, **warmth) if warmth
+        @ledger.heat.pass(@step_s, **warmth) if warmth
         out_at_joint if cracked
         out_of_unit if cycled
         take_up
         pressure = @ledger.pressure_mpa
         home(*homed) if homed
-        pushed ? push_in(*pushed) : flow_out(pressure, vacuum_mpa)
+        pushed ? push_in(*pushed) : flow_out(vacuum_mpa)
         leak(pressure)
         pass_cup(pressure)
         draw_in
@@ -100,13 +101,23 @@ module Sandbag
       end
 
       # Through every open nipple, as hard as pressure, head and vacuum push it.
-      def flow_out(pressure, vacuum_mpa)
+      def flow_out(vacuum_mpa)
         ends.each_with_index do |far, index|
           next unless far.open?
           let_air_up_hose(index) if far.hung?
-          driven_ml = (pressure + drawing_mpa(far, index, vacuum_mpa)) / resistance(far) * STEP_S
-          @moved_ml[index] += expel(index, [driven_ml, available_ml(pressure, vacuum_mpa)].min)
+          @moved_ml[index] += expel(index, [driven_ml(far, index, vacuum_mpa), available_ml(vacuum_mpa)].min)
         end
+      end
+
+      # The pressure falls as it flows: what flows in a step is what the pressure at its end drives.
+      # @return [Float] mL
+      def driven_ml(far, index, vacuum_mpa)
+        pressure = @ledger.pressure_mpa
+        driving = pressure + drawing_mpa(far, index, vacuum_mpa)
+        return 0.0 unless driving.positive?
+        softening = pressure.positive? ? @ledger.stiffness_mpa_ml(pressure) * @step_s : 0.0
+        kinetic = @ledger.plumbing.kinetic(far.path, far.turns)
+        Hydraulics::Flow.quadratic(driving, resistance(far) + softening, kinetic) * @step_s
       end
 
       # What head and vacuum add; nothing where the hose's end hangs above the master.
@@ -115,10 +126,12 @@ module Sandbag
         [vacuum_mpa + (port_open? ? head_mpa(index) : 0.0), 0.0].max
       end
 
-      # From the master down to the hose's end, less what air takes off it; below nothing where it has to climb first.
+      # From the reservoir's level down to the hose's end, less what air takes off it; an empty hose adds nothing. Below
+      # nothing where it has to climb first.
       def head_mpa(index)
         path = ends[index].path
-        column_mm = path.head_mm + Airway::Drive::JAR_MM - @ledger.air.head_lost_mm(index, path)
+        hose_mm = ends[index].hose.wet? ? Airway::Drive::JAR_MM : 0.0
+        column_mm = path.head_mm + hose_mm - @ledger.air.head_lost_mm(index, path)
         Hydraulics::Flow.head_mpa(column_mm, @ledger.plumbing.fluid)
       end
 
@@ -126,7 +139,7 @@ module Sandbag
       # reservoir.
       def let_air_up_hose(index)
         far = ends[index]
-        most = port_open? ? PORT_ML_S * STEP_S : [PORT_ML_S * STEP_S, @ledger.jar_ml].min
+        most = port_open? ? PORT_ML_S * @step_s : [PORT_ML_S * @step_s, @ledger.jar_ml].min
         up = @ledger.air.leave(index, far.path.length_mm, most, far.path.pocket_ml)
         return unless up.positive?
         fluid, = far.hose.give(up, skip_air: true)
@@ -135,10 +148,12 @@ module Sandbag
         far.hose.take(0.0, up)
       end
 
-      # No more than is under pressure, or than the reservoir has above its port; a vacuum draws air when that is empty.
-      def available_ml(pressure, vacuum_mpa)
-        under = [@ledger.excess_ml, 0.0].max
-        return under if pressure.positive? || !port_open?
+      # No more than is under pressure, or than the reservoir has above its port; a vacuum draws what fills the gap too,
+      # and air when the reservoir is empty.
+      def available_ml(vacuum_mpa)
+        pressed = @ledger.pressed_ml
+        return pressed if pressed.positive?
+        return vacuum_mpa.positive? ? [@ledger.excess_ml, 0.0].max : 0.0 unless port_open?
         vacuum_mpa.positive? ? @ledger.sealed_ml : @ledger.reservoir.ml
       end
 
@@ -149,8 +164,8 @@ module Sandbag
 
       def leak(pressure)
         return unless pressure.positive?
-        @ledger.leak(@faults.leak_ml_s_mpa * pressure * STEP_S)
-        back(@faults.bypass_ml_s_mpa * pressure * STEP_S)
+        @ledger.leak(@faults.leak_ml_s_mpa * pressure * @step_s)
+        back(@faults.bypass_ml_s_mpa * pressure * @step_s)
       end
 
       # Into the reservoir; more than it holds runs over.
@@ -163,7 +178,7 @@ module Sandbag
       def pass_cup(pressure)
         freed = @swept_before_ml - @ledger.master.swept_ml
         return unless freed.positive? && ends.none?(&:draws?)
-        given = (pressure + SUCTION_MPA) / @ledger.plumbing.return_resistance(shut: @faults.hose_shut) * STEP_S
+        given = (pressure + SUCTION_MPA) / @ledger.plumbing.return_resistance(shut: @faults.hose_shut) * @step_s
         @ledger.from_reservoir([freed - given, 0.0].max)
       end
 
@@ -181,7 +196,7 @@ module Sandbag
       def draw_back(index, missing)
         far = ends[index]
         return 0.0 unless far.draws?
-        came = missing.clamp(0.0, suction_mpa(far, index) / resistance(far) * STEP_S)
+        came = missing.clamp(0.0, suction_mpa(far, index) / resistance(far) * @step_s)
         return 0.0 unless came.positive?
         fluid, drawn = far.draw_back(came, @ledger.jar_ml)
         @ledger.from_jar(fluid)
@@ -212,25 +227,25 @@ module Sandbag
         over = @ledger.excess_ml
         return unless over > 1e-12
         resistance = @ledger.plumbing.vent_resistance(shut: @faults.hose_shut)
-        back([over, (pressure + ROLLBACK_MPA) / resistance * STEP_S].min)
+        back([over, (pressure + ROLLBACK_MPA) / resistance * @step_s].min)
       end
 
       # What is over goes, as what runs back by the port does; air at the master first.
       def out_at_joint
         over = [@ledger.excess_ml, 0.0].max
-        out = ((@ledger.pressure_mpa + ROLLBACK_MPA) / @ledger.plumbing.joint_resistance * STEP_S).clamp(0.0, over)
+        out = ((@ledger.pressure_mpa + ROLLBACK_MPA) / @ledger.plumbing.joint_resistance * @step_s).clamp(0.0, over)
         @ledger.leak(out - @ledger.air.rise_out(out))
       end
 
       def out_of_unit
-        given = @ledger.unit.cycle(STEP_S)
+        given = @ledger.unit.cycle(@step_s)
         @ledger.from_unit(given)
         @ledger.air.enter(given, 0, @ledger.unit.at_mm) if given.positive?
       end
 
       def move_air(tapped, frothed)
         @ledger.air.settle unless frothed
-        @ledger.air.move(@ledger.plumbing.paths, flows, tapped: tapped, seconds: STEP_S)
+        @ledger.air.move(@ledger.plumbing.paths, flows, tapped: tapped, seconds: @step_s)
       end
 
       # @return [Array<Float>] mL/s outward on each way: what left by its nipple, and its share of what far ends took
@@ -238,12 +253,12 @@ module Sandbag
         excess = @ledger.excess_ml
         taken = (excess - @excess_before_ml) / ends.size
         @excess_before_ml = excess
-        @moved_ml.map { |ml| (ml + taken) / STEP_S }
+        @moved_ml.map { |ml| (ml + taken) / @step_s }
       end
 
       # Air under the open port goes up into the reservoir; fluid comes down in its place.
       def let_air_up
-        room = @ledger.reservoir.ml.clamp(0.0, PORT_ML_S * STEP_S)
+        room = @ledger.reservoir.ml.clamp(0.0, PORT_ML_S * @step_s)
         @ledger.from_reservoir(@ledger.air.rise_out(room))
       end
     end

@@ -12,8 +12,9 @@ module Sandbag
 
       # One way out, to a far end.
       # @attr id [String]; label [String]; legs [Array<Leg>] outwards; length_mm [Float]; head_mm [Float] from the
-      #   master down to the nipple; pocket_ml [Float] of air that its cavity keeps
-      Path = Struct.new(:id, :label, :legs, :length_mm, :head_mm, :pocket_ml, keyword_init: true) do
+      #   reservoir's level down to the nipple; pocket_ml [Float] of air that its cavity keeps; way
+      #   [Airway::Way] as it is judged
+      Path = Struct.new(:id, :label, :legs, :length_mm, :head_mm, :pocket_ml, :way, keyword_init: true) do
         # @return [Float] mL that its lines hold
         def volume_ml
           legs.sum { |leg| leg.area_mm2 * (leg.to_mm - leg.from_mm) / 1000 }
@@ -37,6 +38,7 @@ module Sandbag
         @fluid = ways.first.fluid
         @paths = ways.map { |way| path(way) }.freeze
         @lines = paths.to_h { |path| [path.id, Hydraulics::Flow.resistance_mpa_s_ml(segments(path), fluid)] }.freeze
+        @quick = paths.to_h { |path| [path.id, Hydraulics::Flow.kinetic_mpa_s2_ml2(segments(path), fluid)] }.freeze
         @back = 1 / @lines.values.sum { |each| 1 / each }
         @port = Hydraulics::Flow.resistance_mpa_s_ml([PORT], fluid)
         freeze
@@ -66,8 +68,12 @@ module Sandbag
       # @return [Float] MPa for each mL/s, through the way and its nipple; infinite where it is shut
       def resistance(path, turns, shut: false)
         return Float::INFINITY unless turns.positive?
-        nipple = Hydraulics::Flow::Segment.new(Airway::Drive::NIPPLE_MM, nipple_mm(turns))
-        @lines.fetch(path.id) * (shut ? SHUT : 1) + Hydraulics::Flow.resistance_mpa_s_ml([nipple], fluid)
+        @lines.fetch(path.id) * (shut ? SHUT : 1) + Hydraulics::Flow.resistance_mpa_s_ml([nipple(turns)], fluid)
+      end
+
+      # @return [Float] MPa for each (mL/s)², of the way and its nipple
+      def kinetic(path, turns)
+        @quick.fetch(path.id) + Hydraulics::Flow.kinetic_mpa_s2_ml2([nipple(turns)], fluid)
       end
 
       # @return [Float] MPa for each mL/s out by the master's outlet, its joint cracked
@@ -101,8 +107,15 @@ module Sandbag
         end
       end
 
+      # A line is one, whatever it climbs and falls.
       def segments(path)
-        path.legs.map { |leg| Hydraulics::Flow::Segment.new(leg.to_mm - leg.from_mm, leg.bore_mm) }
+        path.legs.chunk_while { |one, other| one.line == other.line }.map do |legs|
+          Hydraulics::Flow::Segment.new(legs.last.to_mm - legs.first.from_mm, legs.first.bore_mm)
+        end
+      end
+
+      def nipple(turns)
+        Hydraulics::Flow::Segment.new(Airway::Drive::NIPPLE_MM, nipple_mm(turns))
       end
 
       # As wide as the table has it, and in proportion between; no wider than its widest.
@@ -119,15 +132,16 @@ module Sandbag
         start = outward.first.from.at_mm
         legs = outward.map { |leg| leg_of(leg, start, way.fluid) }
         Path.new(id: way.far_end["id"], label: way.end_label, legs: legs.freeze, length_mm: legs.last.to_mm,
-          head_mm: way.profile.head_mm, pocket_ml: way.turned ? 0.0 : way.profile.pocket_ml).freeze
+          head_mm: way.profile.head_mm + way.profile.level_mm, pocket_ml: way.turned ? 0.0 : way.profile.pocket_ml,
+          way: way).freeze
       end
 
       def leg_of(leg, start, fluid)
-        rise = leg.level? ? 0 : (leg.rise_mm <=> 0)
+        rise = leg.rise_mm <=> 0
         Leg.new(line: leg.line, from_mm: leg.from.at_mm - start, to_mm: leg.to.at_mm - start,
           from_height_mm: leg.from.height_mm, to_height_mm: leg.to.height_mm,
           area_mm2: Hydraulics::Geometry.area_mm2(leg.bore_mm), bore_mm: leg.bore_mm, rise: rise,
-          drift_mm_s: rise.zero? ? 0.0 : Hydraulics::Bubble.new(leg.bore_mm, fluid).drift_mm_s).freeze
+          drift_mm_s: Hydraulics::Bubble.new(leg.bore_mm, fluid, slope: leg.slope).drift_mm_s).freeze
       end
     end
   end

@@ -5,7 +5,7 @@ require "forwardable"
 module Sandbag
   module Rig
     # A simulated circuit that runs: lever, nipples, reservoir and tools are worked (Hands), fluid and air move by the
-    # formulas of hydraulics and of the bleed (docs/physics.md 3, 6), a fiftieth of a second at a time (Moment), in what
+    # formulas of hydraulics and of the bleed (docs/physics.md 3, 6), a step of time after the other (Moment), in what
     # the Ledger holds. Nothing here is chance: the same actions give the same circuit.
     class Simulation
       extend Forwardable
@@ -20,13 +20,16 @@ module Sandbag
       # openings: how often a nipple was opened; events [Array<Watch::Event>] slips, in the order they were made
       def_delegators :@watch, :events, :openings
 
-      attr_reader :faults, :celsius, :seconds, :placed
+      # step_s: in steps of which time passes
+      attr_reader :faults, :celsius, :seconds, :placed, :step_s
 
       # @param sheet [Circuit::Sheet]; air [Array<Slug>]; faults [Faults]; celsius [Float] of the fluid
       # @param reservoir [Float] share of it that is filled; old [Boolean] the fluid below it has to be renewed
       # @param water [Float] % in the fluid below it; unit_ml [Float] of air behind the valves of an ABS unit
+      # @param step_s [Float] in steps of which time passes
       def initialize(sheet, air: [], faults: Faults.new, celsius: Airway::Way::WARM_C, reservoir: 1.0, old: false,
-        water: 0.0, unit_ml: 0.0)
+        water: 0.0, unit_ml: 0.0, step_s: STEP_S)
+        @step_s = step_s
         @sheet = sheet
         @celsius = celsius
         @faults = faults
@@ -36,14 +39,14 @@ module Sandbag
         @seconds = @tapped_until = @frothed_until = 0.0
         @watch = Watch.new
         @ledger = opened(air, reservoir, unit_ml, old: old || water.positive?)
-        @moment = Moment.new(@ledger, faults, @watch)
+        @moment = Moment.new(@ledger, faults, @watch, step_s: step_s)
       end
 
-      # A fiftieth of a second passes.
+      # A step of time passes.
       # @param brakes [Boolean] held on down a pass; held [Hash] see Moment#pass
       def advance(brakes: false, **held)
-        @seconds += STEP_S
-        warmth = {brakes: brakes, boils_c: boils_c} if brakes || heat.celsius > celsius
+        @seconds += step_s
+        warmth = {brakes: brakes, boils_c: boils_under_pressure_c} if brakes || heat.celsius > celsius
         @moment.pass(seconds, **held, warmth: warmth, tapped: seconds < @tapped_until,
           frothed: seconds < @frothed_until)
       end
@@ -86,6 +89,11 @@ module Sandbag
         master.force_n(pressure_mpa)
       end
 
+      # @return [Float] N: no hand, finger or foot presses harder on this lever
+      def most_n
+        @sheet.kind.most_n
+      end
+
       # @return [Float] 0 to 1: how fresh the fluid is that the worst end gives
       def fresh
         @ledger.ends.map { |far| far.hose.fresh }.min
@@ -107,6 +115,11 @@ module Sandbag
       def boils_c
         return Fluid::BoilingPoint.c(@fluid, water_percent) if @fluid && @fluid["family"] == "glycol"
         water_percent.positive? ? Fluid::BoilingPoint::WATER_C : Float::INFINITY
+      end
+
+      # Under pressure it boils later, and steam goes back into it.
+      def boils_under_pressure_c
+        Fluid::BoilingPoint.under_c(boils_c, pressure_mpa)
       end
 
       # @param action [Hash] see Hands

@@ -25,6 +25,7 @@ module Sandbag
         when "run" then admit_run(entry.data)
         when "topped_up" then refuse_open("refilled")
         when "method" then admit_method(entry.data["method"])
+        when "slip" then admit_slip(entry.data["slip"])
         when "order" then admit_order(entry.data["points"])
         when "check" then admit_check(entry.data)
         when "jar" then admit_jar(entry.data["ml"])
@@ -39,7 +40,7 @@ module Sandbag
       private
 
       def refuse_unready
-        first = @bleed.unready || @bleed.order_due || @bleed.checks.before_fluid
+        first = @bleed.unready || @bleed.order_due || @bleed.method_due || @bleed.checks.before_fluid
         raise Refusal.at("kind", "not yet: #{first}", "that first") if first
         refuse_barred("kind", @count.method)
         return unless @bleed.lever_failed?
@@ -66,13 +67,27 @@ module Sandbag
       end
 
       def admit_beat(beat)
-        beats = @count.cycle.beats
-        unless beats.include?(beat)
+        cycle = @count.cycle
+        unless cycle.has?(beat)
           raise Refusal.at("data/beat", "#{@count.method["label"]} has no such step",
-            beats.empty? ? "strokes, or the mL that went through" : beats.join(", "))
+            [*cycle.before, *cycle.beats, *cycle.after].uniq.join(", "))
         end
-        refuse_spent
+        refuse_out_of_turn(cycle, beat)
+        refuse_spent if cycle.phase == "cycle" && cycle.beats.include?(beat) && !@count.supply.by_ml?
       end
+
+      # What is left out of a stroke is a slip, and counted as one; anything else comes in its order.
+      def refuse_out_of_turn(cycle, beat)
+        if cycle.in_turn?(beat) && (records = cycle.turn_row&.fetch("records", nil)) && beat == cycle.turn
+          raise Refusal.at("data/beat", "this step is written down otherwise", NAMED.fetch(records))
+        end
+        return if cycle.in_turn?(beat) || cycle.done.last == beat
+        return if cycle.phase == "cycle" && cycle.beats.include?(beat)
+        turn = cycle.turn_row
+        raise Refusal.at("data/beat", "not yet: #{Wording.inside(Tables.find("bleed_beats", beat)["label"])}",
+          turn ? "#{Wording.inside(turn["label"])} first" : "the next point")
+      end
+      NAMED = {"run" => "the mL that went through", "topped_up" => "that it was refilled"}.freeze
 
       # What is poured in while it runs draws nothing down.
       def admit_run(data)
@@ -92,6 +107,11 @@ module Sandbag
         return if data["out"] <= data["ml"] + @bleed.plan.circuit_ml
         raise Refusal.at("data/out", "more came out than went in and stood in the circuit",
           "up to #{Said.ml(data["ml"] + @bleed.plan.circuit_ml)}")
+      end
+
+      def admit_slip(id)
+        known = @bleed.slips.map { |row| row["id"] }
+        raise Refusal.at("data/slip", "that cannot happen by this method", known.join(", ")) unless known.include?(id)
       end
 
       def refuse_open(what)

@@ -58,11 +58,12 @@ module Sandbag
         return opened_again(entry) unless entry.stage == "bleed"
         return self if entry.data["point"] && !points.key?(entry.data["point"])
         case entry.kind
-        when "point" then with(current_id: entry.data["point"])
+        when "point" then at_point(entry.data["point"])
         when "stroke" then strokes(1, entry.at)
         when "beat" then beat(entry)
         when "run" then run(entry.data)
-        when "topped_up" then with(reservoir: reservoir.topped_up, log: log.with(top_ups: log.top_ups + 1))
+        when "topped_up" then topped_up
+        when "slip" then noted_slip(entry)
         when "bubbles" then with_current(&:with_bubbles)
         when "colour" then with_current { |point| point.with(colour: entry.data["colour"]) }
         when "point_done" then point_done(entry.data["point"])
@@ -84,7 +85,7 @@ module Sandbag
       end
 
       def moved(number)
-        with(reservoir: reservoir.with_strokes(number), total_strokes: total_strokes + number, cycle: Cycle.of(method),
+        with(reservoir: reservoir.with_strokes(number), total_strokes: total_strokes + number, cycle: cycle.counted,
           points: points.merge(current_id => current.with_strokes(number)))
       end
 
@@ -128,24 +129,40 @@ module Sandbag
         Airway::ReservoirCount.of(supply, stroke_ml)
       end
 
+      def at_point(id)
+        with(current_id: id, cycle: (id == current_id) ? cycle : cycle.at_next_point)
+      end
+
+      def topped_up
+        with(reservoir: reservoir.topped_up, log: log.with(top_ups: log.top_ups + 1),
+          cycle: cycle.recorded("topped_up"))
+      end
+
+      # The same step twice is once.
       def beat(entry)
         beat = entry.data["beat"]
-        return self unless cycle.beats.include?(beat) && cycle.done.last != beat
-        return slipped(entry, beat) unless cycle.turn == beat
-        after = cycle.after(beat)
-        after.done.empty? ? strokes(1, entry.at) : with(cycle: after)
+        return self if !cycle.has?(beat) || (cycle.done.last == beat && !cycle.in_turn?(beat))
+        return slipped(entry, cycle.slip(beat)) unless cycle.in_turn?(beat)
+        following = cycle.after_beat(beat)
+        through = cycle.phase == "cycle" && following.phase == "cycle" && cycle.beats[cycle.done.size] == beat &&
+          following.done.empty?
+        return with(cycle: following) unless through && !supply.by_ml?
+        with(cycle: following).strokes(1, entry.at)
       end
 
       # What was left out, or drew air in, does not count, and what comes next is judged for bubbles again.
-      def slipped(entry, beat)
-        with_current(&:with_bubbles).with(cycle: Cycle.of(method),
-          log: log.noted(:slips, {at: entry.at, why: cycle.slip(beat)}))
+      def slipped(entry, why)
+        with_current(&:with_bubbles).with(cycle: cycle.again, log: log.noted(:slips, {at: entry.at, why: why}))
+      end
+
+      def noted_slip(entry)
+        slipped(entry, Tables.find("bleed_slips", entry.data["slip"])["says"])
       end
 
       def run(data)
         ml = data["ml"]
         drawn = data["poured"] ? reservoir : reservoir.with_run(ml)
-        with(points: points.merge(current_id => current.with_run(ml)), reservoir: drawn,
+        with(points: points.merge(current_id => current.with_run(ml)), reservoir: drawn, cycle: cycle.recorded("run"),
           log: log.with(in_ml: log.in_ml + ml, out_ml: log.out_ml + (data["out"] || ml)))
       end
 
@@ -199,8 +216,9 @@ module Sandbag
 
       def point_done(id)
         changed = points.merge(id => points.fetch(id).with(marked: true))
-        following = changed.find { |_, point| !point.done }&.first
-        with(points: changed, current_id: following || id)
+        following = changed.find { |_, point| !point.done }&.first || id
+        with(points: changed, current_id: following,
+          cycle: (following == current_id) ? cycle : cycle.at_next_point)
       end
 
       # To look under Ask leaves the reservoir as it was; to take something off empties it.

@@ -2,41 +2,120 @@
 
 module Sandbag
   module Bleed
-    # Where one cycle stands, of a method whose beats each have their turn (docs/trade.md 7.3).
+    # Where the steps of a bleeding method stand at one point (docs/trade.md 7.3): those before, those that are done
+    # again and again, and those after. Frozen; each change gives the next.
     class Cycle
       RELEASE = "release"
+      # A nipple that stays open from go to go is shut for a refill, and opened again.
+      SHUT_REFILL, OPEN_AGAIN = "shut_refill", "open_again"
+      PHASES = %w[before cycle after].freeze
 
       extend Attributes
 
-      # beats: ids of bleed_beats.yml in their order; done: those of this cycle, oldest first
-      attributes :beats, :done
+      # before, beats, after: ids of bleed_beats.yml in their order, a step that is done several times as often;
+      # phase: of PHASES; done: those of this phase, oldest first; open [Boolean] the nipple was opened and not shut
+      # since; paused [Boolean] it was shut for a refill; begun [Boolean] the steps before were done at some point
+      attributes :before, :beats, :after, :phase, :done, :open, :paused, :begun
 
-      def initialize(beats:, done: [])
+      def initialize(beats:, before: [], after: [], phase: nil, done: [], open: false, paused: false,
+        begun: false)
+        @before = before
         @beats = beats
+        @after = after
+        @phase = phase || (before.any? ? "before" : "cycle")
         @done = done.freeze
+        @open = open
+        @paused = paused
+        @begun = begun
         freeze
       end
 
-      # @return [Cycle] of a method
+      # @return [Cycle] of a method, at its first point
       def self.of(method)
-        new(beats: method["beats"] || [])
+        each = %w[before beats after].to_h { |part| [part.to_sym, repeated(method[part] || [])] }
+        new(**each)
       end
 
-      # @return [String, nil] the beat whose turn it is
+      def self.repeated(ids)
+        ids.flat_map { |id| [id] * Tables.find("bleed_beats", id).fetch("times", 1) }
+      end
+      private_class_method :repeated
+
+      # @return [Array<String>] the steps of the phase at hand
+      def steps
+        {"before" => before, "cycle" => beats, "after" => after}.fetch(phase)
+      end
+
+      # @return [String, nil] the step whose turn it is; none after the last
       def turn
-        beats[done.size]
+        return OPEN_AGAIN if paused
+        steps[done.size]
       end
 
-      # The nipple was opened and not shut since.
+      # @return [Hash, nil] row of bleed_beats.yml
+      def turn_row
+        Tables.find("bleed_beats", turn) if turn
+      end
+
       def open?
-        last = done.filter_map { |id| Tables.find("bleed_beats", id)["nipple"] }.last
-        last == "open"
+        open
       end
 
-      # @return [Cycle] after a beat in its turn; begins again after the last
-      def after(beat)
-        now = [*done, beat]
-        with(done: (now.size == beats.size) ? [] : now)
+      # The nipple stays open from go to go.
+      def runs_open?
+        before.any? { |id| opens?(id) } && beats.none? { |id| shuts?(id) }
+      end
+
+      # @return [Boolean] a step that the method has somewhere
+      def has?(beat)
+        (before | beats | after).include?(beat) || (runs_open? && [SHUT_REFILL, OPEN_AGAIN].include?(beat))
+      end
+
+      # In its turn; the first of those after, once something was done; shut for a refill, whenever it is open.
+      def in_turn?(beat)
+        beat == turn || starts_after?(beat) || (beat == SHUT_REFILL && runs_open? && open?)
+      end
+
+      # @param beat [String] one that is in its turn
+      # @return [Cycle] after it; a cycle begins again after its last step
+      def after_beat(beat)
+        turned = with(open: nipple_after(beat), paused: beat == SHUT_REFILL)
+        return turned if [SHUT_REFILL, OPEN_AGAIN].include?(beat)
+        return turned.with(phase: "after", done: [beat]) if beat != turn && starts_after?(beat)
+        turned.moved_on([*done, beat])
+      end
+
+      # Strokes or millilitres were counted without their steps: the next go begins.
+      # @return [Cycle]
+      def counted
+        with(phase: "cycle", done: [], open: runs_open? && open, paused: false, begun: true)
+      end
+
+      # A slip: the go at hand does not count, and begins again.
+      # @return [Cycle]
+      def again
+        with(done: (phase == "cycle") ? [] : done, open: false)
+      end
+
+      # Something else was written down that a step stands for.
+      # @param kind [String] run or topped_up
+      # @return [Cycle]
+      def recorded(kind)
+        return after_beat(turn) if turn_row&.fetch("records", nil) == kind
+        (kind == "run" && phase != "cycle") ? counted : self
+      end
+
+      # @return [Cycle] as it begins at another point: what is done once is not done again
+      def at_next_point
+        left = begun ? before.reject { |id| Tables.find("bleed_beats", id)["once"] } : before
+        with(before: left, phase: left.any? ? "before" : "cycle", done: [], open: false, paused: false)
+      end
+
+      # What comes last at a point, as soon as enough has passed: the first of those steps, or the one whose turn it is.
+      # @return [String, nil]
+      def last_step
+        return turn if phase == "after"
+        after.first if starts_after?(after.first) && (begun || open?)
       end
 
       # @param beat [String] one whose turn it is not
@@ -50,14 +129,57 @@ module Sandbag
 
       def to_h
         {
-          beats: beats.map { |id| Tables.find("bleed_beats", id).slice("id", "label", "how") },
-          done: done.size,
+          phase: phase,
+          beats: steps.chunk_while { |one, other| one == other }.map { |same| shown(same) },
+          done: done.chunk_while { |one, other| one == other }.count { |same| same.size == times(same.first) },
           turn: turn,
+          now: (shown([turn]) if turn),
+          last: last_step && shown([last_step]),
+          led: before.any? || after.any?,
+          runs_open: runs_open?,
           open: open?
         }.compact
       end
 
+      protected
+
+      def moved_on(now)
+        return with(done: now) if now.size < steps.size
+        case phase
+        when "before" then with(phase: "cycle", done: [], begun: true)
+        when "cycle" then with(done: [])
+        else with(done: now)
+        end
+      end
+
       private
+
+      def starts_after?(beat)
+        after.any? && phase == "cycle" && beat == after.first && (!open? || after.any? { |id| shuts?(id) })
+      end
+
+      def nipple_after(beat)
+        nipple = Tables.find("bleed_beats", beat)["nipple"]
+        nipple ? nipple == "open" : open
+      end
+
+      def opens?(id)
+        Tables.find("bleed_beats", id)["nipple"] == "open"
+      end
+
+      def shuts?(id)
+        Tables.find("bleed_beats", id)["nipple"] == "shut"
+      end
+
+      def times(id)
+        Tables.find("bleed_beats", id).fetch("times", 1)
+      end
+
+      def shown(same)
+        row = Tables.find("bleed_beats", same.first)
+        {**row.slice("id", "label", "how", "watch", "ends", "seconds", "helper", "records").transform_keys(&:to_sym),
+          times: (same.size if same.size > 1)}.compact
+      end
 
       def label(beat)
         Tables.find("bleed_beats", beat)["label"]

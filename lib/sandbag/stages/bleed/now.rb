@@ -8,6 +8,7 @@ module Sandbag
 
       def cards
         return [here("order", Wording.sentence(@stage.order_due))] if @stage.order_due
+        return [way_to_bleed] if @stage.proposed
         asked = @stage.checks.start.reject(&:good?)
         return asked.map { |check| look_at(check) } if asked.any?
         return [here("tight", Wording.sentence(@stage.checks.before_fluid))] if @stage.checks.before_fluid
@@ -17,6 +18,13 @@ module Sandbag
       end
 
       def count = @stage.count
+
+      # The proposed one first, then the one that is usual elsewhere; the others are in the list with their verdicts.
+      def way_to_bleed
+        choices = [@stage.proposed, @stage.method_row].uniq.to_h { |row| row.values_at("id", "label") }
+        question("method", "How is it bled?", each_answer(choices, "method", name: :method),
+          detail: "#{@stage.proposed["label"]} is proposed for this line.")
+      end
 
       def look_at(check)
         row = check.row
@@ -33,12 +41,35 @@ module Sandbag
       def moving
         point = count.current
         return [next_point] if point.done
-        return [refill] if count.reservoir.spent?
-        if point.missing.empty?
-          return [step("done", "#{point.label} ran clean", entry("point_done", point: count.current_id),
-            label: "Finish this point")]
-        end
-        [stroke(point), colour, refill].compact
+        return [beat_card(count.cycle.last_step) || shut_or_done(point)] if point.missing.empty?
+        return [shut_first || refill] if count.reservoir.spent?
+        [stroke(point), colour, shut_first || refill].compact
+      end
+
+      # A cycle that was begun is ended first.
+      def shut_or_done(point)
+        return stroke(point) if count.cycle.open?
+        step("done", "#{point.label} ran clean", entry("point_done", point: count.current_id),
+          label: "Finish this point")
+      end
+
+      def shut_first
+        beat_card(Cycle::SHUT_REFILL) if count.cycle.open? && count.cycle.runs_open?
+      end
+
+      # @param beat [String, nil] of bleed_beats.yml
+      def beat_card(beat, **more)
+        return unless beat
+        row = Tables.find("bleed_beats", beat)
+        step("beat.#{beat}", row["label"], entry("beat", beat: beat), label: row["label"], detail: beat_said(row),
+          clock_s: row["seconds"], **more)
+      end
+
+      def beat_said(row)
+        watch = "watch: #{row["watch"]}" if row["watch"]
+        ends = "ends when #{row["ends"]}" if row["ends"]
+        helper = "the helper does this" if row["helper"]
+        [row["how"], watch, ends, helper].compact.map { |each| Wording.sentence(each) }.join(". ")
       end
 
       def next_point
@@ -51,19 +82,24 @@ module Sandbag
       end
 
       def stroke(point)
-        return run(point) if count.supply.by_ml?
-        beat = Tables.find("bleed_beats", count.cycle.turn) if count.cycle.turn
-        figure = point.strokes_to_go.positive? ? point.strokes_to_go.to_s : nil
-        title = beat ? beat["label"] : "One stroke"
-        step("stroke", title, beat ? entry("beat", beat: beat["id"]) : entry("stroke"), label: title,
-          detail: [beat && beat["how"], point.missing.first].compact.map { |each| Wording.sentence(each) }.join(". "),
-          figure: figure,
-          caution: top_up_said)
+        row = count.cycle.turn_row
+        case row&.fetch("records", nil)
+        when "run" then run(point, row)
+        when "topped_up" then refill
+        else
+          return run(point) if row.nil? && count.supply.by_ml?
+          beat_card(count.cycle.turn, figure: (to_go(point) unless count.supply.by_ml?), caution: top_up_said)
+        end
       end
 
-      def run(point)
-        reading("run", "mL through #{Wording.inside(point.label)}", entry("run"), name: "ml", unit: "mL",
-          figure: Said.ml(point.ml_to_go), detail: point.missing.first, caution: top_up_said)
+      def to_go(point)
+        point.strokes_to_go.to_s if point.strokes_to_go.positive?
+      end
+
+      def run(point, row = nil)
+        detail = [row && beat_said(row), point.missing.first].compact.map { |each| Wording.sentence(each) }.join(". ")
+        reading("run", "#{"#{row["label"]}: " if row}mL through #{Wording.inside(point.label)}", entry("run"),
+          name: "ml", unit: "mL", figure: Said.ml(point.ml_to_go), detail: detail, caution: top_up_said)
       end
 
       def top_up_said

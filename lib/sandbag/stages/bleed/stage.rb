@@ -28,6 +28,19 @@ module Sandbag
         entries.said("order")&.fetch("points") if linked?
       end
 
+      # The way to bleed that stands first as things are, while none was chosen and nothing has moved.
+      # @return [Hash, nil] row of bleed_methods.yml; nil where it is at hand already
+      def proposed
+        return if count.begun? || entries.of("method").any? || job.choose.method_chosen?
+        row = @proposed ||= method_table(celsius: at_hand[:celsius]).proposed
+        row unless row == method_row
+      end
+
+      # @return [String, nil] what is wanted before fluid moves
+      def method_due
+        "the way to bleed: #{Wording.inside(proposed["label"])} is proposed" if proposed
+      end
+
       # Linked brakes: what is bled when is the service information's to say.
       def linked?
         job.ask.intake.value("linked") == "linked"
@@ -67,6 +80,18 @@ module Sandbag
         row["aid"] == true
       end
 
+      # @return [Array<Hash>] rows of bleed_slips.yml that may happen by the method at hand
+      def slips
+        Tables.rows("bleed_slips").select { |row| method_row["slips"]&.include?(row["id"]) }
+      end
+
+      # @return [String, nil] of waits.yml: after a slip that wants one, until fluid moves again; or the method's own
+      def wait
+        slip = entries.last("slip")
+        after_slip = Tables.find("bleed_slips", slip.data["slip"])["wait"] if slip && slip.position > last_moved.to_i
+        after_slip || method_row["wait"]
+      end
+
       # @return [Checks] of the method at hand
       def checks
         @checks ||= Checks.new(entries, method_row, job.sheet, followed: Airway::Schools.followed(job.schools),
@@ -96,7 +121,7 @@ module Sandbag
 
       def waits_for
         return if done?
-        first = unready || order_due || checks.before_fluid
+        first = unready || order_due || method_due || checks.before_fluid
         return first if first
         return checks.after_fluid || report_due if count.finished? && !aided_last?
         return refill_said if count.reservoir.spent?
@@ -131,13 +156,16 @@ module Sandbag
       # Refuses to explain a way that is none.
       def verdicts(shelf: nil, explain: nil, **supposed)
         given = {celsius: at_hand[:celsius], **supposed}
-        table = job.choose.method_table(shelf: shelf, people: at_hand[:people], schools: job.schools,
-          dry: job.ask.opened?, **given)
+        table = method_table(shelf: shelf, **given)
         figures = explain && table.figures(explained(explain)).map(&:to_h)
         {**table.to_h, celsius: given[:celsius].to_f, figures: figures}.compact
       end
 
       private
+
+      def method_table(**given)
+        job.choose.method_table(people: at_hand[:people], schools: job.schools, **given)
+      end
 
       # Its own entries, with whatever opened the circuit again among them.
       def counted

@@ -28,7 +28,8 @@ module Sandbag
           fluid_wanted_ml: @bleed.job.choose.fluid_wanted_ml,
           wait: @bleed.job.ask.wait,
           unready: @bleed.unready,
-          unchecked: @bleed.order_due || @bleed.checks.before_fluid,
+          unchecked: @bleed.order_due || @bleed.method_due || @bleed.checks.before_fluid,
+          proposed: @bleed.proposed&.slice("id", "label"),
           order_wanted: (true if @bleed.linked? && !@count.begun?),
           service_order: @bleed.service_order,
           unproven: (@bleed.checks.after_fluid || @bleed.report_due if @count.finished?)
@@ -59,11 +60,13 @@ module Sandbag
         row = @bleed.method_row
         supply = @count.supply
         {
-          **row.slice("id", "label", "cycle", "people", "wait").transform_keys(&:to_sym),
+          **row.slice("id", "label", "cycle", "people").transform_keys(&:to_sym),
+          wait: @bleed.wait,
           by_ml: supply.by_ml?,
           both: row["both"] == true,
           refill: supply.refill,
-          supply: supply.kind
+          supply: supply.kind,
+          slips: @bleed.slips.map { |each| each.slice("id", "label") }
         }.compact
       end
 

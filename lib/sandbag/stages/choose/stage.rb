@@ -127,11 +127,22 @@ module Sandbag
         @bleed_methods ||= method_table.usable
       end
 
-      # @param given [Hash] of Airway::MethodTable, beside what the job says of ABS
+      # @param given [Hash] of Airway::MethodTable, beside what the job says of ABS and of the line
       # @return [Airway::MethodTable]
       def method_table(**given)
         tool = @ask.intake.value("abs_tool") == "yes"
-        Airway::MethodTable.new(sheet, tool: tool, gate: @ask.flags.gate, **given)
+        Airway::MethodTable.new(sheet, tool: tool, gate: @ask.flags.gate, line: line, **given)
+      end
+
+      # @return [String] of MethodTable::LINES: how the line stands before it is bled
+      def line
+        return "dry" if @ask.opened?
+        (job.route&.fluid == "flushed" && job.route.id == "flush") ? "full" : "air"
+      end
+
+      # A way to bleed was chosen, and it still suits.
+      def method_chosen?
+        !suited(entries.last("method")).nil?
       end
 
       # @return [String, nil] of the fluid that the cap names

@@ -2,9 +2,12 @@ import styled from "styled-components";
 import type { Bleed } from "../../server/api";
 import { Choice } from "../../kit/Choice";
 import { Key } from "../../kit/Button";
+import { Quiet } from "../../kit/layout";
 
 interface Props {
   cycle: Bleed["cycle"];
+  /** Counted in millilitres: every step has its key. */
+  isByMl: boolean;
   /** Each beat is a key of its own turn; otherwise the whole cycle is one key. */
   isByBeat: boolean;
   onMode: (mode: "cycle" | "beats") => void;
@@ -52,30 +55,41 @@ const MODES = [
   { id: "beats", label: "One key a step" },
 ];
 
-/** One cycle, step by step: a step out of its turn is caught, and the cycle does not count. */
-export function Beats({ cycle, isByBeat, onMode, onBeat }: Props) {
+const PHASES = { before: "At this point, first", cycle: "Again and again", after: "At this point, last" };
+
+/** The steps of the method at this point: a step out of its turn is caught, and the cycle does not count. */
+export function Beats({ cycle, isByMl, isByBeat, onMode, onBeat }: Props) {
   if (cycle.beats.length === 0) return null;
+  const isOwn = isByBeat || isByMl || cycle.phase !== "cycle";
   return (
     <div style={{ display: "grid", gap: "0.6rem" }}>
-      <Choice
-        label="Counted"
-        isLabelHidden
-        options={MODES}
-        value={isByBeat ? "beats" : "cycle"}
-        onChange={(mode) => onMode(mode === "beats" ? "beats" : "cycle")}
-      />
+      {isByMl ? null : (
+        <Choice
+          label="Counted"
+          isLabelHidden
+          options={MODES}
+          value={isByBeat ? "beats" : "cycle"}
+          onChange={(mode) => onMode(mode === "beats" ? "beats" : "cycle")}
+        />
+      )}
+      {cycle.led && cycle.phase ? <Quiet>{PHASES[cycle.phase]}</Quiet> : null}
       <List aria-label="One cycle">
         {cycle.beats.map((beat, at) => (
           <li key={beat.id} style={{ flex: "1 1 8rem", display: "flex" }}>
             <Beat
               type="button"
-              disabled={!isByBeat || !onBeat}
-              aria-current={isByBeat && at === cycle.done ? "step" : undefined}
-              data-done={isByBeat && at < cycle.done ? "" : undefined}
+              disabled={!isOwn || !onBeat || beat.records !== undefined}
+              aria-current={isOwn && at === cycle.done ? "step" : undefined}
+              data-done={isOwn && at < cycle.done ? "" : undefined}
               onClick={() => onBeat?.(beat.id)}
             >
-              {isByBeat ? <Key aria-hidden>{at + 1}</Key> : null} <strong>{beat.label}</strong>
-              <small>{beat.how}</small>
+              {isOwn ? <Key aria-hidden>{at + 1}</Key> : null} <strong>{beat.label}</strong>
+              <small>
+                {[beat.how, beat.times ? `${beat.times} times` : undefined].filter(Boolean).join("; ")}
+              </small>
+              {beat.watch ? <small>{`Watch: ${beat.watch}`}</small> : null}
+              {beat.ends ? <small>{`Ends when: ${beat.ends}`}</small> : null}
+              {beat.helper ? <small>The helper does this.</small> : null}
             </Beat>
           </li>
         ))}

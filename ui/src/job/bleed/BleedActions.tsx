@@ -5,7 +5,7 @@ import type { Ears } from "./useEars";
 
 interface Props {
   actions: {
-    stroke: (() => void) | undefined;
+    next: (() => void) | undefined;
     topUp: () => void;
     bubbles: () => void;
     colour: () => void;
@@ -17,8 +17,8 @@ interface Props {
   method: Bleed["method"];
   /** Every point ran clean: nothing has to be counted. */
   isFinished: boolean;
-  /** The step of the cycle whose turn it is, where each is counted. */
-  beat: string | undefined;
+  /** What Space does now. */
+  step: string;
   canFinish: boolean;
   undoWord: string | undefined;
   ears: Ears;
@@ -44,21 +44,19 @@ const Bar = styled.div`
 
 const EARS: Record<Ears, string> = { off: "Sound off", spoken: "Spoken", tones: "Tones" };
 
-export function BleedActions({ actions, method, isFinished, beat, canFinish, undoWord, ears }: Props) {
+export function BleedActions({ actions, method, isFinished, step, canFinish, undoWord, ears }: Props) {
   return (
     <Bar>
-      {method.by_ml ? null : (
-        <Button
-          data-main
-          tone={actions.stroke && !isFinished ? "act" : "plain"}
-          hotkey="Space"
-          isDisabled={!actions.stroke}
-          onPress={() => actions.stroke?.()}
-        >
-          {actions.stroke ? (beat ?? "Count a stroke") : "Topped up, or port uncovered?"}
-        </Button>
-      )}
-      <Button hotkey="T" tone={actions.stroke || method.by_ml ? "plain" : "act"} onPress={actions.topUp}>
+      <Button
+        data-main
+        tone={actions.next && !isFinished ? "act" : "plain"}
+        hotkey="Space"
+        isDisabled={!actions.next}
+        onPress={() => actions.next?.()}
+      >
+        {step}
+      </Button>
+      <Button hotkey="T" onPress={actions.topUp}>
         {method.supply === "reservoir" ? "Topped up" : "Refilled"}
       </Button>
       <Button hotkey="B" onPress={actions.bubbles}>

@@ -1,7 +1,7 @@
 import styled from "styled-components";
 import type { Bleed, Job, Knowledge } from "../../server/api";
 import { ReservoirDrawing } from "../../drawings/ReservoirDrawing";
-import { Panel, Quiet } from "../../kit/layout";
+import { Panel } from "../../kit/layout";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { useKept } from "../../kit/useKept";
 import { useEntries } from "../useEntries";
@@ -15,12 +15,15 @@ import { FlowTimer } from "./FlowTimer";
 import { JarEntry } from "./JarEntry";
 import { LadderPanel } from "./LadderPanel";
 import { LinePanel } from "./LinePanel";
+import { nextStep, type NextStep } from "./nextStep";
 import { OrderPanel } from "./OrderPanel";
 import { PointList } from "./PointList";
 import { PointProfile } from "./PointProfile";
 import type { Projected } from "./project";
 import { RoundQuestion } from "./RoundQuestion";
 import { RunEntry } from "./RunEntry";
+import { SlipList } from "./SlipList";
+import { StepClock } from "./StepClock";
 import { ReportPanel, TightPanel } from "./ToolPanel";
 import { useEars } from "./useEars";
 import { WaitTimer } from "./WaitTimer";
@@ -56,6 +59,7 @@ const UNDO_WORDS: Record<string, string> = {
   rung: "rung",
   tool_tight: "gauge",
   tool_report: "report",
+  slip: "mishap",
   people: "hands",
   temperature: "temperature",
 };
@@ -77,18 +81,18 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
   const isReady = bleed.unready === undefined && bleed.unchecked === undefined;
   const open = isOpen && isReady && !bleed.round.lever_failed;
   const isByBeat = mode === "beats" && bleed.cycle.beats.length > 0;
+  const isEnough = (bleed.method.by_ml ? point.ml_to_go <= 0 : point.strokes_to_go === 0) && point.fresh;
+  const next = nextStep(bleed, isEnough, isByBeat);
   const last = undoable[undoable.length - 1];
   const nextColour = () => {
     const at = colours.findIndex((colour) => colour.id === point.colour);
     const next = colours[(at + 1) % colours.length];
     if (next) add("colour", { colour: next.id });
   };
-  const beat = (id: string | undefined) =>
-    id && !bleed.reservoir.spent ? add("beat", { beat: id }) : undefined;
-  const count = () => (isByBeat ? beat(bleed.cycle.turn) : add("stroke"));
+  const beat = (id: string) => add("beat", { beat: id });
   const actions = {
     // past the stroke that can uncover the port the count stops and asks
-    stroke: bleed.reservoir.spent || bleed.method.by_ml ? undefined : count,
+    next: next && (() => doNext(next, add)),
     topUp: () => add("topped_up"),
     bubbles: () => add("bubbles"),
     colour: nextColour,
@@ -98,14 +102,13 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
     ears: nextEars,
   };
   useHotkeys(open ? keysOf(actions) : {});
-  useHotkeys(open && isByBeat ? beatKeys(bleed.cycle.beats, beat) : {});
+  useHotkeys(open && (isByBeat || bleed.method.by_ml) ? beatKeys(bleed.cycle.beats, beat) : {});
 
-  const isEnough = bleed.method.by_ml ? point.ml_to_go <= 0 : point.strokes_to_go === 0;
   return (
     <>
       <BleedNotices job={job} bleed={bleed} isOpen={isOpen} />
       {bleed.unready === undefined ? <OrderPanel job={job} bleed={bleed} isOpen={isOpen} /> : null}
-      {bleed.unready === undefined && bleed.unchecked !== undefined ? (
+      {bleed.unready === undefined && bleed.unchecked !== undefined && bleed.proposed === undefined ? (
         <Panel>
           <h2>Before fluid moves</h2>
           <CheckList job={job} label="Before fluid moves" checks={bleed.checks.start} isOpen={isOpen} />
@@ -134,16 +137,27 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
           <BleedFigures bleed={bleed} point={point} waiting={waiting} />
           <PointProfile job={job} bleed={bleed} point={point.id} isOpen={isOpen} />
         </Counter>
-        {open && bleed.method.by_ml ? <RunEntry job={job} bleed={bleed} /> : null}
+        {open && bleed.method.by_ml ? (
+          <div id={RUN_FIELD}>
+            <RunEntry job={job} bleed={bleed} />
+          </div>
+        ) : null}
         {open ? (
           <BleedActions
             actions={actions}
             method={bleed.method}
             isFinished={bleed.finished}
-            beat={isByBeat ? beatNow(bleed.cycle) : undefined}
-            canFinish={isEnough && point.fresh}
+            step={stepSaid(next, bleed)}
+            canFinish={isEnough}
             undoWord={last ? (UNDO_WORDS[last.kind] ?? last.kind) : undefined}
             ears={ears}
+          />
+        ) : null}
+        {open && next?.does === "beat" && next.beat.seconds ? (
+          <StepClock
+            key={`${point.id} ${next.beat.id}`}
+            seconds={next.beat.seconds}
+            label={next.beat.label}
           />
         ) : null}
         {open && bleed.free_run ? <FlowTimer run={bleed.free_run} /> : null}
@@ -155,8 +169,14 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
           value={point.colour}
           onChange={(colour) => add("colour", { colour })}
         />
-        <Beats cycle={bleed.cycle} isByBeat={isByBeat} onMode={setMode} onBeat={open ? beat : undefined} />
-        {bleed.cycle.beats.length === 0 ? <Quiet>{bleed.method.cycle.join(" → ")}</Quiet> : null}
+        <Beats
+          cycle={bleed.cycle}
+          isByMl={bleed.method.by_ml}
+          isByBeat={isByBeat}
+          onMode={setMode}
+          onBeat={open ? beat : undefined}
+        />
+        {open ? <SlipList job={job} bleed={bleed} /> : null}
         {bleed.method.by_ml ? null : <JarEntry job={job} bleed={bleed} isOpen={open} />}
       </Panel>
       {isOpen ? <LinePanel job={job} bleed={bleed} /> : null}
@@ -164,13 +184,29 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
   );
 }
 
+/** Room for the figure that is entered next. */
+const RUN_FIELD = "bleed-run";
+
+function doNext(next: NextStep, add: (kind: string, data?: Record<string, unknown>) => void) {
+  if (next.does === "beat") add("beat", { beat: next.beat.id });
+  else if (next.does === "run") document.querySelector<HTMLElement>(`#${RUN_FIELD} input`)?.focus();
+  else add(next.does);
+}
+
+function stepSaid(next: NextStep | undefined, bleed: Bleed): string {
+  if (!next) return bleed.reservoir.spent ? `${bleed.method.refill}, or port uncovered?` : "Finished";
+  if (next.does === "beat") return next.beat.label;
+  if (next.does === "run") return next.beat ? `${next.beat.label}: enter the mL` : "Enter the mL";
+  return next.does === "topped_up" ? bleed.method.refill : "Count a stroke";
+}
+
 type Actions = Record<
-  "stroke" | "topUp" | "bubbles" | "colour" | "undo" | "uncovered" | "finish" | "ears",
+  "next" | "topUp" | "bubbles" | "colour" | "undo" | "uncovered" | "finish" | "ears",
   (() => void) | undefined
 >;
 
 const keysOf = (actions: Actions) => ({
-  " ": actions.stroke,
+  " ": actions.next,
   t: actions.topUp,
   b: actions.bubbles,
   c: actions.colour,
@@ -182,8 +218,4 @@ const keysOf = (actions: Actions) => ({
 
 function beatKeys(beats: Bleed["cycle"]["beats"], onBeat: (id: string) => void) {
   return Object.fromEntries(beats.map((beat, at) => [String(at + 1), () => onBeat(beat.id)]));
-}
-
-function beatNow(cycle: Bleed["cycle"]): string | undefined {
-  return cycle.beats[cycle.done]?.label;
 }

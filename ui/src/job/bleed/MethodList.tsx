@@ -32,16 +32,20 @@ export function MethodList({ job, bleed, supposed, verdicts, shown, onShow }: Pr
   return (
     <div>
       <ul aria-label="Methods">
-        {verdicts.methods.map((method, at) => (
+        {verdicts.methods.map((method) => (
           <Method key={method.id} $shown={method.id === shown}>
             <Row $gap={1}>
               <TextButton type="button" onClick={() => onShow(method.id)}>
                 {method.label}
               </TextButton>
               <Mark kind={VERDICTS[method.verdict].kind}>{VERDICTS[method.verdict].word}</Mark>
-              {at === 0 ? <Mark kind="quiet">proposed</Mark> : null}
+              {method.id === (bleed.proposed?.id ?? verdicts.methods[0]?.id) ? (
+                <Mark kind="quiet">proposed</Mark>
+              ) : null}
               {method.aid ? <Mark kind="quiet">an aid</Mark> : null}
-              {method.id === bleed.method.id ? <Mark kind="quiet">this job&apos;s</Mark> : null}
+              {method.id === bleed.method.id && !bleed.proposed ? (
+                <Mark kind="quiet">this job&apos;s</Mark>
+              ) : null}
             </Row>
             {method.id === shown ? (
               <>
@@ -52,7 +56,7 @@ export function MethodList({ job, bleed, supposed, verdicts, shown, onShow }: Pr
                 <p>{method.cycle.join(" → ")}</p>
                 <SignedList lines={method.fails.map((text) => ({ kind: "warn", text }))} />
                 <MethodFigures job={job} bleed={bleed} supposed={supposed} method={method.id} />
-                {method.id !== bleed.method.id ? (
+                {method.id !== bleed.method.id || bleed.proposed ? (
                   <div>
                     <Button tone="act" onPress={() => add("method", { method: method.id })}>
                       Bleed this way

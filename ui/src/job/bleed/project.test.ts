@@ -45,6 +45,17 @@ const parcels = (entries: NewEntry[]) =>
 const projected = ({ base, ahead }: Case, count: number) =>
   read(project(base, parcels(ahead.slice(0, count)), fresh).bleed, base.method.by_ml);
 
+/** Steps that come first or last at a point, and those of a method that is counted in millilitres, are the core's. */
+function isLedByTheCore({ cycle, method }: Bleed, ahead: NewEntry[]): boolean {
+  const theirs = [
+    ...(method.by_ml ? ["beat"] : []),
+    ...(cycle.led ? ["point", "point_done", "beat"] : []),
+    ...(method.id === "reverse_syringe" ? ["topped_up"] : []),
+    ...(cycle.phase === "cycle" ? [] : ["run", "stroke"]),
+  ];
+  return ahead.some(({ kind }) => theirs.includes(kind));
+}
+
 /** Whether some entry still in force is one that only the core can count. */
 function isForTheCore(ahead: NewEntry[]): boolean {
   const corrected = new Set(ahead.map((entry) => entry.corrects));
@@ -65,7 +76,10 @@ const every = cases.flatMap((each) => each.ahead.map((_, index) => ({ each, coun
 
 describe("the projected count", () => {
   const own = every.filter(
-    ({ each, count }) => !isForTheCore(each.ahead.slice(0, count)) && !isOutOfTurn(each, count),
+    ({ each, count }) =>
+      !isForTheCore(each.ahead.slice(0, count)) &&
+      !isLedByTheCore(each.base, each.ahead.slice(0, count)) &&
+      !isOutOfTurn(each, count),
   );
 
   it("equals the core's own after every entry that the page can count", () => {

@@ -53,6 +53,7 @@ function step(bleed: Bleed, kind: string, data: Record<string, unknown>, fresh: 
     case "run":
       return ran(bleed, millilitres(data["ml"]), data["poured"] === true, settle);
     case "topped_up":
+      if (bleed.cycle.now?.records === "topped_up") return undefined;
       return {
         ...bleed,
         top_ups: bleed.top_ups + 1,
@@ -67,12 +68,12 @@ function step(bleed: Bleed, kind: string, data: Record<string, unknown>, fresh: 
         settle({ ...point, colour: String(data["colour"]) }),
       );
     case "point":
-      return has(bleed, data["point"]) ? { ...bleed, current: String(data["point"]) } : bleed;
+      return has(bleed, data["point"]) ? atPoint(bleed, String(data["point"])) : bleed;
     case "point_done": {
       if (!has(bleed, data["point"])) return bleed;
       const marked = changePoint(bleed, String(data["point"]), (point) => settle({ ...point, marked: true }));
       const following = marked.points.find((point) => !point.done)?.id;
-      return { ...marked, current: following ?? String(data["point"]) };
+      return atPoint(marked, following ?? String(data["point"]));
     }
     default:
       return undefined;
@@ -81,9 +82,16 @@ function step(bleed: Bleed, kind: string, data: Record<string, unknown>, fresh: 
 
 const has = (bleed: Bleed, id: unknown): boolean => bleed.points.some((point) => point.id === id);
 
+/** Another point begins its steps again; which of them are left out there only the core knows. */
+function atPoint(bleed: Bleed, id: string): Bleed | undefined {
+  if (id === bleed.current) return bleed;
+  return bleed.cycle.led ? undefined : { ...bleed, current: id, cycle: atBeat(bleed.cycle, 0, false) };
+}
+
 function stroked(bleed: Bleed, settle: (point: Point) => Point): Bleed | undefined {
   const reservoir = rung(bleed, bleed.reservoir.strokes_since_top_up + 1);
-  if (!reservoir) return undefined;
+  const { cycle } = bleed;
+  if (!reservoir || (cycle.phase ?? "cycle") !== "cycle" || cycle.now?.id === OPEN_AGAIN) return undefined;
   const moved = changePoint(bleed, bleed.current, (point) =>
     settle({
       ...point,
@@ -98,22 +106,33 @@ function stroked(bleed: Bleed, settle: (point: Point) => Point): Bleed | undefin
     reservoir,
     total_strokes: bleed.total_strokes + 1,
     begun: true,
-    cycle: atBeat(bleed.cycle, 0, false),
+    cycle: atBeat(cycle, 0, cycle.runs_open === true && cycle.open),
   };
 }
 
-/** A beat in its turn; the last one counts the stroke. What is out of turn is for the core. */
+/**
+ * A beat in its turn, of those that are done again and again; the last one counts the stroke. What is out of turn, what comes
+ * first or last at a point, and what is counted in millilitres is for the core.
+ */
 function beaten(bleed: Bleed, beat: string, settle: (point: Point) => Point): Bleed | undefined {
-  const { beats, done, turn } = bleed.cycle;
-  if (beat !== turn) return undefined;
+  const { beats, done, turn, phase } = bleed.cycle;
+  if (beat !== turn || beat === OPEN_AGAIN || bleed.method.by_ml || (phase ?? "cycle") !== "cycle")
+    return undefined;
   if (done + 1 === beats.length) return stroked(bleed, settle);
   const isOpen = beat === "open" || (bleed.cycle.open && beat !== "close");
   return { ...bleed, cycle: atBeat(bleed.cycle, done + 1, isOpen) };
 }
 
+/** A nipple that was shut for a refill is opened again. */
+const OPEN_AGAIN = "open_again";
+
+function stepOn(cycle: Bleed["cycle"]): Bleed["cycle"] {
+  return atBeat(cycle, (cycle.done + 1) % cycle.beats.length, cycle.open);
+}
+
 function atBeat(cycle: Bleed["cycle"], done: number, open: boolean): Bleed["cycle"] {
-  const turn = cycle.beats[done]?.id;
-  return { beats: cycle.beats, done, open, ...(turn ? { turn } : {}) };
+  const now = cycle.beats[done];
+  return { ...cycle, done, open, ...(now ? { turn: now.id, now } : {}) };
 }
 
 function ran(
@@ -122,13 +141,14 @@ function ran(
   isPoured: boolean,
   settle: (point: Point) => Point,
 ): Bleed | undefined {
-  if (!Number.isFinite(ml)) return undefined;
+  if (!Number.isFinite(ml) || (bleed.cycle.phase ?? "cycle") !== "cycle") return undefined;
   const moved = changePoint(bleed, bleed.current, (point) =>
     settle({ ...point, passed_ml: point.passed_ml + ml, clean_ml: point.clean_ml + ml }),
   );
   return {
     ...moved,
     begun: true,
+    cycle: bleed.cycle.now?.records === "run" ? stepOn(bleed.cycle) : bleed.cycle,
     reservoir: isPoured ? bleed.reservoir : drawn(bleed.reservoir, ml),
   };
 }

@@ -6,11 +6,13 @@ export const VERDICTS: Record<BleedVerdict["verdict"], { kind: MarkKind; word: s
   suitable: { kind: "good", word: "carries it out" },
   workable: { kind: "warn", word: "works if" },
   leaves_air: { kind: "stop", word: "leaves air" },
+  not_for: { kind: "stop", word: "not for this line" },
 };
 
 /** A verdict in a sentence: where air stays, and what would change that. */
 export function verdictSaid(method: BleedVerdict, changes: BleedVerdicts["changes"]): string {
   if (method.verdict === "suitable") return "It carries the air of this line out.";
+  if (method.verdict === "not_for") return method.why;
   const place = method.place ? `Air stays at: ${method.place}.` : "Air stays.";
   if (method.verdict === "leaves_air") return place;
   const ways = method.changes.map((change) => changes[change] ?? change);

@@ -9,7 +9,19 @@ const DRAWN: Partial<Record<Shown, string[]>> = {
   measure: ["verdict", "gauge."],
   build: ["step.", "facing."],
   fit: ["step.", "facing."],
-  bleed: [""],
+  bleed: [
+    "stroke",
+    "beat.",
+    "run",
+    "topped_up",
+    "colour",
+    "done",
+    "point.",
+    "check.",
+    "order",
+    "tight",
+    "report",
+  ],
   feel: ["pull"],
 };
 
