@@ -47,6 +47,26 @@ module App
       json 200, runs.work(id) { |run| pen.read(run.rig.water_percent) }
     end
 
+    get "/runs/:id/hint" do |id|
+      json 200, runs.work(id) { |run| {says: Sandbag::Rig::Hint.new(run.lesson, run.rig).says} }
+    end
+
+    # Kept by the shop, once a run; without a name nothing is.
+    post "/runs/:id/results" do |id|
+      body = body_for("keepPracticeResult")
+      name = body["name"].strip
+      raise Sandbag::Refusal.at("name", "without a name nothing is kept", "a name") if name.empty?
+      runs.work(id) do |run|
+        results.keep(id, name: name, lesson: run.lesson.id, at: @clock.call, exam: body["exam"] == true,
+          figures: run.lesson.result(run.rig))
+      end
+      json 201, learner(name)
+    end
+
+    get "/results" do
+      json 200, learner(query_for("listPracticeResults")["name"].to_s)
+    end
+
     get "/runs/:id/result" do |id|
       json 200, runs.work(id) { |run| run.lesson.result(run.rig) }
     end
@@ -77,15 +97,34 @@ module App
           "up to #{most}")
       end
 
-      # A lesson, or a circuit and how it starts.
+      def results
+        PracticeResults.new(store)
+      end
+
+      # @return [Hash] what one person has done, and how far that is
+      def learner(name)
+        items = results.of(name)
+        {name: name, items: items, path: Sandbag::Rig::Learner.new(items).path}
+      end
+
+      # A lesson; or a circuit, or that of a job, and how it starts.
       def lesson_of(body)
-        free = body.values_at("circuit", "start").compact
-        if body["lesson"] ? free.any? : free.size < 2
-          raise Sandbag::Refusal.at("lesson", "either a lesson, or a circuit and how it starts",
-            "lesson; or circuit and start")
+        places = body.values_at("circuit", "job").compact
+        if body["lesson"] ? [*places, body["start"]].any? : places.size != 1 || body["start"].nil?
+          raise Sandbag::Refusal.at("lesson", "either a lesson, or one circuit or job and how it starts",
+            "lesson; or circuit and start; or job and start")
         end
-        return Sandbag::Rig::Lesson.free(circuit_of(body), body["start"]) unless body["lesson"]
+        return Sandbag::Rig::Lesson.free(circuit_of(body), body["start"]) if body["circuit"]
+        return job_lesson(body["job"], body["start"]) if body["job"]
         Sandbag::Rig::Lesson.find(body["lesson"]) || raise(Store::Missing.new("lesson", body["lesson"]))
+      end
+
+      # The circuit of a job, as the record has it.
+      def job_lesson(id, start)
+        circuit = store.circuits.find(store.jobs.find(id)[:circuit_id])
+        machine = store.machines.find(circuit[:machine_id])
+        Sandbag::Rig::Lesson.on(Sandbag::Circuit::Sheet.stored(circuit[:sheet]), "#{id}.#{start}",
+          "#{machine[:name]}: #{circuit[:name]}", start)
       end
 
       # @return [String] id of a template
@@ -102,8 +141,16 @@ module App
           Sandbag::Refusal.within("actions/#{place}") { worked.act(action).frame }
         end
         laid = worked.placed != run.rig.placed
+        slips = slips_since(run.rig, worked)
         run.rig = worked
-        {frames: frames, ends: (PracticeView.new(worked).ends if laid)}.compact
+        {frames: frames, ends: (PracticeView.new(worked).ends if laid), slips: slips}.compact
+      end
+
+      # @return [Array<Hash>, nil] slips that were made just now
+      def slips_since(before, after)
+        fresh = after.events.drop(before.events.size)
+        return if fresh.empty?
+        fresh.map { |event| Sandbag::Tables.find("practice_slips", event.what).slice("id", "label", "says") }
       end
     end
   end

@@ -87,6 +87,42 @@ RSpec.describe "Practice", :api do
     expect(slips).to contain_exactly("Let go with the nipple open", "Reservoir run dry")
   end
 
+  it "says a slip as it is made, once, and what a good hand would do now when it is asked" do
+    run = start
+    at = run["ends"][0]["id"]
+    expect(ask(:get, "/practice/runs/run/hint")["says"]).to eq "Hold: lever in, steady."
+    practise({do: "nipple", end: at, turns: 0.5}, {do: "lever", to: run["travel_mm"], s: 1})
+    made = practise({do: "lever", to: 0, s: 0.3})
+    expect(made["slips"].map { |slip| slip["label"] }).to eq ["Let go with the nipple open"]
+    expect(practise({do: "wait", s: 0.1})).not_to have_key "slips"
+    expect(ask(:get, "/practice/runs/none/hint")["status"]).to eq 404
+  end
+
+  it "keeps results by name, each run once, and how far somebody is" do
+    start("four_strokes")
+    kept = ask(:post, "/practice/runs/run/results", {name: " R. Tarn ", exam: true})
+    expect(kept["items"]).to match [a_hash_including("name" => "R. Tarn", "lesson" => "four_strokes", "exam" => true,
+      "done" => false, "slips" => 0)]
+    ask(:post, "/practice/runs/run/results", {name: "R. Tarn"})
+    seen = ask(:get, "/practice/results?name=R.+Tarn")
+    expect([seen["items"].size, seen["path"].first.slice("id", "tries", "next")])
+      .to eq [1, {"id" => "four_strokes", "tries" => 1, "next" => true}]
+    expect(ask(:get, "/practice/results?name=O.+Fell")["items"]).to eq []
+    expect(pointers(ask(:post, "/practice/runs/run/results", {name: "  "}))).to eq ["name"]
+    expect(ask(:get, "/practice/results")["status"]).to eq 422
+  end
+
+  it "starts on the circuit of a job of this shop" do
+    add_circuit("front", twin_disc_plain)
+    ask(:post, "/jobs", {id: "job", circuit_id: "front"})
+    run = ask(:post, "/practice/runs", {id: "own", job: "job", start: "spongy"})
+    expect(last_response.status).to eq 201
+    expect(run["ends"].map { |path| path["id"] }).to match_array %w[left_caliper right_caliper]
+    expect(run["frame"]["slugs"]).not_to be_empty
+    expect(ask(:post, "/practice/runs", {id: "x", job: "none", start: "dry"})["status"]).to eq 404
+    expect(pointers(ask(:post, "/practice/runs", {id: "x", job: "job"}))).to eq ["lesson"]
+  end
+
   it "says what is at hand, and takes what it is for" do
     burp = start("burp")
     expect(burp["lesson"]).to include("tools" => ["crack"], "fits" => [])

@@ -24,7 +24,7 @@ RSpec.describe "Bleeding by foot switch", :browser do
   it "starts over when the port was uncovered, and takes a slip of the key back" do
     press "x"
     expect(session).to have_content("Count started over.")
-    expect(session).to have_css("[data-figure='to-go']", text: "10")
+    expect(session).to have_css("[data-figure='to-go']", text: "11")
     press "u"
     expect(session).not_to have_content("Count started over.")
     expect(session).to have_css("[data-figure='strokes']", text: "7")

@@ -70,7 +70,7 @@ module ByTouch
   def beside(card)
     card = {"act" => {"entry" => {"kind" => "route", "data" => {"route" => "bleed"}}}} if stage == "ask"
     card = ready_to_finish(card) if stage == "bleed"
-    entry = card.dig("act", "entry") || card["answers"].first["entry"]
+    entry = card.dig("act", "entry") || card["answers"]&.first&.fetch("entry") || run
     send_entry(stage, entry["kind"], entry["data"])
     session.refresh
     expect(session).to have_css("h1")
@@ -78,9 +78,17 @@ module ByTouch
 
   # What runs is called fresh once enough has run.
   def ready_to_finish(card)
-    return card unless card["id"] == "stroke" && card["figure"].nil?
-    colour = shown("hand", "bleed")["now"].find { |each| each["id"] == "colour" }
+    bleed = shown("hand", "bleed")
+    point = bleed["points"].find { |each| each["id"] == bleed["current"] }
+    colour = bleed["now"].find { |each| each["id"] == "colour" }
+    to_go = bleed["method"]["by_ml"] ? point["ml_to_go"] : point["strokes_to_go"]
+    return card if colour.nil? || point["fresh"] || to_go.positive?
     colour.merge("answers" => colour["answers"].select { |each| each["entry"]["data"]["colour"] == "as_fresh" })
+  end
+
+  # As much as is there.
+  def run
+    {"kind" => "run", "data" => {ml: shown("hand", "bleed")["reservoir"]["left_ml"].floor(2)}}
   end
 
   # By a lever without air.

@@ -31,8 +31,10 @@ RSpec.describe "Ways to bleed, by hand", :browser do
   end
 
   def take(method)
-    session.click_button method
-    session.click_button "Bleed this way"
+    session.within("ul[aria-label='Methods']") do
+      session.click_button method
+      session.click_button "Bleed this way"
+    end
     expect(session).to have_css("li", text: /#{method}.*this job's/m)
   end
 
@@ -117,7 +119,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     press "t"
     expect(session).to have_css("svg[aria-label^='Syringe: about #{room} of']")
     run 5
-    session.click_button "Port uncovered"
+    session.click_button "Syringe ran empty"
     expect(session).to have_content("Count started over.")
   end
 

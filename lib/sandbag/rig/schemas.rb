@@ -8,6 +8,7 @@ module Sandbag
         "lessons" => Tables::Schema.new({
           "label" => String,
           "goal" => String,
+          "teaches" => String,
           "template" => String,
           "fluid" => String,
           "set?" => Hash,

@@ -34,23 +34,23 @@ RSpec.describe Sandbag::Airway::MethodTable, "of circuits" do
   {
     # 1.49 mL a stroke is 185 mm/s in 3.2 mm: whatever flows carries. Pistons pressed home move 4 mL once, of a line of
     # 7.6. A dry line is filled first
-    "dry master, plain front line" => [plain, {line: "dry"}, "nss--nsssnx-ssxx-", {}],
+    "dry master, plain front line" => [plain, {line: "dry"}, "nsss-nsssnx-ssxx-", {}],
     # 150 mm over the outlet, the reservoir's level 40 mm: nothing fills an empty line over it; a full one siphons
-    "high loop over the headstock" => [with(plain, line(plain), high_spot: 1150), {}, "sss--ssswsx-ssxx-",
+    "high loop over the headstock" => [with(plain, line(plain), high_spot: 1150), {}, "ssss-ssswsx-ssxx-",
       {"gravity_start" => "Front hose, high spot", "prime_outlet" => "Front hose, high spot"}],
     # 1.49 mL a stroke is 53 mm/s in 6 mm: 1.2 × 53 − 31.9 = 31 mm in the second of a stroke, of a leg of 475 mm, and
     # 64 mm back in the two seconds between: it comes back. A syringe of 30 mL at 1 mL/s takes 67 mL where 52 are
     # planned. Tied down, all of the way rises to the master's port by itself
-    "the same loop in a 6 mm pipe" => [with(plain, line(plain), high_spot: 1150, bore: 6.0), {}, "wws--wsswsw-wwww-",
+    "the same loop in a 6 mm pipe" => [with(plain, line(plain), high_spot: 1150, bore: 6.0), {}, "wwsw-wsswsw-wwww-",
       {"hold_cycle" => "Front hose, high spot", "push_back" => "Front hose, high spot"}],
     "3.2 mm flush, twin discs" => [template("road_front_twin"), {}, "sss--sssssx-ssxx-", {}],
     "bicycle, 2 mm line" => [template("bike_front", "mineral"), {}, "s---s-------s----", {}],
     "clutch with its slave nipple below" => [template("road_clutch"), {}, "ssss-sssssx--sx--", {}],
     # 60 mm over the outlet, more than the reservoir's 40: it has to be pulled down
     "scooter with a long rear line" => [with(long, line(long), length: 1900, high_spot: 1060), {},
-      "sss--ssswsx-ssxx-", {"gravity_start" => "Rear hose, high spot"}],
+      "ssss-ssswsx-ssxx-", {"gravity_start" => "Rear hose, high spot"}],
     # silicone at −20 °C is two and a half times as thick: a slug creeps at 0.03 mm/s in 3.2 mm
-    "snowmobile in the cold" => [template("snow_jackshaft", "dot5"), {celsius: -20}, "sss--sssssx-ssxx-", {}],
+    "snowmobile in the cold" => [template("snow_jackshaft", "dot5"), {celsius: -20}, "ssss-sssssx-ssxx-", {}],
     # nothing is pushed backwards, and nothing primed where the master was not opened
     "ABS" => [template("road_front_single", abs: "fitted"), {}, "sss--sssssx-ss---", {}],
     "two calipers on a splitter, one behind a loop" => [
@@ -58,7 +58,7 @@ RSpec.describe Sandbag::Airway::MethodTable, "of circuits" do
       {"gravity_start" => "Right hose, high spot"}
     ],
     # 12 mm × 10 mm at 60°: 0.884 mL stay, unless the caliper is turned
-    "caliper whose nipple is not on top" => [with(plain, far_end, port_angle: 60), {}, "www--wwwwwx-swxx-",
+    "caliper whose nipple is not on top" => [with(plain, far_end, port_angle: 60), {}, "wwww-wwwwwx-swxx-",
       {"hold_cycle" => "Front caliper", "jar_open" => "Front caliper"}],
     # 8 mm lets a slug rise at 80.6 mm/s where it slopes; 1.9 mL a stroke is 38 mm/s there. The line falls 300 mm: the
     # cup draws all of a stroke back through the open tube

@@ -162,9 +162,17 @@ function AbsUnit({ way, x, y }: { way: Way; x: (mm: number) => number; y: (mm: n
   );
 }
 
-/** Its name goes where the line does not: under a point that the line leaves upwards. */
+/** Points as high as each other have names that would touch, mm. */
+const LEVEL_MM = 60;
+
+/**
+ * Its name goes where the line does not: under a point that the line leaves upwards, and under the last joint where the far end
+ * beyond it, whose name is above, stands as high.
+ */
 function isBelow(points: Point[], at: number): boolean {
   const here = points[at]?.height_mm ?? 0;
+  const last = points[points.length - 1];
+  if (at > 0 && at === points.length - 2 && last && Math.abs(last.height_mm - here) < LEVEL_MM) return true;
   const beside = [points[at - 1], points[at + 1]].flatMap((point) => point?.height_mm ?? []);
   return beside.every((height) => height > here);
 }

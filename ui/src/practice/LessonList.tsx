@@ -5,13 +5,18 @@ import { EntryField } from "../kit/EntryField";
 import { Panel, Quiet, Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 import { Picker } from "../kit/Picker";
-import type { Lesson, NewPractice } from "../server/api";
-import type { Kept, useResults } from "./useResults";
+import { Choice } from "../kit/Choice";
+import type { Learner, Lesson, NewPractice } from "../server/api";
+import type { useResults } from "./useResults";
 
 interface Props {
   items: Lesson[];
   circuits: { id: string; label: string }[];
   kept: ReturnType<typeof useResults>;
+  /** A job whose circuit is practised on. */
+  job: string | undefined;
+  isExam: boolean;
+  onExam: (isExam: boolean) => void;
   isBusy: boolean;
   onStart: (what: Omit<NewPractice, "id">) => void;
   onMystery: (circuit: string) => void;
@@ -37,16 +42,38 @@ const Lessons = styled.ul`
 `;
 
 /** Lessons, each with what whoever practises here made of it last; a circuit without a lesson; a lever to be found out. */
-export function LessonList({ items, circuits, kept, isBusy, onStart, onMystery }: Props) {
+export function LessonList(props: Props) {
+  const { items, circuits, kept, job, isExam, onExam, isBusy, onStart, onMystery } = props;
   const [circuit, setCircuit] = useState(circuits[0]?.id ?? "");
   return (
     <>
       <Panel>
         <Row>
           <EntryField label="Who practises" value={kept.name} onFinish={kept.setName} />
+          <Choice
+            label="While you work"
+            options={HELP}
+            value={isExam ? "exam" : "help"}
+            onChange={(id) => onExam(id === "exam")}
+          />
         </Row>
-        <Quiet>Results are kept by name, in this browser only.</Quiet>
+        <Quiet>
+          {kept.name === "" ? "With a name, the shop keeps your results." : pathSaid(kept.learner)}
+        </Quiet>
       </Panel>
+      {job ? (
+        <Panel>
+          <h2>The circuit of this job</h2>
+          <Row $gap={2}>
+            <Button tone="act" isDisabled={isBusy} onPress={() => onStart({ job, start: "spongy" })}>
+              With air in it
+            </Button>
+            <Button isDisabled={isBusy} onPress={() => onStart({ job, start: "dry" })}>
+              Drained
+            </Button>
+          </Row>
+        </Panel>
+      ) : null}
       <Panel>
         <h2>Without a lesson</h2>
         <Row $gap={2}>
@@ -76,8 +103,9 @@ export function LessonList({ items, circuits, kept, isBusy, onStart, onMystery }
               >
                 Start
               </Button>
+              {lesson.teaches ? <p>{lesson.teaches}</p> : null}
               <Quiet>{lesson.goal}</Quiet>
-              <Best results={kept.results.filter((each) => each.lesson === lesson.id)} />
+              <Standing lesson={kept.learner?.path.find((each) => each.id === lesson.id)} />
             </li>
           ))}
         </Lessons>
@@ -86,18 +114,29 @@ export function LessonList({ items, circuits, kept, isBusy, onStart, onMystery }
   );
 }
 
-/** The best of several runs: done before not, without slips before with, then the quickest. */
-function Best({ results }: { results: Kept[] }) {
-  const [best] = [...results].sort(
-    (one, other) =>
-      Number(other.done) - Number(one.done) || one.slips - other.slips || one.seconds - other.seconds,
-  );
-  if (!best) return null;
-  const slips = best.slips === 0 ? "no slip" : `${best.slips} ${best.slips === 1 ? "slip" : "slips"}`;
+const HELP = [
+  { id: "help", label: "With help" },
+  { id: "exam", label: "As an exam" },
+];
+
+function pathSaid(learner: Learner | undefined): string {
+  if (!learner) return "";
+  const passed = learner.path.filter((each) => each.passed).length;
+  const next = learner.path.find((each) => each.next);
+  return `${passed} of ${learner.path.length} lessons passed: done twice in a row without a slip.${next ? ` Next: ${next.label}.` : ""}`;
+}
+
+/** How far a lesson is passed, and which is next. */
+function Standing({ lesson }: { lesson: Learner["path"][number] | undefined }) {
+  if (!lesson || (lesson.tries === 0 && !lesson.next)) return null;
   return (
     <p>
-      <Mark kind={best.done ? "good" : "quiet"}>
-        {best.done ? `Done in ${Math.round(best.seconds)} s, ${slips}` : "Tried, not done"}
+      <Mark kind={lesson.passed ? "good" : "quiet"}>
+        {lesson.passed
+          ? "Passed"
+          : lesson.tries === 0
+            ? "Next"
+            : `${lesson.in_a_row} of 2 in a row, ${lesson.tries} ${lesson.tries === 1 ? "try" : "tries"}`}
       </Mark>
     </p>
   );

@@ -1,5 +1,6 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { useSearchParams } from "react-router";
 import { Loaded } from "../kit/Loaded";
 import { Page } from "../kit/layout";
 import { Notice } from "../kit/Notice";
@@ -21,6 +22,8 @@ export function PracticePage() {
   const lessons = useQuery(lessonsQuery);
   const kept = useResults();
   const [asked, setAsked] = useState<Omit<NewPractice, "id">>();
+  const [isExam, setExam] = useState(false);
+  const [params] = useSearchParams();
   const start = useMutation({
     mutationFn: (what: Omit<NewPractice, "id">) =>
       answer(client.POST("/practice/runs", { body: { id: crypto.randomUUID(), ...what } })),
@@ -49,7 +52,8 @@ export function PracticePage() {
         <PracticeRun
           key={start.data.id}
           run={start.data}
-          onOver={(result) => kept.keep(start.data.lesson.id, result)}
+          isExam={isExam}
+          onOver={() => kept.keep(start.data.id, isExam)}
           onAgain={() => begin(asked)}
           onLeave={() => start.reset()}
         />
@@ -67,6 +71,9 @@ export function PracticePage() {
             <LessonList
               {...offered}
               kept={kept}
+              job={params.get("job") ?? undefined}
+              isExam={isExam}
+              onExam={setExam}
               isBusy={start.isPending || mystery.isPending}
               onStart={begin}
               onMystery={(circuit) => mystery.mutate(circuit)}

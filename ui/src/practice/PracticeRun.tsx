@@ -10,6 +10,7 @@ import { useKept } from "../kit/useKept";
 import type { PracticeFrame, PracticeResult as Result, PracticeStart } from "../server/api";
 import { practiceResultQuery } from "../server/queries";
 import { useUnits } from "../server/useUnits";
+import { Coach } from "./Coach";
 import { Hands } from "./Hands";
 import { LeverReading } from "./LeverReading";
 import { PracticeResult } from "./PracticeResult";
@@ -18,6 +19,8 @@ import { WaterReading } from "./WaterReading";
 
 interface Props {
   run: PracticeStart;
+  /** Nothing is said while it is worked on. */
+  isExam: boolean;
   onOver: (result: Result) => void;
   onAgain: () => void;
   onLeave: () => void;
@@ -33,13 +36,18 @@ const SPEEDS = [
 ];
 
 /** A simulated circuit that is worked by hand, until it is finished and judged. */
-export function PracticeRun({ run, onOver, onAgain, onLeave }: Props) {
+export function PracticeRun({ run, isExam, onOver, onAgain, onLeave }: Props) {
   const [end, setEnd] = useState(run.ends[0]?.id ?? "");
   const [turns, setTurns] = useState(0);
   const [isOver, setOver] = useState(false);
   const [look, setLook] = useKept("practice.look", ["glass", "braided"]);
   const [speed, setSpeed] = useState("1");
-  const { frame, ends, fault, pull, drag, hold, act, crack } = usePractice(run, end, Number(speed), !isOver);
+  const { frame, ends, fault, slips, pull, drag, hold, act, crack } = usePractice(
+    run,
+    end,
+    Number(speed),
+    !isOver,
+  );
   const result = useQuery({ ...practiceResultQuery(run.id), enabled: isOver }).data;
   useEffect(() => {
     if (result) onOver(result);
@@ -106,6 +114,7 @@ export function PracticeRun({ run, onOver, onAgain, onLeave }: Props) {
               crack={crack}
               onFinish={() => setOver(true)}
             />
+            {isExam ? null : <Coach run={run} slips={slips} />}
             <Figures run={run} frame={frame} />
           </>
         )}

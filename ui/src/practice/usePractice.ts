@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { time } from "../kit/time";
 import { answer, client } from "../server/client";
-import type { PracticeAction, PracticeEnds, PracticeFrame, PracticeStart } from "../server/api";
+import type { PracticeAction, PracticeEnds, PracticeFrame, PracticeSlip, PracticeStart } from "../server/api";
 
 /** How often hands are told to the circuit, ms. */
 export const TICK_MS = 100;
@@ -16,6 +16,7 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
   const [frame, setFrame] = useState<PracticeFrame>(run.frame);
   const [ends, setEnds] = useState<PracticeEnds>(run.ends);
   const [fault, setFault] = useState<string>();
+  const [slips, setSlips] = useState<PracticeSlip[]>([]);
   const isPulling = useRef(false);
   /** Where a dragged lever is held, as a share of its way. */
   const dragged = useRef<number>(undefined);
@@ -54,6 +55,7 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
       const newest = answered.frames[answered.frames.length - 1];
       if (newest && !isGone) setFrame(newest);
       if (answered.ends && !isGone) setEnds(answered.ends);
+      if (answered.slips && !isGone) setSlips((made) => [...made, ...(answered.slips ?? [])]);
     };
     const tick = async () => {
       const now = time.now();
@@ -81,6 +83,7 @@ export function usePractice(run: PracticeStart, end: string, speed: number, isOn
     frame,
     ends,
     fault,
+    slips,
     pull: (pulls: boolean) => {
       isPulling.current = pulls;
     },

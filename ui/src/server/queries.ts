@@ -101,6 +101,13 @@ export const practiceResultQuery = (id: string) =>
     queryFn: () => answer(client.GET("/practice/runs/{id}/result", { params: { path: { id } } })),
   });
 
+/** What one person has done in Practice, and how far that is. */
+export const learnerQuery = (name: string) =>
+  queryOptions({
+    queryKey: ["practice", "learner", name],
+    queryFn: () => answer(client.GET("/practice/results", { params: { query: { name } } })),
+  });
+
 /** The day, planned for the jobs that are open. */
 export const planQuery = (asked: PlanRequest) =>
   queryOptions({

@@ -9,7 +9,7 @@ module Sandbag
       LONGEST_S = 3600.0
 
       # state: carried: it goes with the flow; too_slow: more fluid than is planned would carry it; stalls: its rise is
-      # as fast as the flow; comes_back: each go takes it part of the way and it returns before the next; rises: it comes
+      # as fast as the flow; comes_back: each go takes it part of the way and it returns before the next; rises: it goes
       # to an exit by itself; stays: nothing moves it
       # needed_ml: of fluid that takes it past the leg, with what the legs before needed; rises_s: until it is out by
       # itself, nil where it does not come out so

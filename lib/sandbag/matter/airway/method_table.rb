@@ -37,6 +37,7 @@ module Sandbag
         unless @sheet.suits?(row)
           return "Not on this kind of circuit. Not for: #{Wording.inside(row["not_for"])}"
         end
+        return "Fluid is pushed up to one caliper here, and not to several." if row["one_end"] && several_ends?
         return "ABS is fitted or may be: nothing is pushed backwards through its unit." if row["reverse"] && @sheet.abs?
         if @sheet.abs? && row["abs_gate"]&.none?(@gate&.fetch("id"))
           return "On an ABS circuit only where the master was opened and a lead released it."
@@ -83,6 +84,11 @@ module Sandbag
       private_constant :Judged
 
       private
+
+      # Circuits that are filled from either end may have more than one.
+      def several_ends?
+        @sheet.far_ends.size > 1 && !@sheet.kind.has?("either_way")
+      end
 
       def ways_out
         Way.all(@sheet, dry: @line == "dry", **@given)

@@ -21,6 +21,7 @@ module Sandbag
           "unfit?" => Array,
           "usual?" => Array,
           "reverse?" => [TrueClass, FalseClass],
+          "one_end?" => [TrueClass, FalseClass],
           "turned?" => [TrueClass, FalseClass],
           "needs_tool?" => [TrueClass, FalseClass],
           "aid?" => [TrueClass, FalseClass],

@@ -29,16 +29,19 @@ module Sandbag
       # @return [Lesson] without a goal of its own but to get the air out
       # Refuses a template that there is not.
       def self.free(template, start)
-        fluid = Sandbag::Circuit::Template.filled(template).value("fluid", "stamped")
-        mineral = fluid == "mineral"
-        new({
-          "id" => "#{template}.#{start}", "label" => Tables.find("circuit_templates", template)["label"],
-          "goal" => STARTS.fetch(start), "template" => template, "fluid" => fluid,
-          "way" => mineral ? "reverse_syringe" : "hold_cycle",
-          "places" => Tables.rows("practice_places").map { |each| each["id"] },
-          "air" => [], start => true, "any_tool" => true, "air_left" => FREE_LEFT_ML
-        })
+        on(Sandbag::Circuit::Template.filled(template), "#{template}.#{start}",
+          Tables.find("circuit_templates", template)["label"], start)
       end
+
+      # The same on any circuit, such as that of a job.
+      # @param sheet [Circuit::Sheet]; id, label [String]
+      def self.on(sheet, id, label, start)
+        way = (sheet.value("fluid", "stamped") == "mineral") ? "reverse_syringe" : "hold_cycle"
+        places = Tables.rows("practice_places").map { |each| each["id"] }
+        new({"id" => id, "label" => label, "goal" => STARTS.fetch(start), "way" => way, "places" => places, "air" => [],
+             start => true, "any_tool" => true, "air_left" => FREE_LEFT_ML}, sheet: sheet)
+      end
+
       # A pass on the brakes, s; and mL of steam that a lever does not notice. [default]
       PASS_S, STEAM_ML = 240.0, 0.02
       # mL that may stay where no lesson says how much. [default]
@@ -46,10 +49,10 @@ module Sandbag
 
       attr_reader :sheet
 
-      # @param row [Hash] of lessons.yml
-      def initialize(row)
+      # @param row [Hash] of lessons.yml; sheet [Circuit::Sheet, nil] nil makes it by the row
+      def initialize(row, sheet: nil)
         @row = row
-        @sheet = set(Sandbag::Circuit::Template.sheet(row["template"]).set("fluid", "stamped", row["fluid"],
+        @sheet = sheet || set(Sandbag::Circuit::Template.sheet(row["template"]).set("fluid", "stamped", row["fluid"],
           "part_marking"))
         freeze
       end
@@ -58,14 +61,29 @@ module Sandbag
         @row["id"]
       end
 
+      # @return [Hash] row of practice_ways.yml
+      def way
+        Tables.find("practice_ways", @row["way"])
+      end
+
+      # @return [Array<String>] of practice_places.yml, what is laid otherwise first; none without a lesson
+      def places
+        @row["any_tool"] ? [] : @row["places"] || []
+      end
+
+      # Nothing of its goal is left.
+      def cleared?(rig)
+        done?(figures(rig))
+      end
+
       # @return [Hash] id, label, goal; what is at hand beside the lever: tools, what fits a nipple, what can be laid
       #   otherwise
       def to_h
         {
-          id: id, label: @row["label"], goal: @row["goal"], tools: tools,
+          id: id, label: @row["label"], goal: @row["goal"], teaches: @row["teaches"], tools: tools,
           fits: fits.map { |fit| Tables.find("practice_fits", fit).slice("id", "label") },
           places: (@row["places"] || []).map { |place| Tables.find("practice_places", place).slice("id", "label") }
-        }
+        }.compact
       end
 
       # @return [Simulation] at the start
@@ -138,9 +156,9 @@ module Sandbag
       end
 
       def where(rig)
-        in_lines = rig.slugs.map { |slug|
-          {ml: slug.ml, place: "on the way to #{rig.plumbing.paths[slug.path].label}"}
-        }
+        in_lines = rig.slugs.group_by(&:path).map do |path, slugs|
+          {ml: slugs.sum(&:ml), place: "on the way to #{rig.plumbing.paths[path].label}"}
+        end
         rig.unit.ml.positive? ? [*in_lines, {ml: rig.unit.ml, place: "behind the ABS unit's valves"}] : in_lines
       end
 

@@ -170,6 +170,11 @@ module Sandbag
         @ledger.ends[index].open?
       end
 
+      # @return [String] of practice_fits.yml
+      def fitted(index)
+        @ledger.ends[index].fitted["id"]
+      end
+
       # Something else at a nipple. A tube's jar gets fluid first, for its end to stand in.
       # @param what [String] of practice_fits.yml
       def fit(index, what)

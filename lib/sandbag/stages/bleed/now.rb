@@ -13,7 +13,7 @@ module Sandbag
         return asked.map { |check| look_at(check) } if asked.any?
         return [here("tight", Wording.sentence(@stage.checks.before_fluid))] if @stage.checks.before_fluid
         return finish if count.finished? && !@stage.aided_last?
-        return [here("method", Wording.sentence(@stage.waits_for))] if @stage.aided_last? && count.finished?
+        return [to_finish] if @stage.aided_last? && count.finished?
         moving
       end
 
@@ -23,7 +23,7 @@ module Sandbag
       def way_to_bleed
         choices = [@stage.proposed, @stage.method_row].uniq.to_h { |row| row.values_at("id", "label") }
         question("method", "How is it bled?", each_answer(choices, "method", name: :method),
-          detail: "#{@stage.proposed["label"]} is proposed for this line.")
+          detail: "#{@stage.proposed["label"]} is proposed. The others are listed below, each with its verdict.")
       end
 
       def look_at(check)
@@ -42,15 +42,25 @@ module Sandbag
         point = count.current
         return [next_point] if point.done
         return [beat_card(count.cycle.last_step) || shut_or_done(point)] if point.missing.empty?
+        return [stroke(point), colour] if count.cycle.open? && !count.cycle.runs_open?
         return [shut_first || refill] if count.reservoir.spent?
-        [stroke(point), colour, shut_first || refill].compact
+        return [shut_first || refill, stroke(point), colour] if count.reservoir.warning == "now"
+        [stroke(point), colour, shut_first || refill]
       end
 
       # A cycle that was begun is ended first.
       def shut_or_done(point)
         return stroke(point) if count.cycle.open?
+        return to_finish if @stage.aided_last?
         step("done", "#{point.label} ran clean", entry("point_done", point: count.current_id),
           label: "Finish this point")
+      end
+
+      # What only helps does not finish a bleed.
+      def to_finish
+        whole = @job.choose.bleed_methods.reject { |row| row["aid"] }.to_h { |row| row.values_at("id", "label") }
+        question("method", "How is it finished?", each_answer(whole, "method", name: :method),
+          detail: "#{@stage.method_row["label"]} only helps: another method follows.")
       end
 
       def shut_first

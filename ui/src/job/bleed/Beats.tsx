@@ -63,7 +63,7 @@ export function Beats({ cycle, isByMl, isByBeat, onMode, onBeat }: Props) {
   const isOwn = isByBeat || isByMl || cycle.phase !== "cycle";
   return (
     <div style={{ display: "grid", gap: "0.6rem" }}>
-      {isByMl ? null : (
+      {isByMl || cycle.phase !== "cycle" ? null : (
         <Choice
           label="Counted"
           isLabelHidden

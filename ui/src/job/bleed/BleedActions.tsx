@@ -17,8 +17,9 @@ interface Props {
   method: Bleed["method"];
   /** Every point ran clean: nothing has to be counted. */
   isFinished: boolean;
-  /** What Space does now. */
+  /** What Space does now, and how. */
   step: string;
+  how: string | undefined;
   canFinish: boolean;
   undoWord: string | undefined;
   ears: Ears;
@@ -42,9 +43,15 @@ const Bar = styled.div`
   }
 `;
 
+const How = styled.small`
+  display: block;
+  font-size: 1rem;
+  font-weight: 400;
+`;
+
 const EARS: Record<Ears, string> = { off: "Sound off", spoken: "Spoken", tones: "Tones" };
 
-export function BleedActions({ actions, method, isFinished, step, canFinish, undoWord, ears }: Props) {
+export function BleedActions({ actions, method, isFinished, step, how, canFinish, undoWord, ears }: Props) {
   return (
     <Bar>
       <Button
@@ -54,7 +61,10 @@ export function BleedActions({ actions, method, isFinished, step, canFinish, und
         isDisabled={!actions.next}
         onPress={() => actions.next?.()}
       >
-        {step}
+        <span>
+          {step}
+          {how ? <How>{how}</How> : null}
+        </span>
       </Button>
       <Button hotkey="T" onPress={actions.topUp}>
         {method.supply === "reservoir" ? "Topped up" : "Refilled"}
@@ -72,7 +82,7 @@ export function BleedActions({ actions, method, isFinished, step, canFinish, und
         {undoWord ? `Undo ${undoWord}` : "Undo"}
       </Button>
       <Button tone="stop" hotkey="X" onPress={actions.uncovered}>
-        Port uncovered
+        {method.supply === "reservoir" ? "Port uncovered" : "Syringe ran empty"}
       </Button>
       <Button hotkey="E" onPress={actions.ears}>
         {EARS[ears]}

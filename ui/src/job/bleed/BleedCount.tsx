@@ -148,6 +148,7 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
             method={bleed.method}
             isFinished={bleed.finished}
             step={stepSaid(next, bleed)}
+            how={howSaid(next)}
             canFinish={isEnough}
             undoWord={last ? (UNDO_WORDS[last.kind] ?? last.kind) : undefined}
             ears={ears}
@@ -198,6 +199,18 @@ function stepSaid(next: NextStep | undefined, bleed: Bleed): string {
   if (next.does === "beat") return next.beat.label;
   if (next.does === "run") return next.beat ? `${next.beat.label}: enter the mL` : "Enter the mL";
   return next.does === "topped_up" ? bleed.method.refill : "Count a stroke";
+}
+
+/** What the hand does, what the eye watches, and when it is over. */
+function howSaid(next: NextStep | undefined): string | undefined {
+  const beat = next && "beat" in next ? next.beat : undefined;
+  if (!beat) return undefined;
+  return [
+    `${beat.how.charAt(0).toUpperCase()}${beat.how.slice(1)}.`,
+    ...(beat.watch ? [`Watch: ${beat.watch}.`] : []),
+    ...(beat.ends ? [`Ends when: ${beat.ends}.`] : []),
+    ...(beat.helper ? ["The helper does this."] : []),
+  ].join(" ");
 }
 
 type Actions = Record<

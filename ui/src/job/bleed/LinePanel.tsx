@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link } from "react-router";
 import type { Bleed, BleedVerdicts, Job } from "../../server/api";
 import { asItStands, bleedVerdictsQuery } from "../../server/queries";
 import { HeightProfile } from "../../drawings/HeightProfile";
@@ -49,6 +50,7 @@ export function LinePanel({ job, bleed }: Props) {
               are defaults, so is this.
             </Quiet>
             <AtHand job={job} bleed={bleed} />
+            <Link to={`/practice?job=${job.id}`}>Practise on this circuit</Link>
             <Supposed supposed={supposed} offers={verdicts.data.offers} onChange={setSupposed} />
           </div>
           <MethodList

@@ -16,7 +16,8 @@ export function nextStep(bleed: Bleed, isEnough: boolean, isByBeat: boolean): Ne
   const { cycle, method, reservoir } = bleed;
   if (isEnough && cycle.last) return { does: "beat", beat: cycle.last };
   if (cycle.now?.records === "topped_up") return { does: "topped_up" };
-  if (reservoir.spent) return cycle.open && cycle.runs_open ? { does: "beat", beat: SHUT } : undefined;
+  const isOwnToShut = cycle.open && !cycle.runs_open;
+  if (reservoir.spent && !isOwnToShut) return cycle.open ? { does: "beat", beat: SHUT } : undefined;
   if (cycle.now?.records === "run") return { does: "run", beat: cycle.now };
   const isWhole = !isByBeat && !method.by_ml && cycle.phase === "cycle" && cycle.now?.id !== "open_again";
   if (cycle.now && !isWhole) return { does: "beat", beat: cycle.now };

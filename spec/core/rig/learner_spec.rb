@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+RSpec.describe Sandbag::Rig::Learner do
+  def path(*results)
+    described_class.new(results.map { |lesson, done, slips| {"lesson" => lesson, "done" => done, "slips" => slips} }).path
+  end
+
+  def line(path, id)
+    path.find { |each| each[:id] == id }
+  end
+
+  it "passes a lesson that was done without a slip twice in a row" do
+    first, second = Sandbag::Tables.rows("lessons").first(2).map { |row| row["id"] }
+    once = path([first, true, 0])
+    expect(line(once, first)).to include(tries: 1, in_a_row: 1, passed: false, next: true)
+    twice = path([first, false, 0], [first, true, 0], [second, true, 0], [first, true, 0])
+    expect(line(twice, first)).to include(tries: 3, in_a_row: 2, passed: true, next: false)
+    expect(line(twice, second)).to include(tries: 1, passed: false, next: true)
+  end
+
+  it "begins again after a run that was not done, or with a slip" do
+    id = Sandbag::Tables.rows("lessons").first["id"]
+    [[id, false, 0], [id, true, 1]].each do |spoilt|
+      expect(line(path([id, true, 0], spoilt, [id, true, 0]), id)).to include(in_a_row: 1, passed: false)
+    end
+  end
+end
