@@ -12,6 +12,7 @@ module App
         ["Way", way(bleed)],
         *bleed[:changes].map { |change| ["Changed", "#{change[:from]} to #{change[:to]}. #{change[:says]}"] },
         *bleed[:points].map { |point| [point[:label], point_said(point, bleed)] },
+        *bleed.fetch(:samples_say, []).map { |said| ["Samples", said] },
         ["Refills", bleed[:top_ups].to_s],
         (["Syringes", syringes(bleed)] if bleed[:method][:both]),
         (["Catch jar", bleed[:jar][:says]] if bleed[:jar][:says]),

@@ -24,7 +24,7 @@ RSpec.describe App::JobCardSections do
       "Lever feel" => "Spongy")
     expect(section("Choose")).to include("Fluid in" => "DOT 4 glycol", "Fluid to have" => "152 mL",
       "Way of bleeding" => "Hold, open, close, release")
-    expect(section("Bleed")["Right caliper"]).to match(/\A10 strokes, 37 mL, last 10 without a bubble\z/)
+    expect(section("Bleed")["Right caliper"]).to match(/\A11 strokes, 38 mL, last 11 without a bubble\z/)
     expect(section("Feel")).to include("Static hold" => "0.4 mm in 60 s, limit 2.0",
       "Verdict" => a_string_including("clear of air"))
     expect(section("Release gates")).to include("Bleeding finished" => "yes", "No leak" => "NO: not watched yet")

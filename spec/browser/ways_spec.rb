@@ -50,12 +50,17 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     take "Two syringes"
     answer_looks "Before fluid moves"
     expect(session).to have_css("[data-figure='to-go']", text: "20")
+    press :space
+    expect(session).to have_button("Push the lower, pull the upper: enter the mL", exact: false)
     run 14, out: 13
+    expect(session).to have_css("li [aria-current=step]", text: "3 times")
+    press :space, :space, :space
+    expect(session).to have_css("li [aria-current=step]", text: "Push the lower")
     expect(session).to have_css("[role=alert]", text: "Refill the syringe now, nipple shut.")
     run 9, out: 9
     expect(session).to have_css("[role=alert]", text: "The syringe is at its end.")
     expect(session).to have_button("Count it", disabled: true)
-    press "t"
+    press :space, "t"
     expect(session).to have_css("svg[aria-label^='Syringe: about 23 of 23 mL']")
     expect(session).to have_content("23 in below, 22 mL out above")
     session.find("label", text: "As fresh").click
@@ -66,6 +71,92 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     answer_looks "Last"
     expect(session).to have_link("check the lever in Feel")
     expect(axe_violations).to be_empty
+    expect(browser_faults).to be_empty
+  end
+
+  it "a dry kart line by gravity, led by one key, then by strokes" do
+    worked("dry", "drift-brake") do |job|
+      job.answer_stops
+      job.add("ask", "route", {"route" => "renew_hose"})
+      job.work_everywhere
+      job.choose_what_is_wanted
+      job.state.stages.each_key do |stage|
+        job.public_send(CylinderWork::WORK.fetch(stage)) if %w[strip measure build fit].include?(stage)
+      end
+    end
+    open_page "/jobs/dry/bleed"
+    expect(session).to have_css("section[aria-label='Now'] h2", text: "How is it bled?")
+    take "Gravity fill"
+    answer_looks "Before fluid moves"
+    expect(session).to have_css("[role=timer]", text: "of 20:00")
+    press :space
+    expect(session).to have_button("Let it run: enter the mL", exact: false)
+    expect(session).to have_content("The lever is loose while a nipple is open")
+    press :space
+    expect(session).to have_css("input[name='run']:focus")
+    run 12
+    expect(session).to have_css("[data-figure='to-top-up']")
+    session.click_button "Close the nipple"
+    take "Hold, open, close, release"
+    answer_looks "Before fluid moves"
+    count_strokes(3)
+    expect(shown("dry", "bleed").slice("total_strokes", "in_ml")).to eq("total_strokes" => 3, "in_ml" => 12.0)
+    session.find("summary", text: "Something went wrong").click
+    session.click_button "Pumped fast"
+    expect(session).to have_css("[role=alert]", text: "Quick strokes only break bubbles up")
+    expect(session).to have_button("Time 15 min")
+    expect(axe_violations).to be_empty
+    expect(browser_faults).to be_empty
+  end
+
+  it "a syringe from below on one caliper of a hand brake: open, push, shut, draw down, refill, by one key" do
+    ready("up", "scree-front")
+    open_page "/jobs/up/bleed"
+    take "Reverse bleed with a syringe"
+    answer_looks "Before fluid moves"
+    expect(session).to have_button("Open", exact: false)
+    press :space
+    expect(session).to have_button("Push slowly: enter the mL", exact: false)
+    run shown("up", "bleed")["reservoir"]["left_ml"].floor
+    expect(session).to have_css("li [aria-current=step]", text: "Close")
+    press :space
+    expect(session).to have_css("li [aria-current=step]", text: "Draw the reservoir down")
+    press :space
+    expect(session).to have_css("li [aria-current=step]", text: "Refill the syringe")
+    press :space
+    expect(session).to have_css("li [aria-current=step]", text: "Open")
+    session.find("label", text: "Grit or sludge").click
+    expect(session).to have_content("Grit or sludge at every point, a sign of dirt or corrosion")
+    expect(browser_faults).to be_empty
+  end
+
+  it "an added hand master filled from below: piston home, the loose joint, tightened, on to the overflow" do
+    worked("both", "ridgeline-rear") do |job|
+      job.write("ask", "intake", {"question" => "abs", "value" => "none"})
+      job.answer_stops
+      job.add("ask", "route", {"route" => "add_mc"})
+      job.work_everywhere
+      job.choose_what_is_wanted
+      job.state.stages.each_key do |stage|
+        job.public_send(CylinderWork::WORK.fetch(stage)) if %w[strip measure build fit].include?(stage)
+      end
+    end
+    open_page "/jobs/both/bleed"
+    take "Pushed up to the second master"
+    answer_looks "Before fluid moves"
+    ["Piston home", "Open"].each do |step|
+      expect(session).to have_css("li [aria-current=step]", text: step)
+      press :space
+    end
+    expect(session).to have_button("Push to the loose joint: enter the mL", exact: false)
+    run 3
+    expect(session).to have_css("li [aria-current=step]", text: "Tighten the joint")
+    press :space
+    expect(session).to have_button("Push on: enter the mL", exact: false)
+    run 2
+    expect(session).to have_css("li [aria-current=step]", text: "The helper does this.")
+    press :space
+    expect(session).to have_css("li [aria-current=step]", text: "Push on")
     expect(browser_faults).to be_empty
   end
 

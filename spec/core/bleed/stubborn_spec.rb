@@ -18,7 +18,7 @@ RSpec.describe Sandbag::Bleed::Stubborn do
     job = bled
     expect(job.state.bleed.stubborn).not_to be_climbing
     again(job)
-    expect(ladder(job)).to eq %w[tell settle pops turn burp back caliper raised thread tied diagnosis]
+    expect(ladder(job)).to eq %w[tell settle pops turn burp one_line back caliper raised thread tied diagnosis]
     with_loop = changed(twin_disc_plain, "left_hose", high_spot: 1200)
     expect(ladder(bled(with_loop))).to include "loop"
     remote = changed(twin_disc_plain, "reservoir", mount: "remote")

@@ -2,7 +2,8 @@
 
 RSpec.describe Sandbag::Rig::Learner do
   def path(*results)
-    described_class.new(results.map { |lesson, done, slips| {"lesson" => lesson, "done" => done, "slips" => slips} }).path
+    lines = results.map { |lesson, done, slips| {"lesson" => lesson, "done" => done, "slips" => slips} }
+    described_class.new(lines).path
   end
 
   def line(path, id)

@@ -401,7 +401,8 @@ RSpec.describe Sandbag::Rig::Simulation do
     head = Sandbag::Hydraulics::Flow.head_mpa(path.head_mm + Sandbag::Airway::Drive::JAR_MM, now.plumbing.fluid)
     now.act("do" => "draw", "mpa" => 0.05, "s" => 1)
     resistance, kinetic = now.plumbing.resistance(path, 0.5), now.plumbing.kinetic(path, 0.5)
-    expect(now.jar_ml).to be_within(0.01 * now.jar_ml).of(Sandbag::Hydraulics::Flow.quadratic(0.05 + head, resistance, kinetic))
+    flow = Sandbag::Hydraulics::Flow.quadratic(0.05 + head, resistance, kinetic)
+    expect(now.jar_ml).to be_within(0.01 * now.jar_ml).of(flow)
     now.act("do" => "draw", "mpa" => 0.05, "s" => 10)
     expect(now.air.in_ml).to be > 1
     expect(now.events.map(&:what)).to eq ["port_uncovered"]

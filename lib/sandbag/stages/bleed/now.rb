@@ -87,8 +87,13 @@ module Sandbag
         step("point.#{id}", "Go to #{Wording.inside(point.label)}", entry("point", point: id), label: "There")
       end
 
+      REFILLED = {
+        "reservoir" => "Never let the port be uncovered.", "syringe" => "Upright, tapped, no air in it."
+      }.freeze
+
       def refill
-        step("topped_up", count.supply.refill, entry("topped_up"), detail: "Never let the port be uncovered.")
+        step("topped_up", count.supply.refill, entry("topped_up"),
+          detail: REFILLED.fetch(count.supply.kind))
       end
 
       def stroke(point)

@@ -5,9 +5,14 @@ module Sandbag
     # The tables of this room (knowledge/bleed): their columns, and what their rows must hold to.
     module Schemas
       # What a rung of the ladder may need of a circuit.
-      RUNG_NEEDS = %w[caliper remote high_spot].freeze
+      RUNG_NEEDS = %w[caliper remote high_spot pair].freeze
 
       TABLES = {
+        "bleed_samples" => Tables::Schema.new({
+          "label" => String,
+          "dirty" => [TrueClass, FalseClass],
+          "means" => String
+        }),
         "stubborn_air" => Tables::Schema.new({
           "label" => String,
           "does" => String,

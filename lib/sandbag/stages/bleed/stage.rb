@@ -85,6 +85,11 @@ module Sandbag
         Tables.rows("bleed_slips").select { |row| method_row["slips"]&.include?(row["id"]) }
       end
 
+      # @return [Hash{String => String}] point => what its sample showed, of bleed_samples.yml
+      def samples
+        entries.by("sample", "point").transform_values { |data| data["sample"] }
+      end
+
       # @return [String, nil] of waits.yml: after a slip that wants one, until fluid moves again; or the method's own
       def wait
         slip = entries.last("slip")

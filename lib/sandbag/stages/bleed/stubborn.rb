@@ -59,6 +59,7 @@ module Sandbag
         case row["needs"]
         when "caliper" then !@sheet.clutch?
         when "remote" then @sheet.value("reservoir", "mount") == "remote"
+        when "pair" then @sheet.far_ends.size > 1
         when "high_spot" then Circuit::Heights.new(@sheet).high_spots.any?
         else true
         end

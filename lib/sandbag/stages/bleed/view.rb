@@ -4,6 +4,9 @@ module Sandbag
   module Bleed
     # What the Bleed page shows.
     class View
+      # docs/trade.md 8.2
+      LOOSE = "The lever is loose while a nipple is open or a syringe is on: judge it when all is closed."
+
       # @param bleed [Stage]
       def initialize(bleed)
         @bleed = bleed
@@ -21,6 +24,10 @@ module Sandbag
           method: method,
           checks: {start: shown(@bleed.checks.start), end: shown(@bleed.checks.finish)},
           tool: tool,
+          samples: @bleed.samples,
+          samples_say: Samples.new(@count.points.values, @bleed.samples).says,
+          sample_kinds: Tables.rows("bleed_samples").map { |row| row.slice("id", "label") },
+          loose: (LOOSE if @count.cycle.open?),
           free_run: FreeRun.new(@bleed).to_h,
           stubborn: @bleed.stubborn.climbing? ? @bleed.stubborn.to_a : [],
           round: round,

@@ -93,6 +93,14 @@ export function Beats({ cycle, isByMl, isByBeat, onMode, onBeat }: Props) {
             </Beat>
           </li>
         ))}
+        {cycle.open && cycle.runs_open && cycle.phase === "cycle" && onBeat ? (
+          <li style={{ flex: "1 1 8rem", display: "flex" }}>
+            <Beat type="button" onClick={() => onBeat("shut_refill")}>
+              <strong>Close the nipple</strong>
+              <small>before a refill or another method</small>
+            </Beat>
+          </li>
+        ) : null}
       </List>
     </div>
   );

@@ -1,7 +1,7 @@
 import styled from "styled-components";
 import type { Bleed, Job, Knowledge } from "../../server/api";
 import { ReservoirDrawing } from "../../drawings/ReservoirDrawing";
-import { Panel } from "../../kit/layout";
+import { Panel, Quiet } from "../../kit/layout";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { useKept } from "../../kit/useKept";
 import { useEntries } from "../useEntries";
@@ -22,6 +22,7 @@ import { PointProfile } from "./PointProfile";
 import type { Projected } from "./project";
 import { RoundQuestion } from "./RoundQuestion";
 import { RunEntry } from "./RunEntry";
+import { SampleChoice } from "./SampleChoice";
 import { SlipList } from "./SlipList";
 import { StepClock } from "./StepClock";
 import { ReportPanel, TightPanel } from "./ToolPanel";
@@ -60,6 +61,7 @@ const UNDO_WORDS: Record<string, string> = {
   tool_tight: "gauge",
   tool_report: "report",
   slip: "mishap",
+  sample: "sample",
   people: "hands",
   temperature: "temperature",
 };
@@ -170,6 +172,8 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
           value={point.colour}
           onChange={(colour) => add("colour", { colour })}
         />
+        {open && bleed.begun ? <SampleChoice job={job} bleed={bleed} /> : null}
+        {bleed.loose ? <Quiet>{bleed.loose}</Quiet> : null}
         <Beats
           cycle={bleed.cycle}
           isByMl={bleed.method.by_ml}

@@ -27,5 +27,5 @@ export function nextStep(bleed: Bleed, isEnough: boolean, isByBeat: boolean): Ne
 const SHUT: Beat = {
   id: "shut_refill",
   label: "Close",
-  how: "for the refill; with a vacuum while it still draws",
+  how: "before the refill",
 };

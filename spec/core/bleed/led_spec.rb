@@ -1,0 +1,116 @@
+# frozen_string_literal: true
+
+# The way to bleed is chosen first, its steps are led at every point, and what goes wrong is heard.
+RSpec.describe Sandbag::Bleed::Stage, "led" do
+  def ready(template, method = nil, route: "bleed")
+    sheet = Sandbag::Circuit::Template.filled(template)
+    sheet = sheet.set("vehicle", "abs", "none", "measured") unless sheet.clutch?
+    JobInMemory.new(sheet, careful: false).tap do |job|
+      job.ready_to_bleed(route)
+      job.choose_what_is_wanted
+      job.add("bleed", "method", {"method" => method}) if method
+      job.look_before_fluid if method
+    end
+  end
+
+  def card(job) = job.view("bleed")[:now].first
+
+  def beat(job, *beats) = beats.each { |each| job.add("bleed", "beat", {"beat" => each}) }
+
+  it "asks for the way to bleed where another is proposed, and moves nothing before" do
+    job = ready("bike_front")
+    expect(card(job)).to include(id: "method", title: "How is it bled?")
+    expect(card(job)[:answers].map { |each| each[:label] }).to eq ["Two syringes", "Hold, open, close, release"]
+    expect(problems { job.add("bleed", "stroke") }.first.message)
+      .to include "the way to bleed: two syringes is proposed"
+    expect(job.view("bleed")[:proposed]).to include(id: "two_syringe")
+    job.add("bleed", "method", {"method" => "hold_cycle"})
+    job.look_before_fluid
+    job.add("bleed", "stroke")
+    expect(job.view("bleed")).not_to have_key :proposed
+  end
+
+  it "asks for none where it begins with the one that is proposed" do
+    job = ready("road_front_single")
+    expect(job.view("bleed")).not_to have_key :proposed
+    expect(card(job)[:id]).to start_with "check."
+  end
+
+  it "leads a one-way valve: screw it in, open, one light press; in and out; close" do
+    job = ready("kart_rear", "check_valve")
+    %w[screw_in open_flow first_press].each do |step|
+      expect(card(job)).to include(id: "beat.#{step}", kind: "step")
+      beat(job, step)
+    end
+    beat(job, "slow_in")
+    expect(job.state.bleed.count.total_strokes).to eq 0
+    beat(job, "slow_out")
+    expect([job.state.bleed.count.total_strokes, job.state.bleed.count.cycle.turn]).to eq [1, "slow_in"]
+    expect(job.view("bleed")[:loose]).to include "judge it when all is closed"
+    expect(problems { beat(job, "open_flow") }.first.accepted).to eq "in first"
+  end
+
+  it "shuts the nipple for a refill, and opens it again" do
+    job = ready("kart_rear", "check_valve")
+    beat(job, "screw_in", "open_flow", "first_press", "slow_in", "slow_out")
+    expect(problems { job.add("bleed", "topped_up") }.first.message).to include "the nipple is open"
+    beat(job, "shut_refill")
+    job.add("bleed", "topped_up")
+    expect(job.state.bleed.count.cycle.turn).to eq "open_again"
+    beat(job, "open_again", "slow_in", "slow_out")
+    expect(job.state.bleed.count.total_strokes).to eq 2
+  end
+
+  it "takes the mL as the step that they are, and snaps three times" do
+    job = ready("bike_front", "two_syringe")
+    beat(job, "open_ports")
+    expect(card(job)).to include(id: "run", kind: "reading")
+    expect(problems { beat(job, "push_pull") }.first.accepted).to eq "the mL that went through"
+    job.add("bleed", "run", {"ml" => 5, "out" => 5})
+    3.times do
+      expect(job.state.bleed.count.cycle.turn).to eq "snap"
+      beat(job, "snap")
+    end
+    expect(job.state.bleed.count.cycle.turn).to eq "push_pull"
+  end
+
+  it "begins its steps again at the next point, without those that are done once" do
+    job = ready("road_front_twin", "pressure_cap")
+    beat(job, "pressurise", "look_leaks", "open_flow")
+    job.add("bleed", "run", {"ml" => 5})
+    beat(job, "shut")
+    job.add("bleed", "point", {"point" => job.state.bleed.count.points.keys.last})
+    expect(job.state.bleed.count.cycle.turn).to eq "open_flow"
+  end
+
+  it "hears what goes wrong, counts the bubbles again, and offers the rest that froth wants" do
+    job = ready("kart_rear", "check_valve")
+    beat(job, "screw_in", "open_flow", "first_press", "slow_in", "slow_out")
+    job.add("bleed", "slip", {"slip" => "pumped_fast"})
+    expect(job.state.bleed.count.current.clean_strokes).to eq 0
+    expect(job.view("bleed").dig(:method, :wait)).to eq "aerated_fluid"
+    expect(job.view("bleed")[:slips].last[:why]).to include "let it rest"
+    expect(problems { job.add("bleed", "slip", {"slip" => "overflowed"}) }.first.message).to include "cannot happen"
+  end
+
+  it "asks what finishes after a method that only helps" do
+    job = ready("road_front_single", "power_vacuum")
+    job.add("bleed", "tool_tight", {"first" => 0.06, "after" => 0.06}) if job.state.bleed.checks.tight_wanted?
+    8.times do
+      job.add("bleed", "run", {"ml" => 7})
+      job.add("bleed", "topped_up")
+    end
+    job.add("bleed", "colour", {"colour" => "as_fresh"})
+    beat(job, "shut_drawing")
+    expect(card(job)).to include(id: "method", title: "How is it finished?")
+    expect(card(job)[:answers].map { |each| each[:label] }).not_to include "Powered extractor"
+  end
+
+  it "asks a snowmobile for its track, and a bicycle for the block" do
+    [["snow_jackshaft", "track_lifted"], ["bike_front", "block_in"]].each do |template, check|
+      job = ready(template)
+      job.add("bleed", "method", {"method" => "hold_cycle"}) if job.state.bleed.proposed
+      expect(job.state.bleed.checks.start.map(&:id)).to include check
+    end
+  end
+end
