@@ -180,9 +180,11 @@ RSpec.describe "Practice", :browser do
     expect(session).to have_content("Pushed against a shut nipple, 1 ×.")
     session.click_button "Other lessons"
     lesson = session.find("ul[aria-label='Lessons'] li", text: "Bicycle with two syringes")
-    expect(lesson).to have_content(/Done in \d+ s, 1 slip|Tried, not done/)
+    expect(lesson).to have_content("0 of 2 in a row, 1 try")
+    expect(session).to have_content("0 of 26 lessons passed: done twice in a row without a slip. Next: One caliper, four")
+    expect(api("/practice/results?name=Ines")["items"]).to match [a_hash_including("slips" => 1, "exam" => false)]
     session.fill_in "Who practises", with: "Oskar\n"
-    expect(lesson).to have_no_content(/Done|Tried/)
+    expect(lesson).to have_no_content("in a row")
   end
 
   it "starts any circuit dry, hides its bubbles in a braided line, and reads its lever by the gauge" do
@@ -202,7 +204,21 @@ RSpec.describe "Practice", :browser do
     expect(axe_violations).to be_empty
   end
 
-  it "does one badly, and is told afterwards and not before" do
+  it "does one badly, is told at once, and what a good hand would do now" do
+    session.click_button "Start: A bubble half way"
+    expect(session).to have_css("g[data-slug]")
+    press "h"
+    expect(session).to have_css("[data-hint]", text: "Hold: lever in, steady.")
+    press "n"
+    hold_lever(1.5)
+    expect(session).to have_css("[role=alert]", text: "Let go with the nipple open.")
+    press "h"
+    expect(session).to have_css("[data-hint]", text: /Close|Hold/)
+    expect(axe_violations).to be_empty
+  end
+
+  it "does one badly as an exam, and is told afterwards and not before" do
+    session.find("label", text: "As an exam").click
     session.click_button "Start: A bubble half way"
     expect(session).to have_css("g[data-slug]")
     press "n"

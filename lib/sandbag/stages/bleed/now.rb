@@ -42,7 +42,7 @@ module Sandbag
         point = count.current
         return [next_point] if point.done
         return [beat_card(count.cycle.last_step) || shut_or_done(point)] if point.missing.empty?
-        return [stroke(point), colour] if count.cycle.open? && !count.cycle.runs_open?
+        return [stroke(point), colour] if moves_no_fluid? || (count.cycle.open? && !count.cycle.runs_open?)
         return [shut_first || refill] if count.reservoir.spent?
         return [shut_first || refill, stroke(point), colour] if count.reservoir.warning == "now"
         [stroke(point), colour, shut_first || refill]
