@@ -48,6 +48,12 @@ module Sandbag
         [stroke(point), colour, shut_first || refill]
       end
 
+      # A step between two runs, such as the snaps of the lever.
+      def moves_no_fluid?
+        row = count.cycle.turn_row
+        count.supply.by_ml? && !row.nil? && row["records"].nil?
+      end
+
       # A cycle that was begun is ended first.
       def shut_or_done(point)
         return stroke(point) if count.cycle.open?
