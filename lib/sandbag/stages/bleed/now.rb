@@ -51,7 +51,7 @@ module Sandbag
       # A step between two runs, such as the snaps of the lever.
       def moves_no_fluid?
         row = count.cycle.turn_row
-        count.supply.by_ml? && !row.nil? && row["records"].nil?
+        count.supply.by_ml? && !row.nil? && row["records"].nil? && !count.cycle.paused
       end
 
       # A cycle that was begun is ended first.

@@ -17,7 +17,8 @@ export function nextStep(bleed: Bleed, isEnough: boolean, isByBeat: boolean): Ne
   if (isEnough && cycle.last) return { does: "beat", beat: cycle.last };
   if (cycle.now?.records === "topped_up") return { does: "topped_up" };
   // what moves no fluid goes on whatever is left
-  if (method.by_ml && cycle.now && !cycle.now.records) return { does: "beat", beat: cycle.now };
+  if (method.by_ml && cycle.now && !cycle.now.records && cycle.now.id !== "open_again")
+    return { does: "beat", beat: cycle.now };
   const isOwnToShut = cycle.open && !cycle.runs_open;
   if (reservoir.spent && !isOwnToShut) return cycle.open ? { does: "beat", beat: SHUT } : undefined;
   if (cycle.now?.records === "run") return { does: "run", beat: cycle.now };
