@@ -1,6 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { Button } from "../kit/Button";
-import { Panel } from "../kit/layout";
+import { Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { useHotkeys } from "../kit/useHotkeys";
 import type { PracticeSlip, PracticeStart } from "../server/api";
@@ -19,20 +19,22 @@ export function Coach({ run, slips }: Props) {
   useHotkeys({ h: () => hint.mutate() });
   const slip = slips[slips.length - 1];
   return (
-    <Panel>
+    <>
+      <Row>
+        <Button hotkey="H" isDisabled={hint.isPending} onPress={() => hint.mutate()}>
+          What now?
+        </Button>
+        <p aria-live="polite" data-hint style={{ flex: "1 1 18rem" }}>
+          {hint.data ? <strong>{hint.data.says}</strong> : "A good hand's next step, when you ask for it."}
+        </p>
+      </Row>
       {slip ? (
         <Notice tone="stop" live>
           <strong>{`${slip.label}. `}</strong>
           {slip.says}
         </Notice>
       ) : null}
-      <Button hotkey="H" isDisabled={hint.isPending} onPress={() => hint.mutate()}>
-        What now?
-      </Button>
-      <p aria-live="polite" data-hint>
-        {hint.data ? <strong>{hint.data.says}</strong> : "A good hand's next step, when you ask for it."}
-      </p>
       {hint.error ? <Notice tone="stop">{hint.error.message}</Notice> : null}
-    </Panel>
+    </>
   );
 }

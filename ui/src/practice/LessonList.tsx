@@ -75,22 +75,6 @@ export function LessonList(props: Props) {
         </Panel>
       ) : null}
       <Panel>
-        <h2>Without a lesson</h2>
-        <Row $gap={2}>
-          <Picker label="Circuit" isLabelHidden options={circuits} value={circuit} onChange={setCircuit} />
-          <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "spongy" })}>
-            Spongy
-          </Button>
-          <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "dry" })}>
-            From dry
-          </Button>
-          <Button tone="act" isDisabled={isBusy} onPress={() => onMystery(circuit)}>
-            Mystery lever
-          </Button>
-          <Quiet>A mystery lever has something wrong with it: find it with five tests.</Quiet>
-        </Row>
-      </Panel>
-      <Panel>
         <h2>Lessons</h2>
         <Lessons aria-label="Lessons">
           {items.map((lesson) => (
@@ -109,6 +93,22 @@ export function LessonList(props: Props) {
             </li>
           ))}
         </Lessons>
+      </Panel>
+      <Panel>
+        <h2>Without a lesson</h2>
+        <Row $gap={2}>
+          <Picker label="Circuit" isLabelHidden options={circuits} value={circuit} onChange={setCircuit} />
+          <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "spongy" })}>
+            Spongy
+          </Button>
+          <Button isDisabled={isBusy} onPress={() => onStart({ circuit, start: "dry" })}>
+            From dry
+          </Button>
+          <Button tone="act" isDisabled={isBusy} onPress={() => onMystery(circuit)}>
+            Mystery lever
+          </Button>
+          <Quiet>A mystery lever has something wrong with it: find it with five tests.</Quiet>
+        </Row>
       </Panel>
     </>
   );

@@ -61,6 +61,7 @@ export function PracticeRun({ run, isExam, onOver, onAgain, onLeave }: Props) {
           <h2>{run.lesson.label}</h2>
           <Quiet>{run.lesson.goal}</Quiet>
           {fault ? <Notice tone="stop">{fault}</Notice> : null}
+          {isExam || isOver ? null : <Coach run={run} slips={slips} />}
           <PracticeLine
             run={run}
             ends={ends}
@@ -114,7 +115,6 @@ export function PracticeRun({ run, isExam, onOver, onAgain, onLeave }: Props) {
               crack={crack}
               onFinish={() => setOver(true)}
             />
-            {isExam ? null : <Coach run={run} slips={slips} />}
             <Figures run={run} frame={frame} />
           </>
         )}
