@@ -22,6 +22,7 @@ module Sandbag
         when "kept_out", "binned" then @fit.put_back.admit_part(data)
         when "clash" then admit_clash
         when "fact" then Fastening::Facts.admit(@fit.job.sheet, data)
+        when "wrench" then Torques.admit_wrench(entry.data)
         when "figure", "torque", "estimate", "snug" then @fit.torques.admit(entry, @fit.phase)
         when "loosened" then admit_loosened(data["fastener"])
         when "washers" then @fit.washers.admit(data)

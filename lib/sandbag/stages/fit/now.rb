@@ -72,7 +72,7 @@ module Sandbag
       # None is in hand, or it does not read this figure.
       def wrong_wrench?(line)
         wrench = @stage.torques.wrench
-        wrench.nil? || !line.range.unfit(wrench["scale"]).nil?
+        wrench.nil? || !line.unfit_with(wrench).nil?
       end
 
       def fact(line)

@@ -34,7 +34,25 @@ module Sandbag
 
       # @return [String, nil] under, in or over
       def verdict
-        range.judge(reading.data["value"]) if reading && range
+        range.judge(value_nm) if reading && range
+      end
+
+      # @return [Float] N·m at the fastener: what the wrench read, and what a crow's foot on it adds
+      def value_nm
+        reading.data["value"] * Fastening::CrowsFoot.factor(wrench)
+      end
+
+      # @param wrench [Hash] scale, arm and foot of one
+      # @return [String, nil] why it cannot be used for this
+      def unfit_with(wrench)
+        range.unfit(wrench["scale"] * Fastening::CrowsFoot.factor(wrench))
+      end
+
+      # @param wrench [Hash, nil] in hand
+      # @return [Float, nil] N·m to set where a crow's foot on it changes the figure
+      def set_nm(wrench)
+        factor = Fastening::CrowsFoot.factor(wrench)
+        range.aim / factor if range && factor != 1
       end
 
       # The fallback turns of the trade, where they are allowed.
@@ -84,11 +102,11 @@ module Sandbag
       end
 
       def unfit
-        wrench && range.unfit(wrench["scale"])
+        wrench && unfit_with(wrench)
       end
 
       def read
-        Said.figure(reading.data["value"], :torque, "g")
+        Said.figure(value_nm, :torque, "g")
       end
     end
   end

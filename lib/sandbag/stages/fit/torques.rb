@@ -56,6 +56,13 @@ module Sandbag
         lines.select { |line| line.when == phase }.filter_map(&:due)
       end
 
+      # Refuses a crow's foot without the length of the wrench, and the other way round.
+      def self.admit_wrench(data)
+        return if data.key?("arm") == data.key?("foot")
+        raise Refusal.at(data.key?("arm") ? "data/foot" : "data/arm",
+          "a crow's foot in line wants both lengths: the wrench's own and the foot's", "both, or neither")
+      end
+
       # @param phase [String] before or after the bleed
       # Refuses a fastener this job does not touch, one that comes after the bleed before it, a reading without a
       # wrench or by one that is unfit, and an estimate or a driver where none is allowed.
@@ -118,7 +125,7 @@ module Sandbag
       def admit_reading(line, data)
         refuse_unasked(line)
         raise Refusal.at("data/value", "with which wrench?", "the full scale of the wrench first") unless wrench
-        unfit = line.range.unfit(wrench["scale"])
+        unfit = line.unfit_with(wrench)
         return unless unfit
         raise Refusal.at("data/value", unfit, "a wrench with #{Said.figure(line.range.aim, :torque, "g")} in the " \
           "middle of its scale; #{Said.figure(data["value"], :torque, "g")} was typed")

@@ -61,7 +61,8 @@ module Sandbag
         {
           id: line.id, label: line.label, place: line.place&.id, when: line.when, asks: ask(line), range: range(line),
           note: line.row&.fetch("label"),
-          value_nm: line.reading&.data&.fetch("value"), by: (line.reading || line.estimate || line.snug)&.by,
+          set_nm: line.set_nm(@fit.torques.wrench),
+          value_nm: (line.value_nm if line.reading), by: (line.reading || line.estimate || line.snug)&.by,
           tool: line.reading && (line.reading.data["instrument"] || line.wrench&.fetch("name", nil)),
           verdict: line.verdict, over: (line.row["over"] if line.verdict == "over" && line.row), turns: line.turns,
           estimated: line.estimated?, snug: line.by_driver, snugged: line.snugged?, done: line.done?, due: line.due

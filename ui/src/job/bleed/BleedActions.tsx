@@ -1,6 +1,7 @@
 import styled from "styled-components";
 import type { Bleed } from "../../server/api";
 import { Button } from "../../kit/Button";
+import { PHONE } from "../../kit/tokens";
 import type { Ears } from "./useEars";
 
 interface Props {
@@ -31,6 +32,9 @@ const Bar = styled.div`
   grid-template-columns: repeat(7, minmax(0, 1fr));
   @media (max-width: 74rem) {
     grid-template-columns: repeat(4, minmax(0, 1fr));
+  }
+  @media ${PHONE} {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
   }
   > [data-main] {
     min-height: 4.5rem;

@@ -2,6 +2,7 @@ import styled from "styled-components";
 import type { Bleed } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
 import { Big, Quiet } from "../../kit/layout";
+import { PHONE } from "../../kit/tokens";
 
 interface Props {
   bleed: Bleed;
@@ -14,6 +15,9 @@ const Pair = styled.div`
   grid-template-columns: 1fr 1fr;
   gap: 0.8rem;
   align-content: center;
+  @media ${PHONE} {
+    grid-template-columns: minmax(0, 1fr);
+  }
 `;
 
 const Count = styled.div<{ $loud: boolean }>`

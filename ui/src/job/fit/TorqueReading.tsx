@@ -51,7 +51,7 @@ export function TorqueReading({ job, fit, line, onTaken }: Props) {
     <Frame>
       <div>
         <h3 data-figure="fastener">{line.label}</h3>
-        {range ? <Aim range={range} /> : null}
+        {range ? <Aim range={range} setNm={line.set_nm} /> : null}
         {line.place && fit.places ? <PlaceMap places={fit.places} candidates={[]} at={[line.place]} /> : null}
         {range && line.note && line.note !== line.label ? <Quiet>{line.note}</Quiet> : null}
         {line.verdict === "over" || line.verdict === "under" ? (
@@ -79,7 +79,8 @@ export function TorqueReading({ job, fit, line, onTaken }: Props) {
   );
 }
 
-function Aim({ range }: { range: NonNullable<TorqueLine["range"]> }) {
+/** What it is tightened to, and what the wrench is set to where a crow's foot on it changes that. */
+function Aim({ range, setNm }: { range: NonNullable<TorqueLine["range"]>; setNm: number | undefined }) {
   const units = useUnits();
   return (
     <>
@@ -88,6 +89,11 @@ function Aim({ range }: { range: NonNullable<TorqueLine["range"]> }) {
         <small>{` ${units.unit("torque")}`}</small>
       </Big>
       <p>{range.units.join(" · ")}</p>
+      {setNm === undefined ? null : (
+        <p>
+          <strong>{`Set the wrench to ${units.say("torque", setNm, 1)}: the crow's foot in line adds the rest.`}</strong>
+        </p>
+      )}
       <Quiet>
         {range.source === "service_info"
           ? "From the machine's service information."
