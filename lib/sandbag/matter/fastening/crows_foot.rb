@@ -2,8 +2,8 @@
 
 module Sandbag
   module Fastening
-    # A crow's foot in line with the wrench lengthens it: the fastener gets M (L + E) / L, M being what the wrench reads,
-    # L its own length from the grip and E that of the foot. At right angles it adds nothing.
+    # A crow's foot in line with the wrench lengthens it: the fastener gets M (L + E) / L, where M is what the wrench
+    # reads, L its own length from the grip and E that of the foot. At right angles it adds nothing.
     module CrowsFoot
       # @param wrench [Hash, nil] with arm and foot, mm, where there is one in line
       # @return [Float] torque at the fastener over what the wrench reads
