@@ -44,6 +44,7 @@ const FROTH = [
 const SEEN_ML = 0.01;
 
 const Drawing = styled.svg`
+  max-height: max(22rem, 100vh - 30rem);
   width: 100%;
   g[data-moves] {
     transition: transform 0.1s linear;
