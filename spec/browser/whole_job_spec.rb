@@ -38,7 +38,7 @@ RSpec.describe "A whole job", :browser do
     session.click_link "Go on to Bleed"
 
     # Bleed
-    expect(session).to have_css("[data-figure='to-go']", text: "10")
+    expect(session).to have_css("[data-figure='to-go']", text: "11")
     expect(session).to have_no_content("still belong on the bench")
     answer_looks "Before fluid moves"
     [10, 9].each { |strokes| bleed_point(strokes) }

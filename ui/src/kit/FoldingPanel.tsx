@@ -41,6 +41,8 @@ const Folding = styled(Panel)`
 `;
 
 interface Props {
+  /** By which a card leads to it. */
+  id?: string | undefined;
   title: string;
   /** What there is to know while it is folded. */
   said?: ReactNode;
@@ -51,13 +53,14 @@ interface Props {
 }
 
 /** A panel that folds to one line once there is nothing left to do in it; what is in it is drawn when it is opened. */
-export function FoldingPanel({ title, said, isFolded, onToggle, children }: Props) {
+export function FoldingPanel({ id, title, said, isFolded, onToggle, children }: Props) {
   // and stays from then on: nothing typed in it is lost when it is folded
   const [wasOpen, setWasOpen] = useState(!isFolded);
   if (!isFolded && !wasOpen) setWasOpen(true);
   return (
     <Folding
       as="details"
+      data-room={id}
       open={!isFolded}
       onToggle={(event) => {
         if (event.currentTarget.open) setWasOpen(true);

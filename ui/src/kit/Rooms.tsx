@@ -74,6 +74,7 @@ export function Room({ id, title, said, left, children }: RoomProps) {
   const shown = useContext(RoomsShown);
   return (
     <FoldingPanel
+      id={id}
       title={title}
       isFolded={!shown.isOpen(id)}
       onToggle={(open) => shown.change(id, open)}

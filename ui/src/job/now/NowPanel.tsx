@@ -48,7 +48,7 @@ interface Props {
 
 /** The one thing to do now in this stage: the first card of every page. */
 export function NowPanel({ job, stage, cards, recent }: Props) {
-  const now = useCards(job, stage, cards, { onHere: toOpenRoom, keys: ANSWER_KEYS.slice(0, DIGITS) });
+  const now = useCards(job, stage, cards, { onHere: toItsRoom, keys: ANSWER_KEYS.slice(0, DIGITS) });
   const { card } = now;
   if (!card) return null;
   return (
@@ -79,7 +79,8 @@ export function NowPanel({ job, stage, cards, recent }: Props) {
   );
 }
 
-/** To what is open for it already, below. */
-function toOpenRoom() {
-  document.querySelector<HTMLElement>("details[open] > summary")?.focus();
+/** To the part that the card is about, or what is open for it already. */
+function toItsRoom({ room }: NowCard) {
+  const own = room && document.querySelector<HTMLElement>(`details[data-room="${room}"] > summary`);
+  (own || document.querySelector<HTMLElement>("details[open] > summary"))?.focus();
 }

@@ -9,7 +9,7 @@ import { ANSWER_KEYS, digits } from "./digits";
 
 interface Use {
   /** To what takes more than one answer. */
-  onHere: () => void;
+  onHere: (card: NowCard) => void;
   /** Of the answers, in their order. */
   keys?: readonly string[];
 }
@@ -57,7 +57,7 @@ export function useCards(
   };
   const go = () => {
     if (card?.kind === "go" && card.stage) void navigate(`/jobs/${job.id}/${card.stage}`, { replace: true });
-    else if (card?.kind === "here") onHere();
+    else if (card?.kind === "here") onHere(card);
     else if (card?.act) send(card.act.entry);
   };
   useHotkeys(
