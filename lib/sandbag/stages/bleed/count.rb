@@ -143,11 +143,8 @@ module Sandbag
         beat = entry.data["beat"]
         return self if !cycle.has?(beat) || (cycle.done.last == beat && !cycle.in_turn?(beat))
         return slipped(entry, cycle.slip(beat)) unless cycle.in_turn?(beat)
-        following = cycle.after_beat(beat)
-        through = cycle.phase == "cycle" && following.phase == "cycle" && cycle.beats[cycle.done.size] == beat &&
-          following.done.empty?
-        return with(cycle: following) unless through && !supply.by_ml?
-        with(cycle: following).strokes(1, entry.at)
+        stepped = with(cycle: cycle.after_beat(beat))
+        (cycle.ends_go?(beat) && !supply.by_ml?) ? stepped.strokes(1, entry.at) : stepped
       end
 
       # What was left out, or drew air in, does not count, and what comes next is judged for bubbles again.

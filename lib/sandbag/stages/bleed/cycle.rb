@@ -8,13 +8,13 @@ module Sandbag
       RELEASE = "release"
       # A nipple that stays open from go to go is shut for a refill, and opened again.
       SHUT_REFILL, OPEN_AGAIN = "shut_refill", "open_again"
-      PHASES = %w[before cycle after].freeze
 
       extend Attributes
 
       # before, beats, after: ids of bleed_beats.yml in their order, a step that is done several times as often;
-      # phase: of PHASES; done: those of this phase, oldest first; open [Boolean] the nipple was opened and not shut
-      # since; paused [Boolean] it was shut for a refill; begun [Boolean] the steps before were done at some point
+      # phase: before, cycle or after; done: those of this phase, oldest first; open [Boolean] the nipple was opened
+      # and not shut since; paused [Boolean] it was shut for a refill; begun [Boolean] the steps before were done at
+      # some point
       attributes :before, :beats, :after, :phase, :done, :open, :paused, :begun
 
       def initialize(beats:, before: [], after: [], phase: nil, done: [], open: false, paused: false,
@@ -74,6 +74,11 @@ module Sandbag
       # In its turn; the first of those after, once something was done; shut for a refill, whenever it is open.
       def in_turn?(beat)
         beat == turn || starts_after?(beat) || (beat == SHUT_REFILL && runs_open? && open?)
+      end
+
+      # The last step of what is done again and again.
+      def ends_go?(beat)
+        phase == "cycle" && done.size + 1 == beats.size && beat == beats.last
       end
 
       # @param beat [String] one that is in its turn

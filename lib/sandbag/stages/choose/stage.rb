@@ -137,7 +137,7 @@ module Sandbag
       # @return [String] of MethodTable::LINES: how the line stands before it is bled
       def line
         return "dry" if @ask.opened?
-        (job.route&.fluid == "flushed" && job.route.id == "flush") ? "full" : "air"
+        (job.route&.id == "flush") ? "full" : "air"
       end
 
       # A way to bleed was chosen, and it still suits.
