@@ -133,6 +133,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     expect(session).to have_css("li [aria-current=step]", text: "Refill the syringe")
     press :space
     expect(session).to have_css("li [aria-current=step]", text: "Open")
+    session.find("summary", text: "Sample in the jar: not looked at").click
     session.find("label", text: "Grit or sludge").click
     expect(session).to have_content("Grit or sludge at every point, a sign of dirt or corrosion")
     expect(browser_faults).to be_empty

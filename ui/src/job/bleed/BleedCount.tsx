@@ -42,6 +42,14 @@ const Counter = styled.div`
   }
 `;
 
+/** What is wanted now and then. */
+const Asides = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem 1.6rem;
+  align-items: start;
+`;
+
 const UNDO_WORDS: Record<string, string> = {
   stroke: "stroke",
   beat: "step",
@@ -172,7 +180,6 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
           value={point.colour}
           onChange={(colour) => add("colour", { colour })}
         />
-        {open && bleed.begun ? <SampleChoice job={job} bleed={bleed} /> : null}
         {bleed.loose ? <Quiet>{bleed.loose}</Quiet> : null}
         <Beats
           cycle={bleed.cycle}
@@ -181,7 +188,12 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
           onMode={setMode}
           onBeat={open ? beat : undefined}
         />
-        {open ? <SlipList job={job} bleed={bleed} /> : null}
+        {open ? (
+          <Asides>
+            <SlipList job={job} bleed={bleed} />
+            {bleed.begun ? <SampleChoice job={job} bleed={bleed} /> : null}
+          </Asides>
+        ) : null}
         {bleed.method.by_ml ? null : <JarEntry job={job} bleed={bleed} isOpen={open} />}
       </Panel>
       {isOpen ? <LinePanel job={job} bleed={bleed} /> : null}
@@ -199,7 +211,10 @@ function doNext(next: NextStep, add: (kind: string, data?: Record<string, unknow
 }
 
 function stepSaid(next: NextStep | undefined, bleed: Bleed): string {
-  if (!next) return bleed.reservoir.spent ? `${bleed.method.refill}, or port uncovered?` : "Finished";
+  if (!next)
+    return bleed.method.supply === "reservoir"
+      ? "Topped up, or port uncovered?"
+      : "Refilled, or syringe empty?";
   if (next.does === "beat") return next.beat.label;
   if (next.does === "run") return next.beat ? `${next.beat.label}: enter the mL` : "Enter the mL";
   return next.does === "topped_up" ? bleed.method.refill : "Count a stroke";

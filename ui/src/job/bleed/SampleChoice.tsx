@@ -10,19 +10,24 @@ interface Props {
 /** What the jar shows of the point at hand, set against the others. */
 export function SampleChoice({ job, bleed }: Props) {
   const { add } = useEntries(job, "bleed");
+  const kinds = bleed.sample_kinds ?? [];
+  const seen = bleed.samples?.[bleed.current];
+  const said = bleed.samples_say ?? [];
   return (
-    <div style={{ display: "grid", gap: "0.4rem" }}>
+    <details open={said.length > 0 || undefined}>
+      <summary>{`Sample in the jar: ${kinds.find((kind) => kind.id === seen)?.label ?? "not looked at"}`}</summary>
       <Choice
         label="In the jar"
-        options={bleed.sample_kinds ?? []}
-        value={bleed.samples?.[bleed.current]}
+        isLabelHidden
+        options={kinds}
+        value={seen}
         onChange={(sample) => add("sample", { point: bleed.current, sample })}
       />
-      {bleed.samples_say?.map((said) => (
-        <p key={said}>
-          <strong>{said}</strong>
+      {said.map((each) => (
+        <p key={each}>
+          <strong>{each}</strong>
         </p>
       ))}
-    </div>
+    </details>
   );
 }
