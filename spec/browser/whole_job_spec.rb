@@ -41,7 +41,7 @@ RSpec.describe "A whole job", :browser do
     expect(session).to have_css("[data-figure='to-go']", text: "11")
     expect(session).to have_no_content("still belong on the bench")
     answer_looks "Before fluid moves"
-    [11, 9].each { |strokes| bleed_point(strokes) }
+    stage_now("bleed")["points"].each { |point| bleed_point(point["strokes_to_go"]) }
     expect(session).to have_content("Every point ran clean.")
     answer_looks "Last"
     session.click_link "check the lever in Feel"
