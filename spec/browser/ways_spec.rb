@@ -30,6 +30,19 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     end
   end
 
+  # A line that was opened, and is together again but dry.
+  def opened(id, circuit, route)
+    worked(id, circuit) do |job|
+      job.answer_stops
+      job.add("ask", "route", {"route" => route})
+      job.work_everywhere
+      job.choose_what_is_wanted
+      job.state.stages.each_key do |stage|
+        job.public_send(CylinderWork::WORK.fetch(stage)) if %w[strip measure build fit].include?(stage)
+      end
+    end
+  end
+
   def take(method)
     session.within("ul[aria-label='Methods']") do
       session.click_button method
@@ -83,15 +96,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
   end
 
   it "a dry kart line by gravity, led by one key, then by strokes" do
-    worked("dry", "drift-brake") do |job|
-      job.answer_stops
-      job.add("ask", "route", {"route" => "renew_hose"})
-      job.work_everywhere
-      job.choose_what_is_wanted
-      job.state.stages.each_key do |stage|
-        job.public_send(CylinderWork::WORK.fetch(stage)) if %w[strip measure build fit].include?(stage)
-      end
-    end
+    opened("dry", "drift-brake", "renew_hose")
     open_page "/jobs/dry/bleed"
     expect(session).to have_css("section[aria-label='Now'] h2", text: "How is it bled?")
     take "Gravity fill"
@@ -142,15 +147,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
   it "an added hand master filled from below: piston home, the loose joint, tightened, on to the overflow" do
     post("/machines", {id: "made-up", name: "Made up", kind: "road"})
     post("/machines/made-up/circuits", {id: "made-up-rear", name: "Rear brake", template: "road_rear"})
-    worked("both", "made-up-rear") do |job|
-      job.answer_stops
-      job.add("ask", "route", {"route" => "add_mc"})
-      job.work_everywhere
-      job.choose_what_is_wanted
-      job.state.stages.each_key do |stage|
-        job.public_send(CylinderWork::WORK.fetch(stage)) if %w[strip measure build fit].include?(stage)
-      end
-    end
+    opened("both", "made-up-rear", "add_mc")
     open_page "/jobs/both/bleed"
     take "Pushed up to the second master"
     answer_looks "Before fluid moves"
@@ -202,15 +199,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
   end
 
   it "a syringe from below on a dry kart line: as much as the reservoir has room for, then drawn down" do
-    worked("below", "drift-brake") do |job|
-      job.answer_stops
-      job.add("ask", "route", {"route" => "renew_hose"})
-      job.work_everywhere
-      job.choose_what_is_wanted
-      job.state.stages.each_key do |stage|
-        job.public_send(CylinderWork::WORK.fetch(stage)) if %w[strip measure build fit].include?(stage)
-      end
-    end
+    opened("below", "drift-brake", "renew_hose")
     open_page "/jobs/below/bleed"
     take "Reverse bleed with a syringe"
     answer_looks "Before fluid moves"

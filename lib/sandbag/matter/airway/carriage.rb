@@ -25,7 +25,7 @@ module Sandbag
         @fluid = fluid
         @planned_ml = planned_ml
         @flow_mm_s = Hydraulics::Flow.speed_mm_s(drive.flow_ml_s, leg.bore_mm)
-        @bubble = Hydraulics::Bubble.new(leg.bore_mm, fluid, slope: leg.slope)
+        @bubble = leg.bubble(fluid)
         @drift_mm_s = @bubble.drift_mm_s
         @helps = helps?(reverse)
         @needed_ml = spent_ml + past_ml

@@ -57,9 +57,7 @@ module Sandbag
 
       # @return [Array<Array(String, Hydraulics::Flow::Segment)>] what it flows through, in series
       def segments
-        lines = @profile.legs.chunk_while { |one, other| one.line == other.line }.map do |legs|
-          [legs.first.label, Hydraulics::Flow::Segment.new(legs.sum(&:length_mm), legs.first.bore_mm)]
-        end
+        lines = HeightProfile.segments(@profile.legs)
         bore = @opening["bore"]
         nipple = bore.positive? ? [["Nipple", Hydraulics::Flow::Segment.new(NIPPLE_MM, bore)]] : []
         lines + nipple + @fittings.map do |each|

@@ -20,26 +20,18 @@ module Sandbag
         # under a feed hose that sags, air cannot leave by the master's port
         to_master = feed.any? ? {} : chain(lines) { |leg| leg.rise_mm.negative? }
         to_end = @out ? chain(lines.reverse) { |leg| leg.rise_mm.positive? } : {}
-        {**by_identity(feed.select { |leg| leg.rise_mm.negative? }), **to_end, **to_master}
+        to_reservoir = feed.select { |leg| leg.rise_mm.negative? }.to_h { |leg| [leg, 0.0] }
+        {**to_reservoir, **to_end, **to_master}
       end
 
       private
 
-      # To the reservoir straight away.
-      def by_identity(legs)
-        legs.to_h { |leg| [leg, 0.0] }
-      end
-
       # From the exit on, for as long as each leg lets a slug rise towards it.
       def chain(legs)
         onward_s = 0.0
-        legs.take_while { |leg| yield(leg) && drift_mm_s(leg).positive? }.to_h do |leg|
-          [leg, onward_s].tap { onward_s += leg.length_mm / drift_mm_s(leg) }
+        legs.take_while { |leg| yield(leg) && leg.bubble(@fluid).drift_mm_s.positive? }.to_h do |leg|
+          [leg, onward_s].tap { onward_s += leg.length_mm / leg.bubble(@fluid).drift_mm_s }
         end
-      end
-
-      def drift_mm_s(leg)
-        Hydraulics::Bubble.new(leg.bore_mm, @fluid, slope: leg.slope).drift_mm_s
       end
     end
   end

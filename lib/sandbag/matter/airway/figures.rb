@@ -71,7 +71,7 @@ module Sandbag
         leg = carriage.leg
         return [] if leg.slope.zero?
         fluid = carriage.fluid
-        bubble = Hydraulics::Bubble.new(leg.bore_mm, fluid, slope: leg.slope)
+        bubble = leg.bubble(fluid)
         [
           item(place, "Eötvös number", "Eo = ρ g d² / σ; under #{Hydraulics::Bubble::ARREST} a slug does not rise",
             "#{n(fluid.density_kg_m3)} × #{n(GRAVITY_M_S2)} × (#{n(leg.bore_mm)} mm)² / #{n(fluid.tension_n_m)}",

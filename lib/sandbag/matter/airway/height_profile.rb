@@ -24,6 +24,21 @@ module Sandbag
         def slope
           [rise_mm.abs / length_mm, 1.0].min
         end
+
+        # @param fluid [Fluid::FlowingFluid]
+        # @return [Hydraulics::Bubble] a slug that fills it
+        def bubble(fluid)
+          Hydraulics::Bubble.new(bore_mm, fluid, slope: slope)
+        end
+      end
+
+      # A line is one segment, whatever it climbs and falls.
+      # @param legs [Array<Leg>] in their order
+      # @return [Array<Array(String, Hydraulics::Flow::Segment)>] label and segment of each line
+      def self.segments(legs)
+        legs.chunk_while { |one, other| one.line == other.line }.map do |same|
+          [same.first.label, Hydraulics::Flow::Segment.new(same.sum(&:length_mm), same.first.bore_mm)]
+        end
       end
 
       # The reservoir's level stands this far above the master's outlet where it is built on the master, mm. [default]

@@ -41,7 +41,9 @@ module Sandbag
       # @param line [String, nil] id of one; nil where all of it goes through
       # @return [Float] mL that go through it
       def through_ml(line)
-        points.select { |point| line.nil? || behind(line).include?(point.id) }.sum(&:flush_ml)
+        return points.sum(&:flush_ml) if line.nil?
+        there = behind(line)
+        points.select { |point| there.include?(point.id) }.sum(&:flush_ml)
       end
 
       # Two plans that ask for the same.

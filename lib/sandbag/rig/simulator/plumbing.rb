@@ -107,11 +107,8 @@ module Sandbag
         end
       end
 
-      # A line is one, whatever it climbs and falls.
       def segments(path)
-        path.legs.chunk_while { |one, other| one.line == other.line }.map do |legs|
-          Hydraulics::Flow::Segment.new(legs.last.to_mm - legs.first.from_mm, legs.first.bore_mm)
-        end
+        Airway::HeightProfile.segments(path.way.profile.legs.reject(&:feed)).map(&:last)
       end
 
       def nipple(turns)
@@ -141,7 +138,7 @@ module Sandbag
         Leg.new(line: leg.line, from_mm: leg.from.at_mm - start, to_mm: leg.to.at_mm - start,
           from_height_mm: leg.from.height_mm, to_height_mm: leg.to.height_mm,
           area_mm2: Hydraulics::Geometry.area_mm2(leg.bore_mm), bore_mm: leg.bore_mm, rise: rise,
-          drift_mm_s: Hydraulics::Bubble.new(leg.bore_mm, fluid, slope: leg.slope).drift_mm_s).freeze
+          drift_mm_s: leg.bubble(fluid).drift_mm_s).freeze
       end
     end
   end

@@ -78,9 +78,8 @@ module Sandbag
 
       # What is left out of a stroke is a slip, and counted as one; anything else comes in its order.
       def refuse_out_of_turn(cycle, beat)
-        if cycle.in_turn?(beat) && (records = cycle.turn_row&.fetch("records", nil)) && beat == cycle.turn
-          raise Refusal.at("data/beat", "this step is written down otherwise", NAMED.fetch(records))
-        end
+        records = cycle.turn_row["records"] if beat == cycle.turn
+        raise Refusal.at("data/beat", "this step is written down in another way", NAMED.fetch(records)) if records
         return if cycle.in_turn?(beat) || cycle.done.last == beat
         return if cycle.phase == "cycle" && cycle.beats.include?(beat)
         turn = cycle.turn_row

@@ -70,7 +70,7 @@ export function BleedActions({ actions, method, isFinished, step, how, canFinish
           {how ? <How>{how}</How> : null}
         </span>
       </Button>
-      <Button hotkey="T" onPress={actions.topUp}>
+      <Button hotkey="T" tone={actions.next || method.by_ml ? "plain" : "act"} onPress={actions.topUp}>
         {method.supply === "reservoir" ? "Topped up" : "Refilled"}
       </Button>
       <Button hotkey="B" onPress={actions.bubbles}>

@@ -13,10 +13,7 @@ interface Props {
 export function StepClock({ seconds, label }: Props) {
   const [since] = useState(() => time.now());
   const [now, setNow] = useState(since);
-  useEffect(() => {
-    const tick = setInterval(() => setNow(time.now()), 1000);
-    return () => clearInterval(tick);
-  }, []);
+  useEffect(() => time.every(1000, () => setNow(time.now())), []);
   const passed = Math.floor((now - since) / 1000);
   return (
     <Row role="timer" aria-label={`Time for: ${label}`}>

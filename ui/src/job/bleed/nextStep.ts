@@ -2,6 +2,9 @@ import type { Bleed } from "../../server/api";
 
 type Beat = NonNullable<Bleed["cycle"]["now"]>;
 
+/** A nipple that was shut for a refill is opened again. */
+export const OPEN_AGAIN = "open_again";
+
 /** What Space does now: a step of the method, a whole stroke, a figure to enter, or a refill that the method has as a step. */
 export type NextStep =
   { does: "beat"; beat: Beat } | { does: "run"; beat?: Beat } | { does: "topped_up" } | { does: "stroke" };
@@ -17,12 +20,12 @@ export function nextStep(bleed: Bleed, isEnough: boolean, isByBeat: boolean): Ne
   if (isEnough && cycle.last) return { does: "beat", beat: cycle.last };
   if (cycle.now?.records === "topped_up") return { does: "topped_up" };
   // what moves no fluid goes on whatever is left
-  if (method.by_ml && cycle.now && !cycle.now.records && cycle.now.id !== "open_again")
+  if (method.by_ml && cycle.now && !cycle.now.records && cycle.now.id !== OPEN_AGAIN)
     return { does: "beat", beat: cycle.now };
   const isOwnToShut = cycle.open && !cycle.runs_open;
   if (reservoir.spent && !isOwnToShut) return cycle.open ? { does: "beat", beat: SHUT } : undefined;
   if (cycle.now?.records === "run") return { does: "run", beat: cycle.now };
-  const isWhole = !isByBeat && !method.by_ml && cycle.phase === "cycle" && cycle.now?.id !== "open_again";
+  const isWhole = !isByBeat && !method.by_ml && cycle.phase === "cycle" && cycle.now?.id !== OPEN_AGAIN;
   if (cycle.now && !isWhole) return { does: "beat", beat: cycle.now };
   return method.by_ml ? { does: "run" } : { does: "stroke" };
 }

@@ -1,5 +1,6 @@
 import type { Bleed } from "../../server/api";
 import type { Parcel } from "../../server/outboxStore";
+import { OPEN_AGAIN } from "./nextStep";
 
 type Point = Bleed["points"][number];
 
@@ -122,9 +123,6 @@ function beaten(bleed: Bleed, beat: string, settle: (point: Point) => Point): Bl
   const isOpen = beat === "open" || (bleed.cycle.open && beat !== "close");
   return { ...bleed, cycle: atBeat(bleed.cycle, done + 1, isOpen) };
 }
-
-/** A nipple that was shut for a refill is opened again. */
-const OPEN_AGAIN = "open_again";
 
 function stepOn(cycle: Bleed["cycle"]): Bleed["cycle"] {
   return atBeat(cycle, (cycle.done + 1) % cycle.beats.length, cycle.open);
