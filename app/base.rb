@@ -110,6 +110,12 @@ module App
         text
       end
 
+      def pdf(name, bytes)
+        content_type "application/pdf"
+        headers "content-disposition" => "inline; filename=\"#{name}.pdf\""
+        bytes
+      end
+
       # @yieldreturn [Array(String, String)] what the list is sorted by, and the id
       # @return [String, nil] where the next page starts
       def next_of(rows, limit)

@@ -5,7 +5,7 @@ require "csv"
 module App
   # What has to be bought for a job, as CSV.
   module BuyListCsv
-    COLUMNS = %w[label detail count unit].freeze
+    COLUMNS = %w[label detail count unit like supplier price_minor].freeze
 
     # @param rows [Array<Hash>] of Sandbag::Choose::Supplies, as JSON has them
     # @return [String]

@@ -79,7 +79,7 @@ module App
       {
         **line,
         route_label: route.label,
-        planned_minutes: Sandbag::Ask::Estimate.new(route, line[:machine][:kind], 0, shop).minutes
+        planned_minutes: Sandbag::Ask::Minutes.new(route, line[:machine][:kind], pace: line.fetch(:pace, [])).total
       }
     end
   end

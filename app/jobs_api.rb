@@ -83,6 +83,12 @@ module App
       csv "buy-list", BuyListCsv.of(plain(desk.supplies(id)).fetch("buy"))
     end
 
+    get "/:id/buy-list.pdf" do |id|
+      rows = plain(desk.supplies(id)).fetch("buy")
+      job = {title: desk.card(id)["title"], id: id}
+      pdf "buy-list", BuyListPdf.new(rows, job: job, shop_name: shop.name, currency: shop.currency, at: now).render
+    end
+
     get "/:id/card.pdf" do |id|
       pdf "job-card", JobCard.new(plain(desk.card(id))) { |photo| store.photos.jpeg(photo) }.render
     end
@@ -119,12 +125,6 @@ module App
       rescue => fault
         log_fault(fault)
         json status, {}
-      end
-
-      def pdf(name, bytes)
-        content_type "application/pdf"
-        headers "content-disposition" => "inline; filename=\"#{name}.pdf\""
-        bytes
       end
     end
   end

@@ -25,6 +25,10 @@ module App
           **%w[seals lubricants compatibility_words kit_items shelf_kinds tools].to_h { |table|
             [table.to_sym, Sandbag::Tables.rows(table)]
           },
+          cleaners: Sandbag::Tables.rows("cleaners"),
+          kit_answers: Sandbag::Tables.rows("kit_answers"),
+          things: %w[kit_items job_parts].flat_map { |table| Sandbag::Tables.rows(table) }
+            .map { |row| row.slice("id", "label") },
           shelf_fields: Sandbag::Tables.rows("shelf_fields").map { |row| {"optional" => false, **row} },
           constructions:
             Sandbag::Cylinder::Construction.all.map { |construction|

@@ -47,8 +47,9 @@ module App
     def costs
       needed = [machine[:kind], @state.choose.need_ml, @shop]
       {
-        estimate: @state.route && Sandbag::Ask::Estimate.new(@state.route, *needed, times: @state.choose.times).to_h,
-        kit_or_unit: Sandbag::Ask::Estimate.kit_or_unit(@state.route, *needed)
+        estimate: @state.route && Sandbag::Ask::Estimate.new(@state.route, *needed, times: @state.choose.times,
+          pace: @state.ask.pace).to_h,
+        kit_or_unit: Sandbag::Ask::Estimate.kit_or_unit(@state.route, *needed, pace: @state.ask.pace)
       }.compact
     end
   end

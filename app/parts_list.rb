@@ -6,6 +6,7 @@ module App
   # A list of things for the shelf: kind, name, how many, where, and the fields of their kind each in its own column.
   class PartsList
     OWN = {"kind" => %w[type], "name" => %w[part article item], "place" => %w[where shelf bin],
+           "supplier" => ["vendor", "bought from"],
            "count" => %w[amount quantity pieces], "price" => ["price each", "cost"]}.freeze
     NEEDED = %w[kind name].freeze
 
@@ -64,7 +65,7 @@ module App
     def data(kind, values)
       fields = Sandbag::Tables.rows("shelf_fields").select { |row| row["kind"] == kind["id"] }
         .map { |row| row["field"] }
-      plain = values.slice("name", "place").merge("kind" => kind["id"], "fields" => values.slice(*fields))
+      plain = values.slice("name", "place", "supplier").merge("kind" => kind["id"], "fields" => values.slice(*fields))
       plain["count"] = values["count"] || "1" unless kind["id"] == "bottle" && values["count"].nil?
       plain["price_minor"] = values["price"] if values["price"]
       plain

@@ -13,6 +13,13 @@ module App
       csv "shelf", ShelfCsv.of(plain(desk.stock.items.values.reject(&:discarded).map(&:to_h)))
     end
 
+    get "/:id/label.pdf" do |id|
+      item = desk.stock.find(id) || raise(Store::Missing.new("thing on the shelf", id))
+      jobs = item.reserved.keys.to_h { |job| [job, JobDesk.new(store, memory, today).card(job)["title"]] }
+      pdf "label",
+        ShelfLabel.new(plain(view(item)), jobs, shop_name: shop.name, display: shop.display, at: now).render
+    end
+
     get "/:id/moves" do |id|
       asked = query_for("listMoves")
       limit = asked.fetch("limit", PAGE)

@@ -5,7 +5,7 @@ require "csv"
 module App
   # What is on the shelf, as CSV.
   module ShelfCsv
-    COLUMNS = %w[id kind name place amount unit price_minor].freeze
+    COLUMNS = %w[id kind name place supplier amount unit price_minor].freeze
 
     # @param items [Array<Hash>] as JSON has them
     # @return [String]

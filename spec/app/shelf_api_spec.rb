@@ -192,8 +192,30 @@ RSpec.describe App::ShelfApi, :api do
     get "/api/jobs/j/pull-list.pdf"
     expect([last_response.content_type, last_response.body[0, 5]]).to eq ["application/pdf", "%PDF-"]
     get "/api/jobs/j/buy-list.csv"
-    expect(CSV.parse(last_response.body).first).to eq %w[label detail count unit]
+    expect(CSV.parse(last_response.body).first).to eq %w[label detail count unit like supplier price_minor]
     expect(last_response.body).to include("Seal kit")
+    get "/api/jobs/j/buy-list.pdf"
+    expect([last_response.content_type, last_response.body[0, 5]]).to eq ["application/pdf", "%PDF-"]
+  end
+
+  it "buys from where the last one came, and prints a label for a kit and for an opened bottle" do
+    shelve("kit", count: 0, fields: kit_fields, supplier: "North Counter", price_minor: 3100)
+    shelve("bottle", kind: "bottle", fields: {fluid: "dot4", size: 500, batch: "made-up 7"})
+    ask(:post, "/shelf/moves", {id: "o", item: "bottle", kind: "opened", data: {on: "2026-03-01"}})
+    circuit("one")
+    ready_job("j", "one")
+    bought = ask(:get, "/jobs/j/supplies")["buy"].find { |row| row["label"] == "Seal kit" }
+    expect(bought).to include("supplier" => "North Counter", "price_minor" => 3100, "count" => 1)
+    labels = {"kit" => ["Holds: Primary cup (EPDM)", "14 mm"],
+              "bottle" => ["DOT 4 glycol", "Batch: made-up 7", "Use by: 1 Jun 2026", "Throw away on: 1 Mar 2027"]}
+    labels.each do |id, said|
+      get "/api/shelf/#{id}/label.pdf"
+      expect(last_response.status).to eq 200
+      words = PDF::Reader.new(StringIO.new(last_response.body)).pages.map(&:text).join("\n")
+      expect(said.reject { |each| words.include?(each) }).to be_empty
+    end
+    get "/api/shelf/none/label.pdf"
+    expect(last_response.status).to eq 404
   end
 
   it "reads the simulated pen the same for the same seed and turn" do

@@ -74,6 +74,20 @@ module CylinderWorkByHand
       session.fill_in row["label"], exact: true, with: "#{(row["part"] == "bore") ? bore : piston}\n"
       expect(session).to have_no_field(row["label"], exact: true)
     end
+    compare_inside
+  end
+
+  # New parts beside the old: all alike; a piston that passed and its spring go back.
+  def compare_inside
+    lines = stage_now("measure")["inner"].reject { |line| line["settled"] }
+    return if lines.empty?
+    session.click_button "The same:", exact: false, match: :first if lines.count { |line| line["kept"].nil? } > 1
+    until_api { stage_now("measure")["inner"].all? { |line| line["settled"] || line["kept"] || lines.one? } }
+    stage_now("measure")["inner"].reject { |line| line["settled"] }.each do |line|
+      group = session.find("[role=radiogroup]", text: "#{line["label"]}: new against old")
+      group.find("label", text: line["kept"] || "The same", exact_text: true).click
+      until_api { stage_now("measure")["inner"].find { |each| each["id"] == line["id"] }["settled"] }
+    end
   end
 
   # Which way each part faces, by the construction's own data.
@@ -93,6 +107,11 @@ module CylinderWorkByHand
   end
 
   def build_by_keys(construction)
+    stage_now("build")["checks"].select { |check| check["before"] && !check["pass"] }.each do |check|
+      expect(session).to have_css("[data-figure=first]", text: check["label"])
+      press :space
+      until_api { stage_now("build")["checks"].find { |each| each["id"] == check["id"] }["pass"] }
+    end
     while (step = stage_now("build")["current"])
       while (part = asked(stage_now("build")))
         question = %([role=group][aria-label*="#{part["question"]}"])
@@ -111,7 +130,8 @@ module CylinderWorkByHand
   def finish_build
     wanted = stage_now("build")["scrap_wanted"]
     session.fill_in "Old pieces in the scrap pot (#{wanted} belong in it)", with: "#{wanted}\n"
-    stage_now("build")["checks"].each { |check| session.click_button "#{check["label"]}: passed" }
+    stage_now("build")["checks"].reject { |check| check["pass"] }
+      .each { |check| session.click_button "#{check["label"]}: passed" }
     expect(session).to have_link("Go on to Fit")
   end
 end

@@ -49,6 +49,13 @@ module CylinderWork
   def passed
     look_over
     add("measure", "by_eye", {"reason" => "no gauge on hand"})
+    ready_to_build
+  end
+
+  # The new parts laid beside the old, all of them the same; everything clean, and the cups soaked.
+  def ready_to_build
+    state.measure.inner.open.each { |line| add("measure", "inner", {"row" => line.id, "value" => "same"}) }
+    state.build.first_checks.each { |check| add("build", "check", {"check" => check.dig(:row, "id"), "pass" => true}) }
     self
   end
 
@@ -58,7 +65,7 @@ module CylinderWork
       value = places.fetch(place.row["id"].tr(".", "_").to_sym) { (place.row["part"] == "bore") ? bore : piston }
       add("measure", "gauge", {"place" => place.id, "value" => value, "gauge" => gauge})
     end
-    self
+    ready_to_build
   end
 
   def face(step)
@@ -158,7 +165,8 @@ module CylinderWork
       add("build", "step", {"step" => step.id})
     end
     add("build", "scrapped", {"count" => state.build.reckoning.scrap_wanted})
-    state.build.checks.each { |check| add("build", "check", {"check" => check.dig(:row, "id"), "pass" => true}) }
+    state.build.checks.reject { |check| check[:pass] }
+      .each { |check| add("build", "check", {"check" => check.dig(:row, "id"), "pass" => true}) }
     self
   end
 end

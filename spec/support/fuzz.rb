@@ -117,7 +117,8 @@ class Fuzz
 
   def said(rule)
     case rule["type"]
-    when "id" then Sandbag::Tables.rows(rule["table"]).sample(random: @random)["id"]
+    when "id"
+      (rule["tables"] || [rule["table"]]).flat_map { |table| Sandbag::Tables.ids(table) }.sample(random: @random)
     when "choice" then rule["choices"].sample(random: @random)
     when "boolean" then chance(0.5)
     else chance(0.5) ? ODD_NUMBERS.sample(random: @random) : ODD.sample(random: @random)

@@ -27,7 +27,7 @@ module Sandbag
         case rule["type"]
         when "text" then text(typed, rule["max"], name)
         when "person" then person(typed, rule["max"], name)
-        when "id" then known(typed, Tables.ids(rule["table"]), name)
+        when "id" then known(typed, ids_of(rule), name)
         when "boolean" then boolean(typed, name)
         when "money" then Money.parse(typed)
         when "table" then table(typed, name)
@@ -55,6 +55,11 @@ module Sandbag
       read
     end
 
+    # @return [Array<String>] ids that a rule's table has, or its tables
+    def self.ids_of(rule)
+      (rule["tables"] || [rule["table"]]).flat_map { |table| Tables.ids(table) }
+    end
+
     def self.known(typed, ids, name)
       return typed if typed.is_a?(String) && ids.include?(typed)
       raise Refusal.at("", "#{name} “#{typed.to_s[0, 40]}” is not known", ids.join(", "))
@@ -77,6 +82,6 @@ module Sandbag
       return typed.uniq if list && typed.size.between?(1, max)
       raise Refusal.at("", "#{name} is not a list of ids", "1 to #{max} ids")
     end
-    private_class_method :text, :person, :known, :boolean, :table, :names
+    private_class_method :text, :ids_of, :person, :known, :boolean, :table, :names
   end
 end

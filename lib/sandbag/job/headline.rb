@@ -11,7 +11,8 @@ module Sandbag
       end
 
       # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, on_hold, begun (what was opened),
-      #   stages (id, status, waits_for, unresolved), complaint, wait, route, family of the fluid, promised
+      #   stages (id, status, waits_for, unresolved), complaint, wait, route, pace (see Ask::Minutes), family of the
+      #   fluid, promised
       def to_h
         ask = @job.ask
         {
@@ -27,6 +28,7 @@ module Sandbag
           complaint: ask.complaint,
           wait: @job.close.wait || ask.wait,
           route: ask.route&.id,
+          pace: ask.pace,
           family: @job.choose.family,
           promised: ask.promised
         }.compact

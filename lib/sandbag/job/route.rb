@@ -117,6 +117,12 @@ module Sandbag
         plan.include?("protect")
       end
 
+      # @param id [String] of a step or part group of a construction
+      # @return [Boolean] the job may take it; most take whatever the unit has
+      def leads?(id)
+        !@row.key?("only") || @row["only"].include?(id)
+      end
+
       # Something new is compared with the old before anything is opened.
       def compares?
         plan.include?("compare")

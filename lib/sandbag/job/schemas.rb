@@ -27,6 +27,7 @@ module Sandbag
           "fluid" => String,
           "part?" => String,
           "comes?" => String,
+          "only?" => Array,
           "condemned?" => String,
           "size?" => String,
           "adds?" => String,

@@ -218,7 +218,7 @@ RSpec.describe Sandbag::Ask::Estimate do
     expect(plan["flush"]).to eq %w[ask choose protect bleed feel close]
     expect(plan["reseal_mc"]).to eq Sandbag::STAGES
     expect(plan["renew_mc"]).to eq %w[ask choose compare strip fit bleed feel close]
-    expect(plan["switch_only"]).to eq %w[ask fit feel close]
+    expect(plan["switch_only"]).to eq %w[ask choose fit feel close]
     Sandbag::Job::Route.all.each { |each| expect(each.plan - Sandbag::STAGES - %w[protect compare]).to be_empty }
   end
 

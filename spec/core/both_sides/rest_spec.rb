@@ -87,6 +87,31 @@ RSpec.describe "Limits of bubbles, files and lists" do
     Sandbag::Bleed::Rounds.new(Sandbag::Job::Journal.new(rounds), Sandbag::Tables.ids("findings")).back_to_ask?
   end
 
+  both_sides "Choose::NippleMatch::SAME_MM", "M8.25" => true, "M8.26" => false, "M7.74" => false do |thread|
+    Sandbag::Choose::NippleMatch.objections({"thread" => thread}, found).first.nil?
+  end
+
+  both_sides "Choose::ToolSizes::SMALL_NM", 11.9 => true, 12.0 => false do |aim|
+    Sandbag::Choose::ToolSizes.new(found, [aim]).of("torque_wrench")[:said].include?("1/4 in drive")
+  end
+
+  both_sides "Choose::FluidChoice::COLD_C", "dot4" => "120 mm²/s at −20 °C", "dot5" => "110 mm²/s at −20 °C" do |fluid|
+    Sandbag::Choose::FluidChoice.judged(fluid, abs: false, cold: true).find { |row| row[:id] == fluid }[:cold][
+      /\d+ mm²\/s at −20 °C/
+    ]
+  end
+
+  # an intake of 15 min
+  both_sides "Ask::Minutes::FIRST_TIME", [] => 15, ["first_time"] => 23 do |pace|
+    minutes = Sandbag::Ask::Minutes.new(Sandbag::Job::Route.find("flush"), "road", pace: pace)
+    minutes.of(Sandbag::Tables.find("step_minutes", "intake"))
+  end
+
+  both_sides "Measure::InnerComparison::EPSILON_MM", 50.2 => [], 50.201 => ["length"] do |new_mm|
+    row = Sandbag::Tables.find("inner_comparisons", "piston")
+    Sandbag::Measure::InnerComparison::Line.new(row: row, figures: {"length" => {"old" => 50.0, "new" => new_mm}}).apart
+  end
+
   both_sides "Choose::LeverCurves::MOST", 4 => false, 5 => true do |count|
     options = Array.new(count) { |place| Sandbag::Choose::Option.new(found, changes: [["master", "bore", 14 + place]]) }
     refused? { Sandbag::Choose::LeverCurves.of(options) }

@@ -38,7 +38,13 @@ RSpec.describe Sandbag::Choose::FluidCheck do
       {stamped: "dot4", **fluid}.reduce(now) do |each, (name, value)|
         each.change("fluid", name.to_s, value, "measured")
       end
-    described_class.new(now, today: today, reading: reading)
+    described_class.new(now, today: today, tested: tested(now, reading))
+  end
+
+  def tested(now, reading)
+    return unless reading
+    fluid = Sandbag::Tables.find("fluids", now.value("fluid", "stamped"))
+    Sandbag::Fluid::WaterTest.new(fluid, reading.is_a?(Hash) ? reading : {"water" => reading})
   end
 
   it "estimates water by age and hose, with a band of half either way" do
@@ -70,6 +76,23 @@ RSpec.describe Sandbag::Choose::FluidCheck do
     3.0 => "release"
   }.each do |water, verdict|
     it("calls #{water} % #{verdict}") { expect(check(reading: water).verdict["id"]).to eq verdict }
+  end
+
+  # DOT 4: wet limit 155 °C
+  {206 => "good", 205 => "good", 204.9 => "book", 180 => "book", 179.9 => "visit", 155 => "visit",
+   154.9 => "release"}.each do |celsius, verdict|
+    it("calls a sample that boils at #{celsius} °C #{verdict}") do
+      expect(check(reading: {"celsius" => celsius}).verdict["id"]).to eq verdict
+    end
+  end
+
+  it "works the water out of a boiling point, by the curve of the class, and shows the temperature as it was read" do
+    # physics 5: DOT 4 with 2 % boils at 175.1 °C
+    boiled = check(reading: {"celsius" => 175.1})
+    expect(boiled.water[:percent]).to be_within(0.01).of(2.0)
+    expect(boiled.to_h).to include(by: "boil_tester", boils_c: 175.1)
+    expect(check(reading: {"celsius" => 231}).water[:percent]).to eq 0
+    expect(check(reading: {"celsius" => 100}).water[:percent]).to eq 6
   end
 
   it "warns of free water instead of a curve where the fluid takes none up" do

@@ -19,8 +19,47 @@ RSpec.describe Sandbag::Choose::PullList do
     expect(flush.values.select(&:needed).map(&:id)).to eq ["fluid"]
   end
 
-  it "lays out nothing where nothing hydraulic is touched" do
-    %w[adjust_free_play switch_only].each { |route| expect(lines(twin_disc_plain, route)).to be_empty }
+  it "lays out nothing where the lever is adjusted, and no fluid where a switch is renewed" do
+    expect(lines(twin_disc_plain, "adjust_free_play")).to be_empty
+    expect(lines(twin_disc_plain, "switch_only").keys).to eq %w[switch adapter_lead tool.multimeter]
+  end
+
+  it "wants pads for each caliper, and the cleaner for the disc, where the hydraulics are left alone" do
+    pads = lines(twin_disc_plain, "friction_work")
+    expect(pads["pads"]).to have_attributes(count: 2, needed: true, thing: "pads")
+    expect(pads.keys).to include("disc", "brake_cleaner", "eye_shield").and exclude_line("fluid")
+    expect(lines(clutch_plain, "friction_work").keys).to include("clutch_plates").and exclude_line("pads")
+  end
+
+  it "has what is new whenever it comes out, and no kit holds: the elbow's O-ring, the clevis pin of a pedal" do
+    remote = changed(twin_disc_plain, "reservoir", mount: "remote").to_h
+    elbow = lines(remote, "reservoir_fitting")
+    expect(elbow["part.inlet_oring"]).to have_attributes(count: 1, needed: true)
+    expect(elbow.keys).to include("inlet_elbow", "feed_hose", "hose_clip").and exclude_line("part.piston")
+    expect(elbow["hose_clip"].count).to eq 2
+    kart = Sandbag::Circuit::Template.sheet("kart_rear").to_h
+    expect(lines(kart, "renew_mc").keys).to include "part.split_pin"
+    expect(lines(kart, "reseal_mc").keys).not_to include "part.split_pin"
+  end
+
+  it "names the bolt by its hose ends, the nipple by its thread, and the spanner that goes on it" do
+    reseal = lines(twin_disc_plain, "reseal_mc")
+    expect(reseal["banjo_bolt"]).to have_attributes(count: 1, needed: false)
+    expect(reseal["banjo_bolt"].detail).to end_with "Master outlet for 2 hose ends"
+    expect(reseal["nipple"].detail).to eq "Thread M8"
+    expect(reseal["tool.nipple_spanner"]).to have_attributes(sizes: %w[8 10],
+      detail: a_string_starting_with("8 mm or 10 mm, for the nipple's thread M8"))
+    expect(said(reseal["tool.torque_wrench"].detail))
+      .to start_with "1.25 N·m to 9 N·m; 1/4 in drive for the small figures"
+  end
+
+  it "wants the rubber of the lid once its 48 months are over, and says its age" do
+    renewed = ->(day) { changed(twin_disc_plain, "reservoir", diaphragm_on: day).to_h }
+    expect(%w[unknown 2022-03-14 2022-03-15].map { |day|
+      list(renewed[day], "flush").find("lid_rubber").needed
+    }).to eq [false, true, false]
+    expect(list(renewed["2022-03-14"], "flush").find("lid_rubber").detail)
+      .to end_with "every 48 months; last renewed 14 Mar 2022, due now"
   end
 
   it "counts the washers of what is opened: three at a stacked banjo, all seven for new hoses, two at a slave" do
@@ -117,7 +156,7 @@ RSpec.describe Sandbag::Choose::PullList do
     expect(problems { job.add("choose", "water", {"water" => 1}) }.first.message).to include("mineral")
     brake = JobInMemory.new(sheet(twin_disc_plain))
     brake.add("choose", "water", {"water" => "1,5"})
-    expect(brake.state.choose.water_reading).to eq 1.5
+    expect(brake.state.choose.water_tested.percent).to eq 1.5
     expect(refusal_at { brake.add("choose", "water", {"water" => 21}) }).to eq ["data/water"]
   end
 end

@@ -22,9 +22,13 @@ RSpec.describe "Quantities by hand" do
   it "sums a bicycle bled with two syringes" do
     # cylinder π·25·8/1000 = 0.628; hose π/4·4·1000/1000 = 3.142; caliper 2 ln 20 = 5.991; reservoir 5; syringes 30; a
     # fifth on top
-    expect(need(sheet(bicycle_plain), opened: false, method: "two_syringe")).to be_within(0.02).of(
-      1.2 * (5 + 0.628 + 3.142 + 5.991 + 30)
-    )
+    plan = Sandbag::Airway::Plan.new(sheet(bicycle_plain), opened: false)
+    method = Sandbag::Tables.find("bleed_methods", "two_syringe")
+    lines = Sandbag::Choose::FluidNeed.of(plan, drained: false, method: method)[:lines]
+    sum = 1.2 * (5 + 0.628 + 3.142 + 5.991 + 30)
+    expect(lines[..-2].sum { |line| line[:ml] }).to be_within(0.02).of(sum)
+    expect(lines.last).to match(label: "To fill both syringes", ml: be_within(0.02).of(80 - sum))
+    expect(need(sheet(bicycle_plain), opened: false, method: "two_syringe")).to be_within(1e-9).of(80)
   end
 
   it "sums a clutch" do

@@ -44,7 +44,12 @@ export function AddToShelf({ kind, knowledge, onAdded }: Props) {
         data: {
           kind,
           name: plain["name"] ?? "",
-          ...given({ place: plain["place"], price_minor: plain["price"], count: plain["count"] }),
+          ...given({
+            place: plain["place"],
+            supplier: plain["supplier"],
+            price_minor: plain["price"],
+            count: plain["count"],
+          }),
           fields: { ...given(fields), ...(kind === "kit" ? { contents } : {}) },
         },
       },
@@ -76,6 +81,12 @@ export function AddToShelf({ kind, knowledge, onAdded }: Props) {
           value={plain["place"] ?? ""}
           error={errorAt("place")}
           onFinish={set("place")}
+        />
+        <EntryField
+          label="Supplier (if known)"
+          value={plain["supplier"] ?? ""}
+          error={errorAt("supplier")}
+          onFinish={set("supplier")}
         />
         <EntryField
           label="Price"

@@ -7,7 +7,7 @@ import { MoreButton } from "../kit/MoreButton";
 import { EntryField } from "../kit/EntryField";
 import { whenSaid } from "../kit/format";
 import { moneyTyped } from "../kit/money";
-import { Quiet, Row } from "../kit/layout";
+import { Quiet, Row, TextLink } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { useMoves } from "./useMoves";
 
@@ -18,7 +18,7 @@ const Wide = styled.div`
   padding: 0.6rem 0;
 `;
 
-/** What a thing is called, where it lies and what it cost, to be put right; and all that happened to it. */
+/** What a thing is called, where it lies, where it was bought and for how much, to be put right; and all that happened to it. */
 export function ItemRecord({ item }: { item: ShelfItem }) {
   const move = useMoves();
   const { items: moves, more } = pagesOf(useInfiniteQuery(movesQuery(item.id)));
@@ -30,12 +30,22 @@ export function ItemRecord({ item }: { item: ShelfItem }) {
         <EntryField label="Name" value={item.name} onFinish={(name) => describe({ name })} />
         <EntryField label="Place" value={item.place ?? ""} onFinish={(place) => describe({ place })} />
         <EntryField
+          label="Supplier"
+          value={item.supplier ?? ""}
+          onFinish={(supplier) => describe({ supplier })}
+        />
+        <EntryField
           label="Price"
           inputMode="decimal"
           value={item.price_minor === undefined ? "" : moneyTyped(item.price_minor)}
           onFinish={(price) => describe({ price_minor: price })}
         />
       </Row>
+      {item.kind === "bottle" || item.kind === "kit" ? (
+        <div>
+          <TextLink href={`/api/shelf/${item.id}/label.pdf`}>Label as PDF</TextLink>
+        </div>
+      ) : null}
       <ul>
         {moves.map((each) => (
           <li key={each.id}>
@@ -50,6 +60,8 @@ export function ItemRecord({ item }: { item: ShelfItem }) {
 
 /** The figures of a move, as short as they can be said. */
 function said(data: Record<string, unknown>): string {
-  const shown = ["count", "ml", "on", "reason", "name", "place"].filter((name) => data[name] !== undefined);
+  const shown = ["count", "ml", "on", "reason", "name", "place", "supplier"].filter(
+    (name) => data[name] !== undefined,
+  );
   return shown.length > 0 ? ` ${shown.map((name) => String(data[name])).join(", ")}` : "";
 }

@@ -46,5 +46,6 @@ function optionsOf(row: Props["row"], knowledge: Knowledge): { id: string; label
   if (row.rule.table === "fluids") return knowledge.fluids;
   if (row.rule.table === "lubricants") return knowledge.lubricants;
   if (row.rule.table === "tools") return knowledge.tools;
+  if (row.rule.tables) return knowledge.things;
   return undefined;
 }

@@ -23,6 +23,7 @@ function said(
   if (row.rule.type === "contents") return `${row.label}: ${contentsSaid(value as Contents, knowledge)}`;
   if (row.rule.table === "constructions") return labelOf(knowledge.constructions, value);
   if (row.rule.table === "tools") return labelOf(knowledge.tools, value);
+  if (row.rule.tables) return labelOf(knowledge.things, value);
   if (row.rule.table === "fluids") return labelOf(knowledge.fluids, value);
   if (row.rule.table === "lubricants") return `${row.label}: ${labelOf(knowledge.lubricants, value)}`;
   return `${row.label}: ${String(value).replaceAll("_", " ")}`;

@@ -24,8 +24,9 @@ module Sandbag
         sheet = state.sheet
         fields = []
         fields << [sheet.id_of("fluid"), "changed_on"] if state.stages["bleed"]&.done?
-        fields << [sheet.id_of("fluid"), "tested_on"] if state.choose.water_reading
+        fields << [sheet.id_of("fluid"), "tested_on"] if state.choose.water_tested
         fields << [sheet.id_of("master"), "seals_on"] if new_seals?(state)
+        fields << [sheet.id_of("reservoir"), "diaphragm_on"] if new_lid_rubber?(state)
         fields += state.choose.new_hoses.map { |line| [line["id"], "fitted_on"] } if state.stages["fit"]&.done?
         fields + slaves_seen(state)
       end
@@ -43,11 +44,16 @@ module Sandbag
         route&.part == "master" && state.stages["build"]&.done?
       end
 
+      # It was brought to the bench, and none of it was left over.
+      def self.new_lid_rubber?(state)
+        state.choose.pulled.any? { |entry| entry.data["line"] == "lid_rubber" }
+      end
+
       def self.slaves_seen(state)
         state.ask.where.at.select { |place| place.part["part"] == "slave" && place.kind == "far_end" }
           .map { |place| [place.at, "looked_on"] }
       end
-      private_class_method :of, :refilled, :new_seals?, :slaves_seen
+      private_class_method :of, :refilled, :new_seals?, :new_lid_rubber?, :slaves_seen
     end
   end
 end

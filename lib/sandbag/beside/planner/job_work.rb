@@ -15,7 +15,7 @@ module Sandbag
         @now = now
         @moved = moved
         @route = line[:route] && Job::Route.find(line[:route])
-        @minutes = Ask::Estimate.column(line[:machine][:kind])
+        @minutes = Ask::Minutes.new(@route, line[:machine][:kind], pace: line.fetch(:pace, []))
         freeze
       end
 
@@ -42,17 +42,15 @@ module Sandbag
       def bench_piece
         open = steps.reject { |step| closing?(step) || done?(step) }
         return if open.empty?
-        Work::Piece.new(label: open.map { |step| step["label"] }.join(", "), minutes: open.sum { |step|
-          step[@minutes]
-        },
-          wait: 0)
+        Work::Piece.new(label: open.map { |step| step["label"] }.join(", "),
+          minutes: open.sum { |step| @minutes.of(step) }, wait: 0)
       end
 
       # Look for leaks, wait, look again and sign; in one where the first look is behind it.
       def close_pieces
         step = steps.find { |each| closing?(each) }
         return [] unless step
-        minutes = step[@minutes]
+        minutes = @minutes.of(step)
         return [Work::Piece.new(label: step["label"], minutes: minutes, wait: 0)] if watching? || @route.again?
         first = (minutes / 2.0).ceil
         [Work::Piece.new(label: "Close, first leak watch", minutes: first, wait: LEAK_WAIT),
@@ -63,8 +61,7 @@ module Sandbag
       # Before a route is known: finding out.
       def steps
         return [Tables.find("step_minutes", "intake")] unless @route
-        ids = (@route.steps == ["recheck"]) ? @route.steps : @route.steps - ["recheck"]
-        ids.map { |id| Tables.find("step_minutes", id) }
+        @route.again? ? @minutes.steps : @minutes.steps.reject { |step| step["id"] == "recheck" }
       end
 
       def closing?(step)

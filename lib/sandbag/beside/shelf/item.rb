@@ -8,15 +8,16 @@ module Sandbag
       # @attr opened_on [String, nil] the day the seal was broken; shaken_at [String, nil] since when it has to stand
       extend Attributes
 
-      attributes :id, :kind, :name, :place, :price_minor, :fields, :amount, :reserved, :opened_on, :shaken_at,
-        :discarded
+      attributes :id, :kind, :name, :place, :supplier, :price_minor, :fields, :amount, :reserved, :opened_on,
+        :shaken_at, :discarded
 
-      def initialize(id:, kind:, name:, fields:, place: nil, price_minor: nil, amount: 0.0, reserved: {},
+      def initialize(id:, kind:, name:, fields:, place: nil, supplier: nil, price_minor: nil, amount: 0.0, reserved: {},
         opened_on: nil, shaken_at: nil, discarded: nil)
         @id = id
         @kind = kind
         @name = name
         @place = place
+        @supplier = supplier
         @price_minor = price_minor
         @fields = fields.freeze
         @amount = amount
@@ -33,14 +34,14 @@ module Sandbag
         data = move.data
         amount = (data["kind"] == "bottle") ? data["fields"]["size"] : data.fetch("count", 1.0)
         new(id: move.item, kind: data["kind"], name: data["name"], place: data["place"],
-          price_minor: data["price_minor"], fields: data["fields"], amount: amount)
+          supplier: data["supplier"], price_minor: data["price_minor"], fields: data["fields"], amount: amount)
       end
 
       # @return [Item] after a move
       def after(move)
         data = move.data
         case move.kind
-        when "described" then with(**data.slice("name", "place", "price_minor").transform_keys(&:to_sym),
+        when "described" then with(**data.slice("name", "place", "supplier", "price_minor").transform_keys(&:to_sym),
           fields: fields.merge(data["fields"] || {}))
         when "received" then with(amount: amount + data["count"])
         when "counted" then with(amount: data["count"])

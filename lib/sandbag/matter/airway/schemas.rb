@@ -28,6 +28,7 @@ module Sandbag
           "drive" => Hash,
           "tools" => Array,
           "waste_ml" => Numeric,
+          "least_ml?" => Numeric,
           "minutes" => Integer,
           "cycle" => Array,
           "fails" => Array,

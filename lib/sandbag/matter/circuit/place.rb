@@ -46,6 +46,11 @@ module Sandbag
         fitting != "feed hose"
       end
 
+      # A banjo bolt holds it, through one hose end or more.
+      def banjo?
+        !fitting.nil? && fitting.end_with?("banjo")
+      end
+
       # @return [Integer] hoses or pipes that end there
       def hoses
         lines.size
@@ -72,12 +77,6 @@ module Sandbag
       def to_h
         {id: id, kind: kind, at: at, label: label, part: part["id"], fitting: fitting, from: part["from"],
          lines: lines.map { |line| line["id"] }, above: above, height_mm: height_mm}.compact
-      end
-
-      private
-
-      def banjo?
-        !fitting.nil? && fitting.end_with?("banjo")
       end
     end
   end

@@ -77,6 +77,7 @@ module Sandbag
       end
 
       def steps_of(unit, id)
+        return [] unless @route.leads?(id)
         group = Construction.groups.find { |each| each.id == id }
         return has?(id) ? group.order.map { |step| step_of(unit, group, group.step(step), fits: true) } : [] if group
         action = Tables.find("strip_actions", id)

@@ -21,6 +21,17 @@ module Sandbag
         wet + (dry - wet) * (Math.exp(-FALL * water) - k) / (1 - k)
       end
 
+      # The same the other way round.
+      # @param fluid [Hash] row of fluids.yml with dry_c and wet_c; boils_c [Float] °C
+      # @return [Float] % by volume: none where it boils as fresh fluid or later, and no more than an estimate ever says
+      def self.water(fluid, boils_c)
+        dry, wet = fluid.values_at("dry_c", "wet_c")
+        k = Math.exp(-FALL * WET_PERCENT)
+        left = k + (1 - k) * (boils_c - wet) / (dry - wet)
+        return WaterEstimate::MOST_PERCENT unless left.positive?
+        (-Math.log(left) / FALL).clamp(0.0, WaterEstimate::MOST_PERCENT)
+      end
+
       # How the boiling point of water and of wet fluid rises with pressure: 1/T = 1/T0 − (R/L) ln(p/p0), in K, with the
       # gas constant and the heat of vaporisation of water, J/(mol K) and J/mol.
       KELVIN, GAS, VAPORISING = 273.15, 8.314, 40_700.0

@@ -12,8 +12,16 @@ module Sandbag
           "rank?" => Integer,
           "bulk_modulus_mpa" => Numeric,
           "dry_c?" => Numeric,
-          "wet_c?" => Numeric
+          "wet_c?" => Numeric,
+          "cold_mm2_s?" => Numeric
         }),
+        "cleaners" => Tables::Schema.new({
+          "label" => String,
+          "rubber" => String,
+          "metal" => String,
+          "dry_s?" => Integer,
+          "where" => String
+        }) { |row| cleaner(row) },
         "flow_properties" => Tables::Schema.new({
           "density" => Numeric,
           "viscosity" => Numeric,
@@ -56,6 +64,7 @@ module Sandbag
         }),
         "water_verdicts" => Tables::Schema.new({
           "from" => Numeric,
+          "over_wet?" => Numeric,
           "label" => String,
           "mark?" => String,
           "stops?" => TrueClass,
@@ -63,6 +72,12 @@ module Sandbag
           "due" => String
         })
       }.freeze
+
+      # @return [String, nil] what is wrong with what a cleaner does to rubber or metal
+      def self.cleaner(row)
+        odd = row.values_at("rubber", "metal") - %w[ok brief never]
+        "does unknown #{odd.join(", ")}; known are ok, brief, never" if odd.any?
+      end
 
       # @return [String, nil] what is wrong with what a thing does in each family of fluid
       def self.families(row)

@@ -13,23 +13,18 @@ module Sandbag
       # @param machine_kind [String] of machine_kinds.yml
       # @param need_ml [Float] fluid to have; @param shop [Shop]
       # @param times [Hash{String => Integer}] step or thing => how many times the job has it; once where it is not
-      #   named
-      def initialize(route, machine_kind, need_ml, shop, times: {})
+      #   named; pace [Array<String>] see Minutes
+      def initialize(route, machine_kind, need_ml, shop, times: {}, pace: [])
         @route = route
         @times = times
-        @column = Estimate.column(machine_kind)
+        @minutes = Minutes.new(route, machine_kind, times: times, pace: pace)
         @need_ml = need_ml
         @shop = shop
         freeze
       end
 
-      # @return [String] column of step_minutes.yml for a kind of machine
-      def self.column(machine_kind)
-        Circuit::MACHINES.include?(machine_kind) ? machine_kind : "motorcycle"
-      end
-
       def minutes
-        @route.steps.sum { |step| Tables.find("step_minutes", step)[@column] * @times.fetch(step, 1) }
+        @minutes.total
       end
 
       # @return [Integer] minor units
@@ -57,9 +52,11 @@ module Sandbag
       # Kit against whole unit, both worked out: of the part the route takes apart, else of the master.
       # @param route [Job::Route, nil]
       # @return [Hash] kit, unit, share (absent where the unit costs nothing), advice
-      def self.kit_or_unit(route, machine_kind, need_ml, shop)
+      def self.kit_or_unit(route, machine_kind, need_ml, shop, pace: [])
         kit = kit_route(route)
-        kit, unit = [kit, Job::Route.find(kit.condemned)].map { |each| new(each, machine_kind, need_ml, shop) }
+        kit, unit = [kit, Job::Route.find(kit.condemned)].map { |each|
+          new(each, machine_kind, need_ml, shop, pace: pace)
+        }
         share = kit.total_minor.to_f / unit.total_minor if unit.total_minor.positive?
         {kit: kit.to_h, unit: unit.to_h, share: share, advice: advice(share)}.compact
       end

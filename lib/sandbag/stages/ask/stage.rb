@@ -84,6 +84,11 @@ module Sandbag
         intake.value("sole_brake") == "yes" || intake.value("at_ease") == "no"
       end
 
+      # @return [Array<String>] see Minutes
+      def pace
+        Minutes.pace(intake, sheet)
+      end
+
       # @return [String, nil] unusual screw heads, as the intake has them
       def fasteners
         intake.value("special_fastener")

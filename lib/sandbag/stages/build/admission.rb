@@ -10,8 +10,8 @@ module Sandbag
         freeze
       end
 
-      # Refuses a step before Measure has its verdict, out of its order, or with parts not all faced rightly, a
-      # lubricant the fluid or the rubber does not bear, and counts that cannot be.
+      # Refuses a step before Measure has its verdict, before parts are clean and cups are soaked, out of its order, or
+      # with parts not all faced rightly, a lubricant the fluid or the rubber does not bear, and counts that cannot be.
       def admit(entry)
         data = entry.data
         case entry.kind
@@ -39,7 +39,15 @@ module Sandbag
           raise Refusal.at("data/step", "#{Wording.spelled(id)} does not come now",
             @build.step ? @build.step.id : "nothing: all of it is in")
         end
+        refuse_unready
         @build.put_back.refuse_wrong(@build.step)
+      end
+
+      def refuse_unready
+        first = @build.first_checks.first
+        return unless first
+        raise Refusal.at("data/step", "not yet: #{Wording.inside(first.dig(:row, "label"))}. #{first.dig(:row, "how")}",
+          "the check “#{first.dig(:row, "id")}” passed first")
       end
 
       def admit_lubricant(id)

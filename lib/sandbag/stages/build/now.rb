@@ -2,7 +2,7 @@
 
 module Sandbag
   module Build
-    # Each part the right way round, in; the old ones counted; the checks.
+    # What is true before the first part; each part the right way round, in; the old ones counted; the checks.
     class Now < Job::Now
       PASS = {true => "Right", false => "Not right"}.freeze
 
@@ -11,6 +11,7 @@ module Sandbag
       def cards
         return [go("strip", "Take it apart first")] if @stage.reckoning.tray.cells.empty?
         return [go("measure", "Settle reuse or renew first")] unless @job.measure.done?
+        return @stage.first_checks.map { |check| look_at(check[:row]) } if @stage.step && @stage.first_checks.any?
         facing = facings(@stage.put_back, @stage.step)
         return facing if facing.any?
         return [put_in] if @stage.step
@@ -34,7 +35,7 @@ module Sandbag
 
       def look_at(row)
         question("check.#{row["id"]}", row["label"], each_answer(PASS, "check", name: :pass, check: row["id"]),
-          detail: row["how"])
+          detail: row["how"], clock_s: row["seconds"])
       end
     end
   end

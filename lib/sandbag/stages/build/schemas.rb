@@ -8,7 +8,10 @@ module Sandbag
         "build_checks" => Tables::Schema.new({
           "label" => String,
           "how" => String,
-          "parts" => Array
+          "parts" => Array,
+          "before?" => TrueClass,
+          "seconds?" => Integer,
+          "abs?" => TrueClass
         })
       }.freeze
     end

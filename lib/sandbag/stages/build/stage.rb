@@ -66,6 +66,11 @@ module Sandbag
         @checks ||= checked
       end
 
+      # @return [Array<Hash>] row and result of what has to be true before the first part goes in, and is not yet
+      def first_checks
+        checks.select { |check| check[:row]["before"] && !check[:pass] }
+      end
+
       def done?
         @done ||= [reckoning.tray.cells.any? && step.nil? && put_back.wrong.empty? &&
           checks.all? { |check| check[:pass] } && reckoning.zero?]
@@ -76,6 +81,7 @@ module Sandbag
         return if done?
         return "parts to build with" if reckoning.tray.cells.empty?
         return "a verdict under Measure" unless job.measure.done?
+        return Wording.inside(first_checks.first.dig(:row, "label")) if step && first_checks.any?
         return "put in: #{put_back.said(step)}" if step
         return "which way it faces: #{Wording.inside(put_back.wrong.first.feature)}" if put_back.wrong.any?
         return reckoning.says unless reckoning.zero?
@@ -108,6 +114,7 @@ module Sandbag
 
       def checks_of(unit)
         Tables.rows("build_checks").select { |row| row["parts"].any? { |part| @strip.out?(unit.named(part)) } }
+          .select { |row| !row["abs"] || job.sheet.abs? }
           .map { |row| row.merge("id" => unit.named(row["id"]), "label" => unit.tagged(row["label"])) }
       end
     end

@@ -24,6 +24,8 @@ module Sandbag
                 id: check[:row]["id"],
                 label: check[:row]["label"],
                 how: check[:row]["how"],
+                before: check[:row]["before"],
+                seconds: check[:row]["seconds"],
                 pass: check[:pass]
               }.compact
             end,

@@ -22,8 +22,9 @@ module Sandbag
         when "method" then admit_method(entry.data)
         when "far_end" then refuse_far_end
         when "size" then admit_size(entry.data)
-        when "water" then admit_water
+        when "water", "boils" then admit_water(entry.data.keys.first)
         when "pulled" then admit_pulled(entry.data)
+        when "no_kit" then admit_no_kit(entry.data["line"])
         when "clash_solved" then admit_solved(entry.data["clash"])
         end
       end
@@ -34,6 +35,12 @@ module Sandbag
         clash = @choose.clash
         return if clash && clash["id"] == id
         raise Refusal.at("data/clash", "no such clash was found at the dry trial", clash ? clash["id"] : "none")
+      end
+
+      def admit_no_kit(id)
+        kits = @choose.pull_list.lines.select { |line| line.kind == "kit" && !@choose.on_bench?(line) }
+        return if kits.any? { |line| line.id == id }
+        raise Refusal.at("data/line", "no kit is asked for there", kits.any? ? kits.map(&:id).join(", ") : "none")
       end
 
       def admit_fluid(data)
@@ -108,10 +115,10 @@ module Sandbag
           "a size that is not rejected, or another cylinder first")
       end
 
-      def admit_water
+      def admit_water(field)
         family = @choose.family
         return if family == "glycol"
-        raise Refusal.at("data/water", "a water reading says nothing of #{family || "a fluid that is not known"}",
+        raise Refusal.at("data/#{field}", "a water reading does not apply to #{family || "a fluid that is not known"}",
           "glycol fluid; others are looked at for free water")
       end
 

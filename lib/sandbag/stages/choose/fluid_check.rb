@@ -8,14 +8,14 @@ module Sandbag
     class FluidCheck
       # @param sheet [Circuit::Sheet] with the class stamped on the cap
       # @param today [Date]
-      # @param reading [Float, nil] water as a pen read it, % by volume
+      # @param tested [Fluid::WaterTest, nil] water as an instrument found it
       # @param most_months [Integer, nil] between full changes, see ChangeDue
-      def initialize(sheet, today:, reading: nil, most_months: nil)
+      def initialize(sheet, today:, tested: nil, most_months: nil)
         @sheet = sheet
         @today = today
         @fluid = Tables.find("fluids", sheet.value("fluid", "stamped"))
         @years = Fluid::Age.years(sheet.value("fluid", "changed_on"), today)
-        @reading = reading
+        @tested = tested
         @most_months = most_months
         freeze
       end
@@ -28,13 +28,14 @@ module Sandbag
       # @return [Hash, nil] percent, low, high and where it comes from: reading or estimate
       def water
         return unless takes_water?
-        return {percent: @reading, low: @reading, high: @reading, source: "measured"} if @reading
+        return {percent: @tested.percent, low: @tested.percent, high: @tested.percent, source: "measured"} if @tested
         Fluid::WaterEstimate.of(@sheet, @years).merge(source: "estimate") if @years
       end
 
       # @return [Hash, nil] row of water_verdicts.yml
       def verdict
-        water && Tables.rows("water_verdicts").reverse.find { |row| row["from"] <= water[:percent] }
+        return unless water
+        @tested ? @tested.verdict : Fluid::WaterTest.verdict(water[:percent])
       end
 
       # @return [Hash] all of it for the page
@@ -45,6 +46,7 @@ module Sandbag
           years: @years,
           takes_water: takes_water?,
           water: water,
+          by: ((@tested.boils_c ? "boil_tester" : "pen") if @tested),
           **boiling,
           verdict: verdict_view,
           free_water: (free_water unless @fluid.nil? || takes_water?),
@@ -58,6 +60,7 @@ module Sandbag
         return {} unless takes_water?
         at = ->(percent) { Fluid::BoilingPoint.c(@fluid, percent) }
         now = water ? {boils_c: at[water[:percent]], boils_low_c: at[water[:high]], boils_high_c: at[water[:low]]} : {}
+        now[:boils_c] = @tested.boils_c if @tested&.boils_c
         {dry_c: @fluid["dry_c"], wet_c: @fluid["wet_c"], curve: Fluid::BoilingPoint.curve(@fluid),
          marks: marks, **now}
       end

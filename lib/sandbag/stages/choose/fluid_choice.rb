@@ -22,8 +22,9 @@ module Sandbag
       end
 
       # Every class against the one stamped, with the reason.
-      # @return [Array<Hash>] id, label, family, allowed, why
-      def self.judged(stamped_id, abs:)
+      # @param cold [Boolean] the machine works in the cold
+      # @return [Array<Hash>] id, label, family, allowed, why, cold
+      def self.judged(stamped_id, abs:, cold: false)
         Tables
           .rows("fluids")
           .map do |fluid|
@@ -33,8 +34,9 @@ module Sandbag
               label: fluid["label"],
               family: fluid["family"],
               allowed: refusal.nil?,
-              why: refusal || reason(fluid, Tables.find("fluids", stamped_id))
-            }
+              why: refusal || reason(fluid, Tables.find("fluids", stamped_id)),
+              cold: (cold_said(fluid) if cold && refusal.nil?)
+            }.compact
           end
       end
 
@@ -63,11 +65,24 @@ module Sandbag
         "a higher class of the same family: if the service information does not forbid it"
       end
 
+      # °C at which a family's usual viscosity is told beside the class's own limit at −40 °C.
+      COLD_C = -20.0
+
+      # @param fluid [Hash] row of fluids.yml
+      # @return [String] how thick it gets
+      def self.cold_said(fluid)
+        flow = Fluid::FlowingFluid.of(fluid["family"], celsius: COLD_C)
+        usual = (flow.viscosity_pa_s / flow.density_kg_m3 * 1e6).round(-1)
+        limit = fluid["cold_mm2_s"]
+        most = limit ? "the class allows #{limit} mm²/s at −40 °C" : "at −40 °C only its maker knows"
+        "In the cold: #{most}; about #{usual} mm²/s at −20 °C, by its family."
+      end
+
       def self.conversion(stamped, found)
         "#{found["label"]} is in it and #{stamped["label"]} belongs in it: every seal and hose that was wetted is " \
           "renewed, the metal cleaned, and the whole circuit flushed. Stop and find out first."
       end
-      private_class_method :reason, :conversion
+      private_class_method :reason, :cold_said, :conversion
     end
   end
 end

@@ -10,7 +10,8 @@ module Sandbag
 
       # @param plan [Airway::Plan]
       # @param drained [Boolean] the circuit is opened and has to be filled again
-      # @param method [Hash] row of bleed_methods.yml: what it leaves in hose, jar and syringes
+      # @param method [Hash] row of bleed_methods.yml: what it leaves in hose, jar and syringes, and what it cannot
+      #   begin with less than
       # @return [Hash] total_ml and the lines it is made of
       def self.of(plan, drained:, method:)
         lines = [
@@ -21,6 +22,8 @@ module Sandbag
         lines.unshift({label: "Fill of the drained circuit", ml: plan.circuit_ml}) if drained
         spare_ml = SPARE * lines.sum { |line| line[:ml] }
         lines << {label: "Spare, #{(SPARE * 100).round} %", ml: spare_ml}
+        missing_ml = method.fetch("least_ml", 0) - lines.sum { |line| line[:ml] }
+        lines << {label: "To fill both syringes", ml: missing_ml} if missing_ml.positive?
         {total_ml: lines.sum { |line| line[:ml] }, lines: lines}
       end
     end

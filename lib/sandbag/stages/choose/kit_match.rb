@@ -15,7 +15,7 @@ module Sandbag
       def initialize(kit, cylinder)
         @kit = kit
         @cylinder = cylinder
-        @reasons = [construction, bore, nominal, *materials, spring, piston].compact.freeze
+        @reasons = [construction, bore, nominal, *materials, spring, piston, other_piston].compact.freeze
         freeze
       end
 
@@ -69,6 +69,8 @@ module Sandbag
           verdict: verdict,
           reasons: reasons.sort_by { |reason| (reason.does == "no") ? 0 : 1 }.map(&:to_h),
           lacks: lacks,
+          holds: contents.keys.map { |part| Tables.find("kit_items", part)["label"] },
+          make: @kit.fields["make"],
           near_miss: near_miss,
           grease: grease
         }.compact
@@ -180,6 +182,13 @@ module Sandbag
       def piston
         return unless @cylinder.piston_wanted && !contents.key?("piston")
         no("piston", "There is no piston in it, and this job renews the piston.")
+      end
+
+      def other_piston
+        return unless @kit.fields["make"] == "other_maker" && contents.key?("piston")
+        ask("other_piston",
+          "Its piston is from another maker: length, grooves and ports have to match the old one. A lead " \
+          "mechanic decides, and the record says that the part is not the maker's.")
       end
     end
   end

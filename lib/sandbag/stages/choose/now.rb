@@ -2,14 +2,15 @@
 
 module Sandbag
   module Choose
-    # Cylinder, fluid, then whatever is not on the bench.
+    # Cylinder, fluid, another repair where there is no kit, then whatever is not on the bench.
     class Now < Job::Now
       private
 
       def cards
         return [here("clash", "Say what goes on instead", detail: @stage.clash["label"])] if @stage.clash
         return [cylinder] if @stage.cylinder_wanted? && @stage.chosen_cylinder.nil?
-        return [fluid] unless @stage.fluid
+        return [fluid] if @stage.fluid_wanted?
+        return [no_kit] if @stage.no_kit
         @stage.wanting.map { |line| fetch(line) }
       end
 
@@ -20,6 +21,10 @@ module Sandbag
         step("cylinder", "Choose the cylinder",
           entry("cylinder", bore: bore, push_offset: offset, agreed: "the size that was fitted"),
           label: "Keep the size: #{said}", detail: "Another size is chosen in the table of this page.")
+      end
+
+      def no_kit
+        {**go("ask", "Choose another repair"), detail: "#{@stage.no_kit["label"]}. #{@stage.no_kit["does"]}"}
       end
 
       def fluid

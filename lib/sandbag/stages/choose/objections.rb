@@ -23,6 +23,8 @@ module Sandbag
           @sheet.kind)
         when "washer" then WasherMatch.objections(item.fields,
           @sheet.parts_of("line").map { |part| @sheet.values(part) })
+        when "nipple" then NippleMatch.objections(item.fields, @sheet)
+        when "part" then to_part(line, item)
         when "tool", "syringe" then to_tool(line, item)
         else [nil, nil]
         end
@@ -45,6 +47,13 @@ module Sandbag
         [no.first&.text, (ask.map(&:text).join(" ") if ask.any?)]
       end
 
+      # @return [String, nil] of a tool whose size is written down, for a line that knows the right ones
+      def wrong_size(line, item)
+        size = item.fields["size"]
+        return if size.nil? || line.sizes.nil? || size.scan(%r{\d+(?:/\d+)?}).intersect?(line.sizes)
+        "its size is written down as #{size}; here it is #{line.sizes.join(" or ")}"
+      end
+
       def to_bottle(item)
         return ["no fluid is chosen yet", nil] unless @choose.fluid
         chosen, held = [@choose.fluid, item.fields["fluid"]].map { |id| Tables.find("fluids", id) }
@@ -53,8 +62,13 @@ module Sandbag
         [bottle.past, bottle.shaken]
       end
 
+      def to_part(line, item)
+        [("it is not #{Wording.inside(line.label)}" unless item.fields["thing"] == line.thing), nil]
+      end
+
       def to_tool(line, item)
         return "it is not #{line.label}", nil unless item.fields["tool"] == line.tool
+        return nil, wrong_size(line, item) if wrong_size(line, item)
         return nil, nil if item.kind == "tool" || item.fields["family"] == family
         [
           "it is marked #{item.fields["family"]} and never crosses over to #{family || "a fluid that is not known"}",

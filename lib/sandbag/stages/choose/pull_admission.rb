@@ -5,7 +5,7 @@ module Sandbag
     # Whether a thing on the shelf may be pulled for a line of the list, and how much of it.
     class PullAdmission
       # Kinds that a job uses up; tools and syringes are only looked for.
-      RESERVED = %w[kit cylinder hose washer nipple bottle].freeze
+      RESERVED = %w[kit cylinder hose washer part nipple bottle].freeze
 
       # @param choose [Stage]; stock [Shelf::Stock]; objections [Objections]; lines [ShelfLines]
       def initialize(choose, stock, objections, lines)

@@ -3,33 +3,36 @@
 module Sandbag
   module Choose
     # Everything a job wants on the bench before the first screw is turned: parts, fluid, consumables, tools and
-    # protection (docs/trade.md 2.4, 2.9, 2.10, 3.1).
+    # protection (docs/trade.md 2.4, 2.9, 2.10, 3.1). It is what the places and the steps of the job take.
     class PullList
       # Id of the line of the fluid.
       FLUID = "fluid"
       GROUPS = %w[parts fluid consumables tools protection].freeze
 
       # @attr id [String]; group; label; count [Numeric] pieces or mL; kind [String, nil] of shelf_kinds.yml;
+      #   thing [String, nil] what a part is, of kit_items.yml or job_parts.yml; tool [String, nil];
+      #   sizes [Array<String>, nil] of a tool that are right here;
       #   needed [Boolean] nothing is opened without it; to_start [Boolean] nor is it asked for once the work has begun;
       #   instead [Hash, nil] what the trade accepts in its place; unit [Cylinder::OnBench, nil] that a kit is for
-      Line = Struct.new(:id, :group, :label, :detail, :count, :kind, :tool, :needed, :to_start, :instead,
-        :unit, keyword_init: true)
+      Line = Struct.new(:id, :group, :label, :detail, :count, :kind, :thing, :tool, :sizes, :needed, :to_start,
+        :instead, :unit, keyword_init: true)
 
       # @param sheet [Circuit::Sheet]; route [Job::Route, nil]
       # @param work [Cylinder::Work]; whole [Array<String>] far ends that are renewed whole after all; tools [ToolList]
+      # @param things [ThingLines, nil] nil while there is no route
       # @param joints [Array<Circuit::Place>] those the job opens; new_hoses [Array<Hash>] lines that
-      #   go on new; opened [Boolean] anything is opened
+      #   go on new
       # @param fluid [String, nil] label of the fluid that goes in, once it is chosen
       # @param need_ml [Float, nil] nil when the fluid is left alone
-      def initialize(sheet, route:, work:, whole:, tools:, joints:, new_hoses:, opened:, fluid:, need_ml:)
+      def initialize(sheet, route:, work:, whole:, tools:, things:, joints:, new_hoses:, fluid:, need_ml:)
         @sheet = sheet
         @route = route
         @work = work
         @whole = whole
         @tools = tools
+        @things = things
         @joints = joints
         @new_hoses = new_hoses
-        @opened = opened
         @fluid = fluid
         @need_ml = need_ml
         freeze
@@ -38,7 +41,7 @@ module Sandbag
       # @return [Array<Line>] in the order they are laid out
       def lines
         return [] unless @route
-        parts + fluid_line + things("consumables") + tool_lines + things("protection")
+        parts + fluid_line + @things.of("consumables") + tool_lines + @things.of("protection")
       end
 
       # @return [Line, nil] a line of the list, or part.<kit item> for a part that may have to be bought apart
@@ -54,13 +57,15 @@ module Sandbag
         unit = @work.unit(at)
         item = Tables.find("kit_items", plain)
         return unless item && unit&.apart && unit.construction.part(plain)
-        Line.new(id: "part.#{part}", group: "parts", label: unit.tagged(item["label"]), detail: detail, count: count)
+        Line.new(id: "part.#{part}", group: "parts", label: unit.tagged(item["label"]), detail: detail, count: count,
+          kind: "part", thing: plain)
       end
 
       private
 
       def parts
-        [*kits, unit, *far_units, far_rubber, engine_seal, *hoses, *joint_lines, *things("parts")].compact
+        [*kits, unit, *far_units, engine_seal, *hoses, *joint_lines, spare_nipple, *@things.parts].compact
+          .partition(&:needed).flatten
       end
 
       def kits
@@ -92,15 +97,10 @@ module Sandbag
         end
       end
 
-      def far_rubber
-        return unless @route.renews?("far_end_seals")
-        Line.new(id: "far_seals", group: "parts", label: "Feed hose, diaphragm and lid gasket", count: 1, needed: true)
-      end
-
       def engine_seal
         return unless @route.renews?("engine_seal")
-        Line.new(id: "engine_seal", group: "parts", label: "Engine's pushrod seal", count: 1, needed: true,
-          to_start: true)
+        Line.new(id: "engine_seal", group: "parts", label: "Engine's pushrod seal", count: 1, kind: "part",
+          thing: "sc_back_seal", needed: true, to_start: true)
       end
 
       def bore_said
@@ -126,15 +126,17 @@ module Sandbag
       # What each opened joint is sealed with, by sort.
       SEALS = [
         {id: "washers", counted: "washers", label: "Crush washers", kind: "washer", of: :washers},
-        {id: "square_seals", counted: "square-section seals", label: "Square-section seals", of: :washers},
-        {id: "olives", counted: "olives and inserts", label: "Olive and insert or barb", of: :olives}
+        {id: "square_seals", counted: "square-section seals", label: "Square-section seals", kind: "part",
+         thing: "joint_seal", of: :washers},
+        {id: "olives", counted: "olives and inserts", label: "Olive and insert or barb", kind: "part", thing: "olive",
+         of: :olives}
       ].freeze
 
       def joint_lines
         SEALS.filter_map do |sort|
           joints = @joints.select { |joint| joint.counted == sort[:counted] }
           next if joints.empty?
-          Line.new(id: sort[:id], group: "parts", label: sort[:label], kind: sort[:kind],
+          Line.new(id: sort[:id], group: "parts", **sort.slice(:label, :kind, :thing),
             detail: joints.map { |joint| "#{joint.label} #{joint.public_send(sort[:of])}" }.join(", "),
             count: joints.sum(&sort[:of]), needed: true, to_start: true)
         end
@@ -156,16 +158,11 @@ module Sandbag
         ]
       end
 
-      def things(group)
-        return [] if @need_ml.nil?
-        rows =
-          Tables
-            .rows("bench_things")
-            .select do |row|
-              row["group"] == group && @sheet.suits?(row) &&
-                (!row["opened"] || @opened) && (!row["adds"] || @route.adds)
-            end
-        rows.map { |row| Line.new(id: row["id"], group: group, label: row["label"], count: 1) }
+      def spare_nipple
+        threads = NippleMatch.threads(@sheet)
+        return if @need_ml.nil? || threads.empty?
+        Line.new(id: "nipple", group: "parts", label: "Spare bleed nipple",
+          detail: "Thread #{NippleMatch.said(threads)}", count: 1, kind: "nipple")
       end
 
       def tool_lines
@@ -178,6 +175,7 @@ module Sandbag
             count: 1,
             kind: "tool",
             tool: tool[:tool],
+            sizes: tool[:right],
             needed: tool[:special] && @work.strips?,
             instead: tool[:instead]
           )

@@ -5,6 +5,11 @@ module Sandbag
     # The tables of this room (knowledge/choose): their columns, and what their rows must hold to.
     module Schemas
       TABLES = {
+        "tool_uses" => Tables::Schema.new({"why" => String, **Scope::COLUMNS}) do |row|
+          Circuit::Kind.unknown(row) || Tables.unknown("tools", [row["id"]])
+        end,
+        "kit_answers" => Tables::Schema.new({"label" => String, "does" => String, "on" => String}),
+        "nipple_spanners" => Tables::Schema.new({"thread" => Numeric, "spanners" => Array}),
         "ratio_bands" => Tables::Schema.new({
           "label" => String,
           "from" => Numeric,
@@ -23,10 +28,19 @@ module Sandbag
         "bench_things" => Tables::Schema.new({
           "label" => String,
           "group" => String,
-          **Circuit::SUITS,
-          "opened?" => [TrueClass, FalseClass],
-          "adds?" => [TrueClass, FalseClass]
-        }) { |row| Circuit::Kind.unknown(row) }
+          "detail?" => String,
+          **Scope::COLUMNS
+        }) { |row| Circuit::Kind.unknown(row) },
+        "job_parts" => Tables::Schema.new({
+          "label" => String,
+          "detail?" => String,
+          **Scope::COLUMNS,
+          "per?" => String,
+          "count?" => Integer,
+          "needed?" => [TrueClass, FalseClass],
+          "must_for?" => Array,
+          "renewal?" => String
+        }) { |row| Circuit::Kind.unknown(row) || Tables.unknown("intervals", [*row["renewal"]]) }
       }.freeze
     end
   end

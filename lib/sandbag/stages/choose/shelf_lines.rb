@@ -156,21 +156,25 @@ module Sandbag
       def concerns?(line, item)
         case item.kind
         when "tool", "syringe" then item.fields["tool"] == line.tool
+        when "part" then item.fields["thing"] == line.thing
         when "bottle" then @choose.fluid.nil? || item.fields["fluid"] == @choose.fluid
         else true
         end
       end
 
+      # A spare that is not there is not bought; a tool is bought for the job that cannot do without it.
+      def wanted?(line)
+        line.needed || !%w[part nipple tool].include?(line.kind)
+      end
+
+      def found?(options, pulled)
+        pulled.any? || options.any? { |option| option[:wrong].nil? }
+      end
+
       def short(line, options, pulled)
         return 0 if line.id == "tool" || pulled.any? { |each| each[:item].nil? }
         return (bottles ? bottles.short_ml : 0) if line.kind == "bottle"
-        if line.kind.nil? ||
-            (
-              line.kind == "tool" &&
-                (line.needed == false || pulled.any? || options.any? { |option| option[:wrong].nil? })
-            )
-          return 0
-        end
+        return 0 if line.kind.nil? || !wanted?(line) || (line.kind == "tool" && found?(options, pulled))
         have = options.reject { |option| option[:wrong] }.sum { |option| option[:free] }
         [line.count - pulled.sum { |each| each[:count] || 0 } - have, 0].max
       end

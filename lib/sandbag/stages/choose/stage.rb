@@ -150,9 +150,11 @@ module Sandbag
         Tables.find("fluids", stamped)&.fetch("family")
       end
 
-      # @return [Float, nil] water as read, % by volume
-      def water_reading
-        entries.said("water")&.fetch("water")
+      # @return [Fluid::WaterTest, nil] water in what is in it, by the newest reading of a pen or a boil tester
+      def water_tested
+        reading = entries.last("water", "boils")
+        fluid = Tables.find("fluids", stamped)
+        Fluid::WaterTest.new(fluid, reading.data) if reading && fluid&.key?("wet_c")
       end
 
       # Only a job that renews the cylinder has to choose one.
@@ -175,10 +177,12 @@ module Sandbag
         @pull_list ||= begin
           route = @ask.route
           handles_fluid = route&.handles_fluid?
-          tools = ToolList.new(work, route, opened: @ask.opened?, fasteners: @ask.fasteners,
-            bleed_method: handles_fluid ? bleed_method : nil)
-          PullList.new(sheet, route: route, work: work, whole: whole_units, tools: tools, joints: joints,
-            new_hoses: new_hoses, opened: @ask.opened?,
+          scope = route && Scope.new(sheet, route, work, joints: joints, opened: @ask.opened?)
+          tools = scope && ToolList.new(work, route, scope, sizes: ToolSizes.new(sheet, job.fit.planned_torques),
+            fasteners: @ask.fasteners, bleed_method: handles_fluid ? bleed_method : nil)
+          things = scope && ThingLines.new(sheet, route, work, scope, joints: joints, on: began_on)
+          PullList.new(sheet, route: route, work: work, whole: whole_units, tools: tools, things: things,
+            joints: joints, new_hoses: new_hoses,
             fluid: Tables.find("fluids", fluid)&.fetch("label"), need_ml: handles_fluid ? need_ml : nil)
         end
       end
@@ -191,19 +195,31 @@ module Sandbag
         counts.any?(&:nil?) || (counts.any? && counts.sum >= line.count - spared)
       end
 
+      # @return [Hash, nil] row of kit_answers.yml: why a unit that comes apart has no kit; no more once one was brought
+      def no_kit
+        line = lacking.find { |each| each.kind == "kit" && entries.by("no_kit", "line").key?(each.id) }
+        line && Tables.find("kit_answers", entries.by("no_kit", "line").dig(line.id, "why"))
+      end
+
       def done?
-        !fluid.nil? && (!cylinder_wanted? || !@cylinder.nil?) && wanting.empty? && clash.nil?
+        !fluid_wanted? && (!cylinder_wanted? || !@cylinder.nil?) && wanting.empty? && clash.nil?
       end
 
       # A later stage may open the circuit or move fluid.
       def enough?
-        !fluid.nil? && wanting.empty?
+        !fluid_wanted? && wanting.empty?
+      end
+
+      # Fluid goes in, and it is not said which.
+      def fluid_wanted?
+        fluid.nil? && (job.route.nil? || job.route.handles_fluid?)
       end
 
       def waits_for
         return "a cylinder: keep or change" if cylinder_wanted? && @cylinder.nil?
-        return "the fluid, by the class on the cap" unless fluid
+        return "the fluid, by the class on the cap" if fluid_wanted?
         return "what goes on instead: #{Wording.inside(clash["label"])} clashed at the dry trial" if clash
+        return "another repair: #{Wording.inside(no_kit["label"])}" if no_kit
         line = wanting.first
         "still to fetch: #{Wording.inside(line.label)}#{", and #{wanting.size - 1} more" if wanting.size > 1}" if line
       end
@@ -252,6 +268,11 @@ module Sandbag
         return false unless line.id == PullList::FLUID
         first_ml = job.bleed.plan.points.first.flush_ml
         pulled.sum { |entry| (entry.data["line"] == line.id) ? entry.data["count"].to_f : 0 } >= first_ml
+      end
+
+      # @return [Date]
+      def began_on
+        Date.iso8601(job.journal.entries.first.at[0, 10])
       end
 
       def lacking

@@ -32,12 +32,13 @@ module Sandbag
         @pulls.admit(entry)
       end
 
-      # @return [Array<Hash>] label, count, unit of what has to be bought
+      # @return [Array<Hash>] label, detail, count and unit of what has to be bought; like, supplier and price_minor of
+      #   the thing of this sort that was bought last, where the shelf knows one
       def buy
-        lines.filter_map do |line|
-          if line[:short].positive?
-            {label: line[:label], detail: line[:detail], count: line[:short], unit: line[:unit]}.compact
-          end
+        lines.select { |line| line[:short].positive? }.map do |line|
+          last = line[:options].filter_map { |option| @stock.find(option[:item]) unless option[:wrong] }.last
+          {label: line[:label], detail: line[:detail], count: line[:short], unit: line[:unit], like: last&.name,
+           supplier: last&.supplier, price_minor: last&.price_minor}.compact
         end
       end
 
@@ -61,7 +62,7 @@ module Sandbag
       private
 
       def check
-        FluidCheck.new(@sheet, today: @today, reading: @choose.water_reading,
+        FluidCheck.new(@sheet, today: @today, tested: @choose.water_tested,
           most_months: @choose.job.fluid_months)
       end
 
@@ -70,7 +71,7 @@ module Sandbag
       end
 
       def fluids
-        known? ? FluidChoice.judged(@choose.stamped, abs: @sheet.abs?) : []
+        known? ? FluidChoice.judged(@choose.stamped, abs: @sheet.abs?, cold: @sheet.kind.has?("cold")) : []
       end
 
       def notes

@@ -13,28 +13,31 @@ module Sandbag
       BUILDING = {"seal_cone" => %w[primary_cup sc_cup], "boot_pusher" => %w[boot]}.freeze
 
       # @param work [Cylinder::Work] what is taken apart
-      # @param route [Job::Route, nil]; opened [Boolean] it opens a joint
+      # @param route [Job::Route]; scope [Scope]; sizes [ToolSizes]
       # @param fasteners [String, nil] what the intake says of the heads
       # @param bleed_method [Hash, nil] row of bleed_methods.yml when the job bleeds
-      def initialize(work, route, opened:, fasteners:, bleed_method:)
+      def initialize(work, route, scope, sizes:, fasteners:, bleed_method:)
         @work = work
         @route = route
-        @opened = opened
+        @scope = scope
+        @sizes = sizes
         @swaps = FASTENERS.fetch(fasteners, {})
         @bleed_method = bleed_method
         freeze
       end
 
-      # @return [Array<Hash>] tool, label, sizes, special, instead, why
+      # @return [Array<Hash>] tool, label, sizes as they are said, right sizes, special, instead, why
       def lines
         wanted
           .group_by(&:first)
           .map do |id, uses|
             tool = Tables.find("tools", id)
+            fit = @sizes.of(id)
             {
               tool: id,
               label: tool["label"],
-              sizes: tool["sizes"],
+              sizes: fit[:said] || tool["sizes"],
+              right: fit[:right],
               special: tool["special"] || false,
               instead: tool["instead"],
               why: uses.map(&:last).uniq.join(", ")
@@ -46,8 +49,8 @@ module Sandbag
 
       def wanted
         stripping + for_stage("measure", gauges + [EYES], "measure") + for_stage("build", builders, "build") +
-          (@route&.tools || []).map { |id| [id, "hose ends"] } +
-          (@opened ? [["torque_wrench", "every opened joint"]] : []) +
+          @route.tools.map { |id| [id, "hose ends"] } +
+          @scope.wanted(Tables.rows("tool_uses")).map { |row| row.values_at("id", "why") } +
           (@bleed_method ? @bleed_method["tools"].map { |id| [id, "bleed"] } : [])
       end
 
@@ -60,7 +63,7 @@ module Sandbag
       end
 
       def for_stage(stage, tools, why)
-        (@route && @work.strips? && @route.plan.include?(stage)) ? tools.map { |id| [id, why] } : []
+        (@work.strips? && @route.plan.include?(stage)) ? tools.map { |id| [id, why] } : []
       end
 
       def stripping

@@ -29,6 +29,12 @@ module Sandbag
         @electrics = Electrics.new(scope, entries, switch: job.ask.switch?, bled_at: bled_at)
       end
 
+      # @return [Array<Float>] figures of what the whole job will tighten, N·m, where they are known
+      def planned_torques
+        Torques.new(scope, entries, places: loosened(job.choose.joints), removed: job.strip.method(:planned?))
+          .lines.filter_map { |line| line.range&.aim }
+      end
+
       # Something is put back, set or proved.
       def here?
         scope.moves.any?

@@ -10,14 +10,16 @@ module Sandbag
         freeze
       end
 
-      # Refuses a look that does not concern what came out, what Comparison refuses, a place no gauge is held to, a size
-      # far from the nominal, a part that is not in the tray, limits or a call of a unit that is not apart, a call where
-      # the figures are plain, and renewing a unit that is not one of several.
+      # Refuses a look that does not concern what came out, what Comparison and InnerComparison refuse, a place no gauge
+      # is held to, a size far from the nominal, a part that is not in the tray, limits or a call of a unit that is not
+      # apart, a call where the figures are plain, and renewing a unit that is not one of several.
       def admit(entry)
         data = entry.data
         case entry.kind
         when "finding" then admit_look(data)
         when "compared" then @measure.comparison.admit(data)
+        when "inner" then admit_inner(data)
+        when "inner_figure" then @measure.inner.admit_figure(data)
         when "gauge" then admit_gauge(data)
         when "renewed" then admit_renewed(data)
         when "limits" then report(data)
@@ -36,6 +38,13 @@ module Sandbag
         end
         return if look.row["values"].key?(data["value"])
         raise Refusal.at("data/value", "#{look.label} cannot be “#{data["value"]}”", look.row["values"].keys.join(", "))
+      end
+
+      # A piston that is renewed, because it failed or because the job is for that, is not the old one.
+      def admit_inner(data)
+        @measure.inner.admit(data)
+        return unless data["value"] == "kept" && data["row"].start_with?("piston") && @measure.new_piston?
+        raise Refusal.at("data/value", "this job puts a new piston in", "same, differs or resolved")
       end
 
       # @return [UnitReport] of the unit that an entry is about

@@ -2,7 +2,8 @@
 
 module Sandbag
   module Measure
-    # New against old; then the nominal size, the looks, the gauge, and the verdict.
+    # New against old; then the nominal size, the looks, the gauge, the verdict, and what the kit brings beside what
+    # came out.
     class Now < Job::Now
       COMPARED = {"same" => "The same", "differs" => "It differs"}.freeze
 
@@ -17,7 +18,16 @@ module Sandbag
         return open.map { |look| look_at(look) } if open.any?
         gauges = @stage.reports.reject(&:whole?).flat_map(&:gauge_missing)
         return gauges.map { |place| gauge(place) } if gauges.any?
+        return inner if @stage.reports.all?(&:settled?)
         [here("verdict", Wording.sentence(@stage.waits_for))]
+      end
+
+      def inner
+        @stage.inner.open.map do |line|
+          answers = {"same" => "The same", "kept" => line.row["kept"]}.compact
+          question("inner.#{line.id}", "New against old: #{line.label}",
+            each_answer(answers, "inner", row: line.id), detail: line.compare)
+        end
       end
 
       def nominal(report)

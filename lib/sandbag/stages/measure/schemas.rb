@@ -11,6 +11,14 @@ module Sandbag
           "parts" => Array,
           "values" => Hash
         }) { |row| Schemas.rules(row["values"]) },
+        "inner_comparisons" => Tables::Schema.new({
+          "label" => String,
+          "parts" => Array,
+          "kept?" => String,
+          "figures?" => Hash,
+          "most?" => Numeric,
+          "maker?" => TrueClass
+        }) { |row| Tables.unknown("kit_items", row["parts"]) },
         "comparisons" => Tables::Schema.new({
           "label" => String,
           "compare" => String,

@@ -6,12 +6,13 @@ module Sandbag
     class Stage < Job::Stage
       # A reading further than this from the nominal is a slip of the gauge or of the key, mm.
       FAR_MM = 0.5
-      attr_reader :comparison, :reports
+      attr_reader :comparison, :reports, :inner
 
       def initialize(job)
         super
         @comparison = Comparison.new(entries.by("compared", "row"), job.route&.id, job.sheet.kind)
         @reports = job.choose.cylinders.map { |unit| UnitReport.new(unit, entries, job.strip) }.freeze
+        @inner = InnerComparison.new(resealed, entries, job.strip.tray)
       end
 
       # A unit is apart; else a new part is compared with the old.
@@ -51,12 +52,13 @@ module Sandbag
 
       # New is compared with old before anything is opened; what comes apart then is looked at.
       def done?
-        comparison.open.empty? && (before_strip? || reports.all?(&:settled?))
+        comparison.open.empty? && (before_strip? || (reports.all?(&:settled?) && inner.open.empty?))
       end
 
       def waits_for
         return if done?
         return "compare new with old: #{Wording.inside(comparison.open.first["label"])}" if comparison.open.any?
+        return "compare new with old: #{Wording.inside(inner.open.first.label)}" if reports.all?(&:settled?)
         why = (verdict.id == "parts") ? part_said(verdict.parts.first) : verdict.reasons.first
         "#{Wording.inside(verdict.label)}: #{why}"
       end
@@ -81,12 +83,22 @@ module Sandbag
         !report.unit.at.nil?
       end
 
+      # The job renews the piston, or somebody has found it past use.
+      def new_piston?
+        job.route&.renews?("piston") || reports.any? { |report| report.fresh? }
+      end
+
       # Judged without gauges: recorded as an estimate.
       def by_eye?
         entries.of("by_eye").any?
       end
 
       private
+
+      # @return [Array<UnitReport>] of units that go together again
+      def resealed
+        reports.reject { |report| report.whole? || report.verdict.id == "unit" }
+      end
 
       def before_strip?
         comparison.rows.any? && !job.strip.done?

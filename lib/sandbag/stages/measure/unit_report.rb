@@ -35,6 +35,11 @@ module Sandbag
         !unit.at.nil? && @entries.values("whole", "unit").include?(unit.at)
       end
 
+      # The old piston is not judged where a new one goes in.
+      def fresh?
+        @entries.values("renewed", "part").intersect?(PISTONS.map { |part| unit.named(part) })
+      end
+
       # Limits say nothing of a nominal that is not proven; a spring is judged all the same.
       # @return [Array<Judgement>]
       def judgements
@@ -85,11 +90,6 @@ module Sandbag
 
       def of_size?(entry, size)
         unit.sizes.size == 1 || entry.data["size"] == size
-      end
-
-      # The old piston is not judged where a new one goes in.
-      def fresh?
-        @entries.values("renewed", "part").intersect?(PISTONS.map { |part| unit.named(part) })
       end
 
       def readings

@@ -13,7 +13,8 @@ module Sandbag
       # @return [Hash]
       def to_h
         measure = @measure
-        {apart: measure.apart?, comparison: measure.comparison.to_h, inspection: measure.looks.map(&:to_h),
+        {apart: measure.apart?, comparison: measure.comparison.to_h,
+         inner: measure.inner.lines.map(&:to_h), inspection: measure.looks.map(&:to_h),
          next: next_look, **(measure.apart? ? gauged : {}), never: Circuit::Advice.never("measure"),
          fresh: measure.fresh_parts, by_eye: measure.by_eye?, sheet: measure.job.sheet.to_h}.compact
       end

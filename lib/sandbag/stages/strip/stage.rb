@@ -57,10 +57,14 @@ module Sandbag
       # @param plain [Array<String>] parts of a construction; at [String, nil] id of a far end; nil asks of any unit
       # @return [Boolean, nil] one of them came out; nil where the job takes out no such part
       def removed?(plain, at = nil)
-        held = work.steps.flat_map { |each| each.takes.map { |part| [each, part] } }
-          .select { |each, part| plain.include?(part.plain) && (at.nil? || [nil, at].include?(each.unit.at)) }
+        held = held_by_steps(plain, at)
         return if held.empty?
         held.any? { |each, part| @taken.include?(each.id) && (part.stays? || out?(part.id)) }
+      end
+
+      # @return [Boolean, nil] as removed?, of the whole strip before it is done
+      def planned?(plain, at = nil)
+        held_by_steps(plain, at).any? || nil
       end
 
       # @return [Cylinder::OnBench, nil] the unit of the step at hand, else the last
@@ -123,6 +127,13 @@ module Sandbag
       # What goes on new was laid beside the old while the circuit is still shut.
       def compared?
         !job.route&.compares? || job.measure.comparison.open.empty?
+      end
+
+      private
+
+      def held_by_steps(plain, at)
+        work.steps.flat_map { |each| each.takes.map { |part| [each, part] } }
+          .select { |each, part| plain.include?(part.plain) && (at.nil? || [nil, at].include?(each.unit.at)) }
       end
     end
   end

@@ -24,7 +24,7 @@ import { RoundQuestion } from "./RoundQuestion";
 import { RunEntry } from "./RunEntry";
 import { SampleChoice } from "./SampleChoice";
 import { SlipList } from "./SlipList";
-import { StepClock } from "./StepClock";
+import { StepClock } from "../StepClock";
 import { ReportPanel, TightPanel } from "./ToolPanel";
 import { useEars } from "./useEars";
 import { WaitTimer } from "./WaitTimer";

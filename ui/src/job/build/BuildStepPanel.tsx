@@ -4,6 +4,7 @@ import { Button } from "../../kit/Button";
 import { Headline, Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { PartLines } from "../PartLines";
+import { StepClock } from "../StepClock";
 import { StepNotes } from "../StepNotes";
 import { useEntries } from "../useEntries";
 import { useStepKeys } from "../useStepKeys";
@@ -23,12 +24,14 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
   const step = build.steps.find((each) => each.id === build.current);
   const asked = step?.parts.find((part) => part.question && !part.right);
   const isMeasured = build.measured;
-  const isReady = isOpen && isMeasured && step !== undefined && asked === undefined;
+  const first = build.checks.find((check) => check.before && !check.pass);
+  const isReady = isOpen && isMeasured && step !== undefined && (first !== undefined || asked === undefined);
   const put = () => {
-    if (step) add("step", { step: step.id });
+    if (first) add("check", { check: first.id, pass: true });
+    else if (step) add("step", { step: step.id });
   };
   const face = (part: string, faces: string) => add("facing", { part, faces });
-  useStepKeys({ isOpen, isReady, asked, onDone: put, onFace: face });
+  useStepKeys({ isOpen, isReady, asked: first ? undefined : asked, onDone: put, onFace: face });
   const done = build.steps.filter((each) => each.status === "done").length;
   if (build.steps.length === 0) return <Quiet>Nothing has been stripped yet.</Quiet>;
   if (!step)
@@ -37,6 +40,23 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
         <Headline>Everything is fitted.</Headline>
         <Quiet>{`${done} steps. Now the scrap pot, the tray and the checks.`}</Quiet>
         <div>{isOpen ? <UndoButton undo={undo} /> : null}</div>
+      </>
+    );
+  if (first && isMeasured)
+    return (
+      <>
+        <Quiet>Before the first part goes in</Quiet>
+        <Headline data-figure="first">{first.label}</Headline>
+        <p>{first.how}</p>
+        {first.seconds ? <StepClock key={first.id} seconds={first.seconds} label={first.label} /> : null}
+        {isOpen ? (
+          <Row $gap={1}>
+            <Button tone="act" hotkey="Space" onPress={put}>
+              Done
+            </Button>
+            <UndoButton undo={undo} />
+          </Row>
+        ) : null}
       </>
     );
   return (

@@ -38,6 +38,7 @@ const Column = styled.div`
 
 export function ChooseStage({ job, view: choose, isOpen }: StageProps<"choose">) {
   const supplies = useQuery(suppliesQuery(job.id));
+  const handlesFluid = choose.handles_fluid ?? true;
   return (
     <Loaded query={supplies} isPart>
       {(data) => (
@@ -48,15 +49,21 @@ export function ChooseStage({ job, view: choose, isOpen }: StageProps<"choose">)
           {choose.size_first ? <JobSizer job={job} choose={choose} isOpen={isOpen} /> : null}
           <Bench>
             <Column>
-              <FluidPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
-              <KitPanels job={job} supplies={data} isOpen={isOpen} />
-              <FluidCheckPanel job={job} choose={choose} check={data.check} isOpen={isOpen} />
-              <QuantityPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
+              {handlesFluid ? <FluidPanel job={job} choose={choose} supplies={data} isOpen={isOpen} /> : null}
+              <KitPanels job={job} choose={choose} supplies={data} isOpen={isOpen} />
+              {handlesFluid ? (
+                <>
+                  <FluidCheckPanel job={job} choose={choose} check={data.check} isOpen={isOpen} />
+                  <QuantityPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
+                </>
+              ) : null}
               <MatrixPanel family={data.check.family} materials={data.materials} />
             </Column>
             <PullListPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
           </Bench>
-          {choose.size_first ? null : <OtherCylinders job={job} choose={choose} isOpen={isOpen} />}
+          {choose.size_first || !handlesFluid ? null : (
+            <OtherCylinders job={job} choose={choose} isOpen={isOpen} />
+          )}
           <NextStage job={job} stage="choose" />
         </>
       )}

@@ -60,12 +60,14 @@ export function FluidCheckPanel({ job, choose, check, isOpen }: Props) {
 function waterSaid(check: FluidCheck): string {
   const { water, boils_c: now, boils_low_c: low, boils_high_c: high } = check;
   if (!water || now === undefined) return "Age unknown: test the water content, or treat it as overdue.";
+  if (check.by === "boil_tester")
+    return `Boils at ${now.toFixed(0)} °C by the boil tester: about ${water.percent.toFixed(1)} % of water. Fresh at ${check.dry_c ?? 0} °C, wet limit ${check.wet_c ?? 0} °C.`;
   if (water.source === "measured")
     return `${water.percent.toFixed(1)} % of water read: boils at ${now.toFixed(0)} °C; fresh at ${check.dry_c ?? 0} °C.`;
   return `Estimate from its age: ${water.percent.toFixed(1)} % of water (${water.low.toFixed(1)} to ${water.high.toFixed(1)}), boils at ${now.toFixed(0)} °C (${(low ?? now).toFixed(0)} to ${(high ?? now).toFixed(0)}); fresh at ${check.dry_c ?? 0} °C.`;
 }
 
-/** Water typed off a pen, or read by the simulated one. */
+/** Water as a pen reads it, or the temperature at which a sample boils; the pen may be a simulated one. */
 function PenReading({ job, choose }: { job: Job; choose: Choose }) {
   const { add } = useEntries(job, "choose");
   const [turn, setTurn] = useState(0);
@@ -90,8 +92,16 @@ function PenReading({ job, choose }: { job: Job; choose: Choose }) {
           label="Water as the pen reads it"
           inputMode="decimal"
           unit="%"
-          value={choose.water === undefined ? "" : String(choose.water)}
+          value={choose.water === undefined || choose.boils !== undefined ? "" : String(choose.water)}
           onFinish={(water) => add("water", { water })}
+        />
+        <EntryField
+          key={`boils ${choose.boils ?? ""}`}
+          label="Boil tester"
+          inputMode="decimal"
+          unit="°C"
+          value={choose.boils === undefined ? "" : String(choose.boils)}
+          onFinish={(celsius) => add("boils", { celsius })}
         />
         <OnTrainingMachine job={job}>
           <Button onPress={() => pen.mutate()}>Read the simulated pen</Button>

@@ -27,6 +27,9 @@ export function FluidPanel({ job, choose, supplies, isOpen }: Props) {
   const takes = data.fluids.find((fluid) => fluid.id === stamped)?.takes ?? [];
   const isSettled = stamped === choose.stamped;
   const label = data.fluids.find((fluid) => fluid.id === choose.fluid)?.label;
+  const cold = isSettled
+    ? supplies.fluids.find((fluid) => fluid.id === (choose.fluid ?? stamped))?.cold
+    : undefined;
   const barred = isSettled ? supplies.fluids.filter((fluid) => !fluid.allowed) : [];
   return (
     <FoldingPanel
@@ -62,6 +65,7 @@ export function FluidPanel({ job, choose, supplies, isOpen }: Props) {
             </Notice>
           ))
         : null}
+      {cold ? <Quiet>{cold}</Quiet> : null}
       {barred.length > 0 ? (
         <details>
           <summary>{`Never in this circuit: ${barred.length}`}</summary>

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
-import type { Job, KitMatch, Supplies } from "../../server/api";
+import type { Choose, Job, KitMatch, Supplies } from "../../server/api";
 import { NearMissDrawing } from "../../drawings/NearMissDrawing";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
@@ -12,9 +12,12 @@ import { ReasonButton } from "../../kit/ReasonButton";
 import { SignedList } from "../../kit/SignedList";
 import { useUnits } from "../../server/useUnits";
 import { useEntries } from "../useEntries";
+import { NoKit } from "./NoKit";
+import { SideBySide } from "./SideBySide";
 
 interface Props {
   job: Job;
+  choose: Choose;
   supplies: Supplies;
   isOpen: boolean;
 }
@@ -38,9 +41,16 @@ const Why = styled.div`
 `;
 
 /** A panel for the kit of each unit that comes apart. */
-export function KitPanels({ job, supplies, isOpen }: Props) {
+export function KitPanels({ job, choose, supplies, isOpen }: Props) {
   return supplies.cylinders.map((cylinder) => (
-    <KitPanel key={cylinder.line} job={job} supplies={supplies} cylinder={cylinder} isOpen={isOpen} />
+    <KitPanel
+      key={cylinder.line}
+      job={job}
+      choose={choose}
+      supplies={supplies}
+      cylinder={cylinder}
+      isOpen={isOpen}
+    />
   ));
 }
 
@@ -49,11 +59,12 @@ interface KitPanelProps extends Props {
 }
 
 /** Kits of the shelf against this cylinder: what fits, what looks as if it did, and why the others do not. */
-function KitPanel({ job, supplies, cylinder, isOpen }: KitPanelProps) {
+function KitPanel({ job, choose, supplies, cylinder, isOpen }: KitPanelProps) {
   const units = useUnits();
   const [showsOthers, setShowsOthers] = useState(false);
   const kits = supplies.kits.filter((kit) => kit.line === cylinder.line);
   const near = kits.filter((kit) => kit.verdict !== "no" || kit.near_miss || !isElsewhere(kit));
+  const usable = near.filter((kit) => kit.verdict !== "no");
   const others = kits.filter((kit) => !near.includes(kit));
   const taken = supplies.lines.find((line) => line.id === cylinder.line)?.pulled[0];
   return (
@@ -74,6 +85,7 @@ function KitPanel({ job, supplies, cylinder, isOpen }: KitPanelProps) {
       {near.length === 0 ? (
         <Quiet>The shelf has no kit for it. Buy one, or say which was bought.</Quiet>
       ) : null}
+      {usable.length > 1 ? <SideBySide kits={usable} /> : null}
       <ul>
         {near.map((kit) => (
           <KitLine key={kit.item} job={job} kit={kit} canTake={isOpen && !taken} />
@@ -87,6 +99,7 @@ function KitPanel({ job, supplies, cylinder, isOpen }: KitPanelProps) {
         ) : null}
         {isOpen && !taken ? <BoughtKit job={job} line={cylinder.line} /> : null}
       </Row>
+      {isOpen && !taken ? <NoKit job={job} choose={choose} line={cylinder.line} /> : null}
       {showsOthers ? (
         <ul>
           {others.map((kit) => (

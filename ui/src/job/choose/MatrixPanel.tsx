@@ -60,7 +60,53 @@ export function MatrixPanel({ family, materials }: Props) {
           isLit={(_, column) => column === family}
         />
       </details>
+      <details>
+        <summary>Cleaners</summary>
+        <Cleaners rows={data.cleaners} />
+      </details>
     </FoldingPanel>
+  );
+}
+
+const CLEANER_WORDS = { ok: "suited", brief: "only briefly", never: "never" } as const;
+const CLEANER_SIGNS = { ok: "good", brief: "warn", never: "stop" } as const;
+
+/** What parts are cleaned with: on rubber, on metal, and how long it dries. */
+function Cleaners({ rows }: { rows: Knowledge["cleaners"] }) {
+  return (
+    <Table aria-label="Cleaners">
+      <thead>
+        <tr>
+          <th scope="col">Cleaner</th>
+          <th scope="col" className="words">
+            On rubber
+          </th>
+          <th scope="col" className="words">
+            On metal
+          </th>
+          <th scope="col">Dries</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.id}>
+            <th scope="row">
+              {row.label}
+              <Quiet as="small">{row.where}</Quiet>
+            </th>
+            {([row.rubber, row.metal] as const).map((word, column) => (
+              <Cell key={column} $lit={false} $kind={CLEANER_SIGNS[word]}>
+                <span>
+                  <Sign kind={CLEANER_SIGNS[word]} />
+                  {CLEANER_WORDS[word]}
+                </span>
+              </Cell>
+            ))}
+            <td>{row.dry_s ? `${row.dry_s} s` : "–"}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
   );
 }
 

@@ -1,5 +1,6 @@
-import type { Choose, Job, Supplies } from "../../server/api";
+import type { Choose, Job, PullLine, Supplies } from "../../server/api";
 import { Big, Panel, Quiet, Row, TextButton, TextLink } from "../../kit/layout";
+import { Mark } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
 import { Room, Rooms } from "../../kit/Rooms";
 import { useEntries } from "../useEntries";
@@ -28,7 +29,8 @@ const GROUP_NAMES = {
 /** Everything that lies on the bench before the first screw is turned; a tick takes it off the shelf. */
 export function PullListPanel({ job, choose, supplies, isOpen }: Props) {
   const onItsWay = useOnItsWay(job, choose, supplies);
-  const done = supplies.lines.filter((line) => line.done).length;
+  const isLeft = (line: PullLine) => line.needed && !line.done;
+  const left = supplies.lines.filter(isLeft).length;
   if (supplies.lines.length === 0)
     return (
       <Panel>
@@ -43,13 +45,17 @@ export function PullListPanel({ job, choose, supplies, isOpen }: Props) {
           <h2>Pull list</h2>
           <Quiet>A tick takes it off the shelf.</Quiet>
         </div>
-        <Big $size="2.4rem">
-          {done}
-          <small>{` of ${supplies.lines.length}`}</small>
-        </Big>
+        {left > 0 ? (
+          <Big $size="2.4rem">
+            {left}
+            <small> still needed</small>
+          </Big>
+        ) : (
+          <Mark kind="good">All that is needed is here</Mark>
+        )}
       </Row>
       <Rooms
-        start={GROUPS.find((group) => supplies.lines.some((line) => line.group === group && !line.done))}
+        start={GROUPS.find((group) => supplies.lines.some((line) => line.group === group && isLeft(line)))}
       >
         {GROUPS.map((group) => {
           const lines = supplies.lines.filter((line) => line.group === group);
@@ -59,7 +65,8 @@ export function PullListPanel({ job, choose, supplies, isOpen }: Props) {
               key={group}
               id={group}
               title={GROUP_NAMES[group]}
-              left={lines.filter((line) => !line.done).length}
+              said={`${lines.filter((line) => line.done).length} of ${lines.length}`}
+              left={lines.some((line) => line.needed) ? lines.filter(isLeft).length : undefined}
             >
               {lines.map((line) => (
                 <PullListLine key={line.id} job={job} line={line} onItsWay={onItsWay} isOpen={isOpen} />
@@ -75,9 +82,12 @@ export function PullListPanel({ job, choose, supplies, isOpen }: Props) {
       <Row $gap={1}>
         <TextLink href={`/api/jobs/${job.id}/pull-list.pdf`}>Pull list as PDF</TextLink>
         {supplies.buy.length > 0 ? (
-          <TextLink
-            href={`/api/jobs/${job.id}/buy-list.csv`}
-          >{`Buy list, ${supplies.buy.length} short (CSV)`}</TextLink>
+          <>
+            <TextLink
+              href={`/api/jobs/${job.id}/buy-list.pdf`}
+            >{`Buy list, ${supplies.buy.length} short, as PDF`}</TextLink>
+            <TextLink href={`/api/jobs/${job.id}/buy-list.csv`}>as CSV</TextLink>
+          </>
         ) : null}
       </Row>
     </Panel>

@@ -5,6 +5,7 @@ import { Photos } from "../Photos";
 import type { StageProps } from "../StageProps";
 import { ComparePanel } from "./ComparePanel";
 import { GaugePanel } from "./GaugePanel";
+import { InnerPanel } from "./InnerPanel";
 import { LooksSeen } from "./LooksSeen";
 import { VerdictPanel } from "./VerdictPanel";
 
@@ -32,9 +33,12 @@ export function MeasureStage({ job, view: measure, isOpen }: StageProps<"measure
 function MeasureRooms({ job, measure, isOpen }: { job: Job; measure: Measure; isOpen: boolean }) {
   const seen = measure.inspection.filter((look) => look.value !== undefined).length;
   const places = measure.places ?? [];
+  const inner = measure.inner ?? [];
   const read = places.filter((place) => place.value_mm !== undefined).length;
+  const isGauged = measure.by_eye === true || read === places.length;
+  const start = measure.inspection.length > seen ? undefined : isGauged ? "inner" : "gauge";
   return (
-    <Rooms start={measure.inspection.length === seen && read < places.length ? "gauge" : undefined}>
+    <Rooms start={start}>
       <Room id="looks" title="What is seen" left={measure.inspection.length - seen}>
         <LooksSeen job={job} measure={measure} isOpen={isOpen} />
       </Room>
@@ -46,6 +50,11 @@ function MeasureRooms({ job, measure, isOpen }: { job: Job; measure: Measure; is
       >
         <GaugePanel job={job} measure={measure} isOpen={isOpen} />
       </Room>
+      {inner.length > 0 ? (
+        <Room id="inner" title="New against old" left={inner.filter((line) => !line.settled).length}>
+          <InnerPanel job={job} measure={measure} isOpen={isOpen} />
+        </Room>
+      ) : null}
       <MeasurePhotos job={job} />
     </Rooms>
   );

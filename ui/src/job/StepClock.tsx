@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
-import { Big, Quiet, Row } from "../../kit/layout";
-import { time } from "../../kit/time";
-import { clock } from "../../kit/useSecondsLeft";
+import { Big, Quiet, Row } from "../kit/layout";
+import { time } from "../kit/time";
+import { clock } from "../kit/useSecondsLeft";
 
 interface Props {
   /** How long the step takes, or at most, s. */
