@@ -9,6 +9,7 @@ module App
         *fit[:torques].map { |line| [line[:label], torque(line, said)] },
         *fit[:washers].select { |stack| stack[:new] }.map { |stack| [stack[:label], washers(stack)] },
         *fit[:hoses].select { |hose| hose[:needs_mm] }.map { |hose| [hose[:label] || "Hose", hose(hose, said)] },
+        *before(fit[:free_play], said),
         *play(fit[:free_play], said),
         *fit[:checks].select { |check| check.key?(:pass) }.map { |check| [check[:label], check(check, said)] },
         *reservoir(fit[:reservoir]),
@@ -39,6 +40,15 @@ module App
 
     def self.hose(hose, said)
       "#{said.mm(hose[:length_mm], 0)}, needs #{said.mm(hose[:needs_mm], 0)}, #{said.mm(hose[:slack_mm], 0)} to spare"
+    end
+
+    # As it was before it moved.
+    def self.before(play, said)
+      (play&.fetch(:before, nil) || []).map do |figure|
+        value = figure[:value]
+        shown = (figure[:dimension] == "length") ? said.mm(value, 1) : Sandbag::Wording.figures(value)
+        ["#{figure[:label]}, before", shown]
+      end
     end
 
     def self.play(play, said)

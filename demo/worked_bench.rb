@@ -52,6 +52,7 @@ module Demo
     def set_up(_)
       laid_out(true) if state.choose.fluid
       state.strip.setup.missing.each do |row|
+        next @add.call("strip", "figure", {"figure" => "tip", "value" => 2.8}) if row["figures"]
         @add.call("strip", "setup", {"item" => row["id"], "value" => row["values"]&.keys&.first}.compact)
       end
     end

@@ -81,8 +81,11 @@ module CylinderWorkByHand
   def compare_inside
     lines = stage_now("measure")["inner"].reject { |line| line["settled"] }
     return if lines.empty?
-    session.click_button "The same:", exact: false, match: :first if lines.count { |line| line["kept"].nil? } > 1
-    until_api { stage_now("measure")["inner"].all? { |line| line["settled"] || line["kept"] || lines.one? } }
+    alike = lines.select { |line| line["kept"].nil? }.map { |line| line["id"] }
+    if alike.size > 1
+      session.click_button "The same:", exact: false
+      until_api { stage_now("measure")["inner"].all? { |line| line["settled"] || !alike.include?(line["id"]) } }
+    end
     stage_now("measure")["inner"].reject { |line| line["settled"] }.each do |line|
       group = session.find("[role=radiogroup]", text: "#{line["label"]}: new against old")
       group.find("label", text: line["kept"] || "The same", exact_text: true).click

@@ -77,6 +77,7 @@ RSpec.describe "Places on a circuit", :browser do
     expect(session).to have_css("[role=status]", text: "Right caliper: Renew the caliper")
     session.click_button "New one in place of: Right caliper"
     expect(session).to have_content("Right caliper: new one goes on")
+    compare_inside
     expect(stage_now("choose")["wanting"]).to eq ["far_unit@caliper_right"]
     bring_all
     session.click_link "Go on to Build"

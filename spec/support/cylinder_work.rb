@@ -2,9 +2,11 @@
 
 # The stages between Choose and Bleed, worked the way a careful mechanic would.
 module CylinderWork
-  # The first answer to a row of the set-up, which is the good one.
+  # The first answer to a row of the set-up, which is the good one; a figure where figures answer it.
+  # @return [Array(String, Hash)] kind of entry and its data
   def self.answered(row)
-    {"item" => row["id"], "value" => row["values"]&.keys&.first}.compact
+    return ["figure", {"figure" => "tip", "value" => 3}] if row["figures"]
+    ["setup", {"item" => row["id"], "value" => row["values"]&.keys&.first}.compact]
   end
 
   # Everything on the bench, for a route that takes the cylinder apart.
@@ -24,7 +26,7 @@ module CylinderWork
   end
 
   def set_up
-    state.strip.setup.missing.each { |row| add("strip", "setup", CylinderWork.answered(row)) }
+    state.strip.setup.missing.each { |row| add("strip", *CylinderWork.answered(row)) }
     self
   end
 

@@ -51,7 +51,7 @@ class JobInMemory
   end
 
   def protect
-    state.strip.setup.missing.each { |row| write("strip", "setup", CylinderWork.answered(row)) }
+    state.strip.setup.missing.each { |row| write("strip", *CylinderWork.answered(row)) }
   end
 
   def write(stage, kind, data = {}, corrects: nil)

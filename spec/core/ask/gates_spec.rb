@@ -123,7 +123,7 @@ RSpec.describe Sandbag::Ask::AbsGate do
       job.add("ask", "route", {"route" => "remake_joint"})
       at = ->(place) { job.add("ask", "at", {"places" => [place]}) }
       expect(job.flags).to eq ["A10"]
-      {"joint.master" => "A9", "joint.left_hose.abs_in" => "A9", "joint.left_hose.abs_out" => "A10",
+      {"joint.master" => "A9", "joint.left_hose.abs_in" => "A7", "joint.left_hose.abs_out" => "A7",
        "joint.right_caliper" => "A10"}.each do |place, row|
         at[place]
         expect(job.flags).to eq([row]), place
@@ -131,8 +131,17 @@ RSpec.describe Sandbag::Ask::AbsGate do
       at["joint.master"]
       job.add("ask", "lifted", {"flag" => "A9", "lead" => "R. Tarn", "reason" => "owner accepts referral"})
       expect(job.state.stop).to be_nil
-      at["joint.left_hose.abs_in"]
-      expect(job.state.stop).to start_with "The job opens the master"
+      at["joint.left_caliper"]
+      expect(job.state.stop).to start_with "The job opens a caliper"
+    end
+
+    it "stops before the unit itself is opened, whatever a lead says, until the tool is on hand" do
+      job.add("ask", "finding", {"finding" => "abs_state", "value" => "clear"})
+      job.add("ask", "route", {"route" => "remake_joint"})
+      job.add("ask", "at", {"places" => ["joint.left_hose.abs_out"]})
+      expect(job.state.ask.flags.map { |flag| [flag.id, flag.liftable] }).to eq [["A7", false]]
+      job.add("ask", "intake", {"question" => "abs_tool", "value" => "yes"})
+      expect(job.flags).not_to include "A7"
     end
 
     it "lets no lead lift a stop of the gate: the facts have to change" do

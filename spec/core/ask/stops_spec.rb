@@ -305,7 +305,7 @@ RSpec.describe "Stops" do
           item = row["id"]
           expect(problems { worked.add("bleed", "stroke") }.first.message).to include("under Strip"),
             "#{id} before #{item}"
-          worked.add("strip", "setup", CylinderWork.answered(row))
+          worked.add("strip", *CylinderWork.answered(row))
         end
         worked.fit_all if worked.state.stages.key?("fit")
         worked.add("bleed", "method", {"method" => "hold_cycle"})

@@ -301,7 +301,10 @@ RSpec.describe Sandbag::Measure::Stage do
       "data/note"
     ]
     job.add("measure", "compared", {"row" => "master", "value" => "resolved", "note" => "right clamp fetched"})
-    %w[bracket banjo].each { |row| job.add("measure", "compared", {"row" => row, "value" => "same"}) }
+    %w[bracket banjo connector].each { |row| job.add("measure", "compared", {"row" => row, "value" => "same"}) }
+    expect(job.state.measure).not_to be_done
+    expect(refusal_at { job.add("measure", "compared", {"row" => "master", "value" => "none"}) }).to eq ["data/value"]
+    job.add("measure", "compared", {"row" => "lever", "value" => "none"})
     expect(job.state.measure).to be_done
     expect(refusal_at { job.add("measure", "compared", {"row" => "slave", "value" => "same"}) }).to eq ["data/row"]
   end

@@ -1,9 +1,10 @@
 # frozen_string_literal: true
 
 RSpec.describe Sandbag::Build::Stage, "before the first part goes in" do
-  def measured(circuit)
+  def measured(circuit, **answers)
     job = JobInMemory.new(circuit)
     job.answer_stops
+    answers.each { |question, value| job.add("ask", "intake", {"question" => question.to_s, "value" => value}) }
     job.laid_out.set_up.strip_all.look_over
     job.add("measure", "by_eye", {"reason" => "no gauge on hand"})
     job.state.measure.inner.open.each { |line| job.add("measure", "inner", {"row" => line.id, "value" => "same"}) }
@@ -31,11 +32,11 @@ RSpec.describe Sandbag::Build::Stage, "before the first part goes in" do
   end
 
   it "primes the master on the bench where ABS is fitted, and asks for the lips of every one" do
-    checks = ->(abs) {
-      measured(changed(twin_disc_plain, "vehicle", abs: abs).change("master", "bore", 19, "part_marking"))
+    checks = ->(abs, **answers) {
+      measured(changed(twin_disc_plain, "vehicle", abs: abs).change("master", "bore", 19, "part_marking"), **answers)
         .state.build.checks.map { |check| check.dig(:row, "id") }
     }
-    expect(checks["none"]).to include("lips", "wiped", "soaked")
-    expect(%w[none fitted].map { |abs| checks[abs].include?("primed") }).to eq [false, true]
+    expect(checks["none"]).to include("lips", "wiped", "soaked").and satisfy { |ids| !ids.include?("primed") }
+    expect(checks["fitted", abs: "fitted", abs_tool: "yes"]).to include "primed"
   end
 end

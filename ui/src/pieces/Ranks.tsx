@@ -1,13 +1,16 @@
 import styled from "styled-components";
 import type { Ask, Knowledge } from "../server/api";
 import { figure } from "../kit/format";
-import { Quiet } from "../kit/layout";
+import { Button } from "../kit/Button";
+import { Quiet, Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
 
 interface Props {
   ranks: Ask["ranks"];
   findings: Knowledge["findings"];
   isEmpty: boolean;
+  /** The repair to go on to where the first one did not cure it. */
+  onRoute?: (route: string, reason: string) => void;
 }
 
 const List = styled.ol`
@@ -52,7 +55,7 @@ const STEPS: Record<number, string> = {
 };
 
 /** Causes by share; each opens to the findings that spoke for and against it, and by how much. */
-export function Ranks({ ranks, findings, isEmpty }: Props) {
+export function Ranks({ ranks, findings, isEmpty, onRoute }: Props) {
   const said = (id: string, value: string) => {
     const finding = findings.find((each) => each.id === id);
     return finding ? `${finding.label}: ${finding.values[value] ?? value}` : id;
@@ -84,6 +87,18 @@ export function Ranks({ ranks, findings, isEmpty }: Props) {
                 {rank.proof ? <Quiet>{rank.proof}</Quiet> : null}
                 <Quiet>{rank.also}</Quiet>
                 <Quiet>If it stays: {rank.if_stays}</Quiet>
+                {onRoute && (rank.then ?? []).length > 0 ? (
+                  <Row $gap={1}>
+                    {(rank.then ?? []).map((next) => (
+                      <Button
+                        key={next.id}
+                        onPress={() => onRoute(next.id, `${rank.label}: it stayed after the first repair`)}
+                      >
+                        {`It stayed: ${next.label}`}
+                      </Button>
+                    ))}
+                  </Row>
+                ) : null}
               </div>
             </details>
           </li>

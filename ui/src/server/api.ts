@@ -63,6 +63,7 @@ export type LeverLine = Schemas["LeverPage"]["items"][number];
 export type Verdict = Schemas["Verdict"];
 export type Supplies = Schemas["Supplies"];
 export type PullLine = Schemas["PullLine"];
+export type SetupFigure = Schemas["SetupFigure"];
 export type InnerLine = Schemas["InnerLine"];
 export type KitMatch = Schemas["KitMatch"];
 export type NearMiss = Schemas["NearMiss"];

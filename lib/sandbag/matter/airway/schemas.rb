@@ -70,6 +70,7 @@ module Sandbag
           "good" => Array,
           **Circuit::SUITS,
           "school?" => String,
+          "cause?" => String,
           "abs?" => [TrueClass, FalseClass]
         }) { |row| Schemas.bleed_check(row) },
         "schools" => Tables::Schema.new({

@@ -41,6 +41,11 @@ module Sandbag
         kind == "joint"
       end
 
+      # In or out of the ABS unit itself.
+      def abs_unit?
+        joint? && at.end_with?(".abs_in", ".abs_out")
+      end
+
       # Pressed up by the lever; a feed hose is not.
       def pressed?
         fitting != "feed hose"

@@ -37,11 +37,20 @@ module Sandbag
           "always?" => [TrueClass, FalseClass],
           "each?" => String,
           "good?" => Array,
+          "unit?" => String,
+          "figures?" => TrueClass,
           "never_abs?" => Array,
           "values?" => Hash,
           "warns?" => Hash,
           "counts?" => Hash
         }) { |row| Circuit::Kind.unknown(row) },
+        "setup_figures" => Tables::Schema.new({
+          "of" => String,
+          "label" => String,
+          "dimension" => String,
+          "most" => Numeric,
+          "takes?" => Array
+        }) { |row| Tables.unknown("setup", [row["of"]]) },
         "wear_limits" => Tables::Schema.new({
           "over" => Numeric,
           "up_to" => Numeric,

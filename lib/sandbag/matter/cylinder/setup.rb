@@ -8,10 +8,13 @@ module Sandbag
 
       # @param answers [Hash{String => Hash}] row id => value and reason, as entered
       # @param sheet [Circuit::Sheet]
+      # @param figures [SetupFigures]; units [Array<String>] kinds of part that are worked on
       # @param strips [Boolean] something comes off; else only what protects machine and mechanic is asked
       # @param hoses [Array<Circuit::Place>] those that stay on; begun [Boolean] a step is done or fluid has moved
-      def initialize(answers, sheet, hoses:, strips: true, begun: false)
+      def initialize(answers, sheet, hoses:, figures: SetupFigures.new({}, []), units: [], strips: true, begun: false)
         @answers = answers
+        @figures = figures
+        @units = units
         @sheet = sheet
         @strips = strips
         @begun = begun
@@ -41,7 +44,11 @@ module Sandbag
 
       # @return [Array<Hash>] rows that hold the first step up; a hose is still looked at, for its gate, once work began
       def missing
-        rows.select { |row| row["word"] == "block" && !@answers.key?(row["id"]) && !(row["each"] && @begun) }
+        rows.select { |row| row["word"] == "block" && !answered?(row) && !(row["each"] && @begun) }
+      end
+
+      def answered?(row)
+        @answers.key?(row["id"]) || (row["figures"] && @figures.any?(row["id"]))
       end
 
       # Refuses a row that does not concern this circuit, and an answer it does not have.
@@ -70,7 +77,8 @@ module Sandbag
             word: row["word"],
             waivable: waivable?(row),
             values: (answers_of(row) if row["values"]),
-            value: answer && (answer["value"] || DONE),
+            value: answer ? (answer["value"] || DONE) : (DONE if answered?(row)),
+            figures: (@figures.to_a(row["id"]) if row["figures"]),
             reason: answer&.fetch("reason", nil),
             warning: answer && row.dig("warns", answer["value"])
           }.compact
@@ -87,11 +95,13 @@ module Sandbag
 
       # A hose is looked at, or new.
       def waivable?(row)
-        row["word"] == "block" && !row["each"]
+        row["word"] == "block" && !row["each"] && !row["figures"]
       end
 
       def concerning_this_circuit
-        Tables.rows("setup").select { |row| @sheet.suits?(row) && (@strips || row["always"]) }
+        Tables.rows("setup").select do |row|
+          @sheet.suits?(row) && (@strips || row["always"]) && (row["unit"].nil? || @units.include?(row["unit"]))
+        end
       end
 
       def for_each_hose(row)

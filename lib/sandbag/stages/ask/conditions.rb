@@ -7,7 +7,7 @@ module Sandbag
     module Conditions
       FACTS = {
         "side" => %w[brake clutch],
-        "opens" => %w[nothing above below],
+        "opens" => %w[nothing above below unit],
         "abs_stated" => %w[contradicted],
         "fluid_said" => %w[contradicted],
         "fluid_family" => %w[glycol silicone mineral],

@@ -21,10 +21,13 @@ module Sandbag
           "opens?" => Hash,
           "places?" => Array,
           "many?" => [TrueClass, FalseClass],
+          "repairs?" => Hash,
+          "stand?" => Hash,
           "values" => Hash
         }) do |row|
-          Tables.unknown("walks", [row["walk"]]) || Circuit::Kind.unknown(row) || Schemas.openings(row) ||
-            Circuit::Places.unknown(row["places"] || [], [])
+          Tables.unknown("routes", (row["repairs"] || {}).values) ||
+            Tables.unknown("waits", (row["stand"] || {}).values) || Tables.unknown("walks", [row["walk"]]) ||
+            Circuit::Kind.unknown(row) || Schemas.openings(row) || Circuit::Places.unknown(row["places"] || [], [])
         end,
         "walks" => Tables::Schema.new({
           "label" => String,
@@ -68,9 +71,10 @@ module Sandbag
           "prior_brake" => Numeric,
           "prior_clutch" => Numeric,
           "routes" => Array,
+          "then?" => Array,
           "if_stays" => String,
           "also" => String
-        }) { |row| Tables.unknown("routes", row["routes"]) },
+        }) { |row| Tables.unknown("routes", row["routes"] + (row["then"] || [])) },
         "likelihoods" => Tables::Schema.new(CAUSES.to_h { |code| [code, String] }) { |row| Schemas.likelihood(row) },
         "proofs" => Tables::Schema.new({
           "when" => Hash,

@@ -33,6 +33,8 @@ module Sandbag
           against_proposal: ask.against_proposal,
           against_request: ask.against_request,
           offers: ask.due + ask.intake.offers,
+          repairs: ask.repairs.map { |route, why| {id: route.id, label: route.label, why: why} },
+          stand: ask.to_stand,
           places: ask.where.places.map(&:to_h),
           where: where,
           may_be_at: may_be_at,
@@ -82,10 +84,17 @@ module Sandbag
               share: rank.share,
               proof: rank.proof,
               if_stays: rank.cause["if_stays"],
+              then: then_of(rank.cause),
               also: rank.cause["also"],
               evidence: rank.evidence.sort_by { |each| [-each[:steps], each[:finding]] }
             }.compact
           end
+      end
+
+      # @return [Array<Hash>] id and label of the repairs to go on to that this circuit can have
+      def then_of(cause)
+        (cause["then"] || []).map { |id| Job::Route.find(id) }.select { |route| @ask.routes.include?(route) }
+          .map { |route| {id: route.id, label: route.label} }
       end
 
       def offer_view(offer)

@@ -37,9 +37,10 @@ module Sandbag
         @places.opened(@route.opens, wanted? ? candidates : at)
       end
 
-      # @return [String] nothing, above or below the ABS unit, as abs_gate.yml has it
+      # @return [String] nothing, above or below the ABS unit, or at the unit, as abs_gate.yml has it
       def side
         return "nothing" if opened.empty?
+        return "unit" if at.any?(&:abs_unit?)
         opened.all?(&:above) ? "above" : "below"
       end
 

@@ -14,12 +14,14 @@ module Sandbag
 
       # @param entries [Job::Entries] of the bleed; method [Hash] at hand
       # @param sheet [Circuit::Sheet]; followed [Hash] schools of the shop, id => answer
+      # @param causes [Array<String>] of causes.yml, that the findings point to
       # @param moved [Integer, nil] journal position of the last fluid that moved
-      def initialize(entries, method, sheet, followed:, moved:)
+      def initialize(entries, method, sheet, followed:, moved:, causes: [])
         @entries = entries
         @method = method
         @sheet = sheet
         @followed = followed
+        @causes = causes
         @start = asked("start", entries)
         @finish = asked("end", entries.after(moved))
         freeze
@@ -89,7 +91,7 @@ module Sandbag
       end
 
       def here?(row)
-        !row["abs"] || @sheet.abs?
+        (!row["abs"] || @sheet.abs?) && (row["cause"].nil? || @causes.include?(row["cause"]))
       end
 
       def said(check)

@@ -129,7 +129,8 @@ module Sandbag
           at: play.newest&.at,
           value_mm: play.newest&.value_mm, other_mm: play.converted_mm, verdict: play.verdict,
           by_service: play.by_service, range: play.range_said, says: play.says,
-          fine: play.fine? || false, due: play.due("before").first || play.due("after").first
+          fine: play.fine? || false, due: play.due("before").first || play.due("after").first,
+          before: @fit.job.strip.figures.to_a.select { |figure| figure.key?(:value) }
         }.compact
       end
 

@@ -4,7 +4,8 @@ module Sandbag
   module Measure
     # New against old, before any fluid is opened (docs/trade.md 4.3).
     class Comparison
-      VALUES = %w[same differs resolved].freeze
+      # none: no new one goes on.
+      SETTLED = %w[same resolved none].freeze
 
       # @param found [Hash{String => Hash}] row => value and note
       # @param route [String, nil] its id, which comparisons.yml names
@@ -23,7 +24,7 @@ module Sandbag
 
       # @return [Array<Hash>] not compared, or different and not resolved
       def open
-        rows.reject { |row| %w[same resolved].include?(@found.dig(row["id"], "value")) }
+        rows.reject { |row| SETTLED.include?(@found.dig(row["id"], "value")) }
       end
 
       def admit(data)
@@ -33,6 +34,9 @@ module Sandbag
             "“#{data["row"]}” is not compared on this job",
             rows.map { |row| row["id"] }.join(", ")
           )
+        end
+        if data["value"] == "none" && !@rows.find { |row| row["id"] == data["row"] }.key?("without")
+          raise Refusal.at("data/value", "a new one goes on in any case", "same, differs, resolved")
         end
         return unless data["value"] == "resolved" && data["note"].nil?
         raise Refusal.at("data/note", "how was the difference resolved?", "a note, in words")
@@ -44,6 +48,7 @@ module Sandbag
             id: row["id"],
             label: row["label"],
             compare: row["compare"],
+            without: row["without"],
             value: @found.dig(row["id"], "value"),
             note: @found.dig(row["id"], "note")
           }.compact

@@ -36,8 +36,9 @@ module Sandbag
 
       def compare
         @stage.comparison.open.map do |row|
+          answers = {**COMPARED, "none" => row["without"]}.compact
           question("compare.#{row["id"]}", "New against old: #{row["label"]}",
-            each_answer(COMPARED, "compared", row: row["id"]), detail: row["compare"])
+            each_answer(answers, "compared", row: row["id"]), detail: row["compare"])
         end
       end
 

@@ -22,6 +22,7 @@ module Sandbag
         "comparisons" => Tables::Schema.new({
           "label" => String,
           "compare" => String,
+          "without?" => String,
           **Circuit::SUITS,
           "routes" => Array
         }) { |row| Tables.unknown("routes", row["routes"]) || Circuit::Kind.unknown(row) }

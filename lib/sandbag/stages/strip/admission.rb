@@ -10,12 +10,13 @@ module Sandbag
         freeze
       end
 
-      # Refuses a step out of its order, before the set-up, or before kit, fluid and tools lie on the bench, and a
-      # count no such part has.
+      # Refuses a figure that is not taken here, a step out of its order, before the set-up, or before kit, fluid and
+      # tools lie on the bench, and a count no such part has.
       def admit(entry)
         data = entry.data
         case entry.kind
         when "setup" then @strip.setup.admit(data)
+        when "figure" then @strip.figures.admit(data)
         when "step", "skipped" then admit_step(data["step"], skipped: entry.kind == "skipped")
         when "counted" then admit_count(data)
         end

@@ -18,8 +18,17 @@ module Sandbag
         id = "setup.#{row["id"]}"
         values = @stage.setup.to_h.find { |each| each[:id] == row["id"] }[:values]
         said = {detail: row["detail"]}
+        return figures(row, values, said) if row["figures"]
         return step(id, row["label"], entry("setup", item: row["id"]), **said) unless values
         question(id, row["label"], each_answer(values, "setup", item: row["id"]), **said)
+      end
+
+      # The first figure answers it; the others are typed on the page.
+      def figures(row, values, said)
+        first = @stage.figures.of(row["id"]).first
+        others = values.map { |value, label| {label: label, entry: entry("setup", item: row["id"], value: value)} }
+        reading("setup.#{row["id"]}", first["label"], entry("figure", figure: first["id"]), name: "value", unit: "mm",
+          answers: others, **said)
       end
 
       def next_step

@@ -9,12 +9,15 @@ module Sandbag
       # More of one part than any cylinder has.
       MOST = 20
 
-      attr_reader :work, :tray, :setup, :counts, :skipped
+      attr_reader :work, :tray, :setup, :figures, :counts, :skipped
 
       def initialize(job)
         super
         @work = job.choose.work
-        @setup = Cylinder::Setup.new(entries.by("setup", "item"), job.sheet, hoses: job.choose.old_hoses,
+        figures = entries.of("figure").to_h { |entry| entry.data.values_at("figure", "value") }
+        @figures = Cylinder::SetupFigures.new(figures, work.parts.map(&:plain))
+        @setup = Cylinder::Setup.new(entries.by("setup", "item"), job.sheet, figures: @figures,
+          units: work.units.map(&:part), hoses: job.choose.old_hoses,
           strips: work.any?, begun: entries.of("step").any? || job.journal.of("bleed").any?)
         @skipped = entries.by("skipped", "step").transform_values { |data| data["reason"] }
         @taken = entries.values("step", "step")

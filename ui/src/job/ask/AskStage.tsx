@@ -4,10 +4,12 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import type { Ask, Knowledge } from "../../server/api";
 import { knowledgeQuery } from "../../server/queries";
+import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
-import { Panel, Quiet, Split } from "../../kit/layout";
+import { Panel, Quiet, Row, Split } from "../../kit/layout";
 import { Loaded } from "../../kit/Loaded";
 import { money } from "../../kit/money";
+import { Notice } from "../../kit/Notice";
 import { Room, Rooms } from "../../kit/Rooms";
 import { NextStage } from "../NextStage";
 import type { StageProps } from "../StageProps";
@@ -129,6 +131,24 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                     <Link to={`/machines/${job.machine.id}`}>{offer}</Link>
                   </Quiet>
                 ))}
+                {isOpen
+                  ? (ask.repairs ?? []).map((repair) => (
+                      <Row key={repair.id} $gap={1}>
+                        <Quiet>{repair.why}</Quiet>
+                        <Button onPress={() => add("route", { route: repair.id, reason: repair.why })}>
+                          {`Repair: ${repair.label}`}
+                        </Button>
+                      </Row>
+                    ))
+                  : null}
+                {isOpen && ask.stand && ask.wait === undefined ? (
+                  <Notice tone="warn">
+                    <span>Nothing is judged by it now. Look again after the wait.</span>
+                    <Button onPress={() => add("wait", { wait: ask.stand?.wait })}>
+                      {`Start: ${ask.stand.label.toLowerCase()}`}
+                    </Button>
+                  </Notice>
+                ) : null}
                 {ask.route && !job.stop ? <NextStage job={job} stage="ask" mayBeOpen /> : null}
               </Panel>
               <Panel>
@@ -137,6 +157,7 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                   ranks={ask.ranks}
                   findings={tables.findings}
                   isEmpty={Object.keys(ask.findings).length === 0}
+                  {...(isOpen ? { onRoute: (route, reason) => add("route", { route, reason }) } : {})}
                 />
               </Panel>
               <Rooms start={(ask.against_record ?? []).length > 0 ? "intake" : undefined}>

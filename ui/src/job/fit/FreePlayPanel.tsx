@@ -21,10 +21,24 @@ export function FreePlayPanel({ job, fit, isOpen }: FitProps) {
   const play = fit.free_play;
   const [at, setAt] = useState<string>(play?.at ?? "tip");
   if (!play) return null;
+  const before = play.before ?? [];
   const other = play.at === "tip" ? "piston" : "tip";
   return (
     <FitRoom fit={fit} id="free_play" title="Free play">
       <Quiet>{play.range}</Quiet>
+      {before.length > 0 ? (
+        <p>
+          {"Before it moved: "}
+          {before
+            .map((figure) =>
+              figure.dimension === "length"
+                ? `${figure.label.toLowerCase()} ${units.say("length", figure.value ?? 0, 1)}`
+                : `${figure.label.toLowerCase()} ${figure.value ?? 0}`,
+            )
+            .join("; ")}
+          .
+        </p>
+      ) : null}
       {play.value_mm === undefined ? null : (
         <Big $size="2.2rem" data-figure="free-play">
           {units.bare("length", play.value_mm, 2)}

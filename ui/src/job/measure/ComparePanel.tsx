@@ -51,9 +51,11 @@ function CompareLine({
 }) {
   const { add } = useEntries(job, "measure");
   const [asks, setAsks] = useState<string>();
+  const values = row.without ? [...VALUES, { id: "none", label: row.without }] : VALUES;
   const choose = (value: string) => {
-    if (value === "same") add("compared", { row: row.id, value });
-    setAsks(value === "same" ? undefined : value);
+    const isPlain = value === "same" || value === "none";
+    if (isPlain) add("compared", { row: row.id, value });
+    setAsks(isPlain ? undefined : value);
   };
   return (
     <Line>
@@ -66,12 +68,12 @@ function CompareLine({
         <Choice
           label={`${row.label}: new against old`}
           isLabelHidden
-          options={VALUES}
+          options={values}
           value={asks ?? row.value}
           onChange={choose}
         />
       ) : (
-        <p>{VALUES.find((each) => each.id === row.value)?.label ?? "not compared"}</p>
+        <p>{values.find((each) => each.id === row.value)?.label ?? "not compared"}</p>
       )}
       {asks ? (
         <EntryField

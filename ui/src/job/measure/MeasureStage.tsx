@@ -10,7 +10,7 @@ import { LooksSeen } from "./LooksSeen";
 import { VerdictPanel } from "./VerdictPanel";
 
 export function MeasureStage({ job, view: measure, isOpen }: StageProps<"measure">) {
-  const compares = measure.comparison.some((row) => row.value !== "same" && row.value !== "resolved");
+  const compares = measure.comparison.some((row) => row.value === undefined || row.value === "differs");
   return (
     <>
       {measure.apart && !compares ? (

@@ -1,11 +1,12 @@
 import { useState } from "react";
 import styled from "styled-components";
-import type { Job, SetupRow, Strip } from "../../server/api";
+import type { Job, SetupFigure, SetupRow, Strip } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { Quiet, Row, TextButton } from "../../kit/layout";
 import { Mark, Sign } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
+import { useUnits } from "../../server/useUnits";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -61,6 +62,38 @@ export function SetupLines({ job, strip, isOpen }: Props) {
   );
 }
 
+/** What is written down before anything moves. */
+function Figures({ job, figures }: { job: Job; figures: SetupFigure[] }) {
+  const { add } = useEntries(job, "strip");
+  const units = useUnits();
+  return (
+    <Row $gap={1}>
+      {figures.map((figure) => {
+        const isLength = figure.dimension === "length";
+        const shown =
+          figure.value === undefined
+            ? ""
+            : isLength
+              ? units.size("length", figure.value)
+              : String(figure.value);
+        return (
+          <EntryField
+            key={`${figure.id} ${shown}`}
+            label={figure.label}
+            inputMode="decimal"
+            {...(isLength ? { unit: units.unit("length") } : {})}
+            value={shown}
+            onFinish={(text) =>
+              text.trim() &&
+              add("figure", { figure: figure.id, value: isLength ? units.typed("length", text) : text })
+            }
+          />
+        );
+      })}
+    </Row>
+  );
+}
+
 function SetupLine({ job, row, isOpen }: { job: Job; row: SetupRow; isOpen: boolean }) {
   const { add } = useEntries(job, "strip");
   const [passes, setPasses] = useState(false);
@@ -74,6 +107,7 @@ function SetupLine({ job, row, isOpen }: { job: Job; row: SetupRow; isOpen: bool
         <Quiet>{row.detail}</Quiet>
         {row.warning ? <Notice tone="warn">{row.warning}</Notice> : null}
         {row.reason ? <p>{`Waived: ${row.reason}`}</p> : null}
+        {row.figures && isOpen ? <Figures job={job} figures={row.figures} /> : null}
         {isOpen ? (
           <Row $gap={1}>
             {values.map(([value, label]) => (
