@@ -3,6 +3,10 @@
 module App
   # What a job card says of the cylinder: stripped, measured and built, as two-column rows.
   module JobCardCylinder
+    def self.aside(aside)
+      (aside || []).map { |each| ["Taken off to get there", each[:what]] }
+    end
+
     def self.strip(strip)
       return [] unless strip[:pieces].positive?
       waived = strip[:setup].select { |row| row[:reason] }.map { |row| ["Waived", "#{row[:label]}: #{row[:reason]}"] }
@@ -14,6 +18,7 @@ module App
           .map { |rung| ["Stuck piston", "#{rung[:label]}: #{rung[:freed] ? "it came" : "it did not come"}"] }
       [
         ["Construction", strip[:construction]],
+        *aside(strip[:aside]),
         ["Out", "#{strip[:pieces]} pieces of #{strip[:tray].size} kinds"],
         *waived,
         *skipped,
@@ -34,7 +39,15 @@ module App
             "#{judgement[:why]} Limit: #{Sandbag::Wording.spelled(judgement[:source])}."]
         end
       eye = measure[:by_eye] ? [["Gauges", "judged by eye: an estimate"]] : []
-      [*verdicts(measure), *figures, *eye, *looks]
+      [*verdicts(measure), *figures, *eye, *looks, *inner(measure[:inner])]
+    end
+
+    # New parts beside the old: what differed, and what is not the machine maker's.
+    def self.inner(lines)
+      (lines || []).select { |line| line[:note] }.map do |line|
+        word = {"maker" => "part of another maker", "resolved" => "differed, resolved"}.fetch(line[:value], "differs")
+        ["#{line[:label]}, new against old", "#{word}: #{line[:note]}"]
+      end
     end
 
     # One, or one of each unit that was apart.
@@ -46,7 +59,7 @@ module App
     def self.said(verdict)
       [verdict[:label], *verdict[:reasons]].join(". ").squeeze(".")
     end
-    private_class_method :verdicts, :said
+    private_class_method :verdicts, :said, :inner
 
     def self.build(build)
       return [] unless build[:steps].any?

@@ -14,6 +14,7 @@ module CylinderWork
     add("ask", "route", {"route" => route})
     work_everywhere
     choose_fluid(fluid)
+    measure_hoses
     state.choose.wanting.each { |line| add("choose", "pulled", {"line" => line.id, "reason" => "bought for this job"}) }
     self
   end
@@ -111,8 +112,16 @@ module CylinderWork
         }
       )
     end
+    measure_hoses
     state.choose.wanting.each do |line|
       add("choose", "pulled", {"line" => line.id, "reason" => "bought for this job"})
+    end
+  end
+
+  # As long as such hoses usually are.
+  def measure_hoses
+    state.choose.unmeasured_hoses.each do |line|
+      add("choose", "hose", {"line" => line["id"], "length" => state.choose.sheet.values(line)["length"].value})
     end
   end
 

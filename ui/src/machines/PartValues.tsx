@@ -65,6 +65,9 @@ export function PartValues({ machineId, circuit, part, onPick }: Props) {
             }
           />
         ))}
+      {part.part === "master" && circuit.figures.odd ? (
+        <Notice tone="warn">{`${circuit.figures.odd}.`}</Notice>
+      ) : null}
       <SearchField label="Find a value" value={typed} onChange={setTyped} />
       <Rows>{open.map(row)}</Rows>
       {folded.length > 0 ? (

@@ -68,6 +68,14 @@ module Sandbag
         "is for circuits with unknown #{odd.join(", ")}; known are #{known_words.join(", ")}" if odd.any?
       end
 
+      # @param bore_mm [Float] of a master
+      # @return [String, nil] what is said of one that such a circuit does not usually have
+      def odd_bore(bore_mm)
+        low, high = Tables.find("cylinders", cylinders)["range"]
+        return if bore_mm.between?(low, high)
+        "odd bore: a #{Wording.inside(label)} usually has #{Said.mm(low, "g", bare: true)} to #{Said.mm(high, "g")}"
+      end
+
       # A slave stands at the far end, not calipers.
       def clutch?
         far_end == "slave"

@@ -32,6 +32,7 @@ module Sandbag
           junctions: junctions,
           pockets: pockets,
           questions: NearMiss.questions(@sheet),
+          odd: @sheet.kind.odd_bore(@sheet.value("master", "bore")),
           reference: {
             force_n: reference_n,
             pressure_mpa: @circuit.pressure_mpa(reference_n),

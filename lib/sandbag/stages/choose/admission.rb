@@ -24,6 +24,7 @@ module Sandbag
         when "size" then admit_size(entry.data)
         when "water", "boils" then admit_water(entry.data.keys.first)
         when "pulled" then admit_pulled(entry.data)
+        when "hose" then admit_hose(entry.data["line"])
         when "no_kit" then admit_no_kit(entry.data["line"])
         when "clash_solved" then admit_solved(entry.data["clash"])
         end
@@ -35,6 +36,12 @@ module Sandbag
         clash = @choose.clash
         return if clash && clash["id"] == id
         raise Refusal.at("data/clash", "no such clash was found at the dry trial", clash ? clash["id"] : "none")
+      end
+
+      def admit_hose(id)
+        lines = @choose.new_hoses.map { |line| line["id"] }
+        return if lines.include?(id)
+        raise Refusal.at("data/line", "“#{id}” does not go on new here", lines.empty? ? "none" : lines.join(", "))
       end
 
       def admit_no_kit(id)

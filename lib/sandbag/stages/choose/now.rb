@@ -10,6 +10,7 @@ module Sandbag
         return [here("clash", "Say what goes on instead", detail: @stage.clash["label"])] if @stage.clash
         return [cylinder] if @stage.cylinder_wanted? && @stage.chosen_cylinder.nil?
         return [fluid] if @stage.fluid_wanted?
+        return @stage.unmeasured_hoses.map { |line| hose(line) } if @stage.unmeasured_hoses.any?
         return [no_kit] if @stage.no_kit
         @stage.wanting.map { |line| fetch(line) }
       end
@@ -22,6 +23,14 @@ module Sandbag
           entry("cylinder", bore: bore, push_offset: offset, agreed: "the size that was fitted"),
           label: "Keep the size: #{said}", detail: "Another size is chosen in the table of this page.")
       end
+
+      def hose(line)
+        reading("hose.#{line["id"]}", "#{Circuit::Places.name(line)}: how long has the new one to be?",
+          entry("hose", line: line["id"]), name: "length", unit: "mm", detail: HOW_LONG)
+      end
+
+      HOW_LONG = "A cord along the way it will run, face to face of its ends, at full lock and full travel, with slack. " \
+        "Order no shorter."
 
       def no_kit
         {**go("ask", "Choose another repair"), detail: "#{@stage.no_kit["label"]}. #{@stage.no_kit["does"]}"}

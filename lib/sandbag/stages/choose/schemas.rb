@@ -16,6 +16,7 @@ module Sandbag
           "to" => Numeric
         }),
         "cylinders" => Tables::Schema.new({
+          "range" => Array,
           "sizes" => Array,
           "bores" => Array,
           "offsets" => Array

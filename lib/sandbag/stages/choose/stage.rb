@@ -17,7 +17,7 @@ module Sandbag
         @cylinder = entries.said("cylinder")
         @fluid = entries.said("fluid")
         @unfit = []
-        @stripped = with_size(sized(with_fluid(sizing_sheet)))
+        @stripped = with_size(with_hoses(sized(with_fluid(sizing_sheet))))
         fitted = OtherUnit.on(@stripped, new_construction)
         @sheet = Fastening::Facts.apply(with_preload(fitted), job.journal.of("fit"))
       end
@@ -56,6 +56,11 @@ module Sandbag
       # @return [Array<Hash>] hoses that go on new
       def new_hoses
         @ask.route&.renews?("hoses") ? laid_hoses : []
+      end
+
+      # @return [Array<Hash>] hoses that go on new and whose length is only the trade's default
+      def unmeasured_hoses
+        new_hoses.select { |line| sheet.values(line)["length"].source == Circuit::Source::DEFAULT }
       end
 
       # @return [Hash{String => Integer}] step of step_minutes.yml or thing of prices.yml => how many times the job has
@@ -202,7 +207,8 @@ module Sandbag
       end
 
       def done?
-        !fluid_wanted? && (!cylinder_wanted? || !@cylinder.nil?) && wanting.empty? && clash.nil?
+        !fluid_wanted? && (!cylinder_wanted? || !@cylinder.nil?) && unmeasured_hoses.empty? && wanting.empty? &&
+          clash.nil?
       end
 
       # A later stage may open the circuit or move fluid.
@@ -218,6 +224,8 @@ module Sandbag
       def waits_for
         return "a cylinder: keep or change" if cylinder_wanted? && @cylinder.nil?
         return "the fluid, by the class on the cap" if fluid_wanted?
+        hose = unmeasured_hoses.first
+        return "how long the new #{Circuit::Places.inside(hose)} has to be" if hose
         return "what goes on instead: #{Wording.inside(clash["label"])} clashed at the dry trial" if clash
         return "another repair: #{Wording.inside(no_kit["label"])}" if no_kit
         line = wanting.first
@@ -284,6 +292,15 @@ module Sandbag
         entries.of("size").reduce(sheet) do |changed, entry|
           part = changed.part(entry.data["part"])
           part ? fitting(changed) { resized(changed, part, entry.data["size"]) } : changed
+        end
+      end
+
+      # Lengths that new hoses were ordered by, hose by hose.
+      def with_hoses(sheet)
+        return sheet unless @ask.route&.renews?("hoses")
+        entries.of("hose").reduce(sheet) do |changed, entry|
+          part = changed.part(entry.data["line"])
+          part ? fitting(changed) { changed.change(part["id"], "length", entry.data["length"], "measured") } : changed
         end
       end
 

@@ -30,6 +30,7 @@ module Sandbag
           fitted: choose.sizing_sheet.to_h,
           sheet: choose.sheet.to_h,
           far_ends: far_ends,
+          hoses: hoses,
           clash: choose.clash&.slice("id", "label", "wants"),
           no_kit: choose.no_kit&.slice("id", "label", "does", "on"),
           instead: (choose_route.condemned if choose.no_kit&.fetch("on") == "whole"),
@@ -46,6 +47,15 @@ module Sandbag
       end
 
       private
+
+      # Hoses that go on new, and how long they have to be.
+      def hoses
+        @choose.new_hoses.map do |line|
+          length = @choose.sheet.values(line)["length"]
+          {id: line["id"], label: Circuit::Places.name(line), length_mm: length.value,
+           known: length.source != Circuit::Source::DEFAULT}
+        end
+      end
 
       # Far ends that the job works on, and their sizes.
       def far_ends

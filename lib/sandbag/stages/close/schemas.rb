@@ -36,6 +36,7 @@ module Sandbag
           "proof?" => String,
           "test?" => Array,
           "each?" => [TrueClass, FalseClass],
+          "aside?" => TrueClass,
           "alone?" => [TrueClass, FalseClass],
           "by_name?" => String,
           "power?" => String,

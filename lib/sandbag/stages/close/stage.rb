@@ -123,9 +123,15 @@ module Sandbag
 
       def gate(row, id, label)
         state, why, known = judged(row, id)
-        Gate.new(row: row, id: id, label: label, detail: job.sheet.kind.fill(row["detail"]), state: state, why: why,
+        Gate.new(row: row, id: id, label: label, detail: detail(row), state: state, why: why,
           known: known || false,
           name: confirmations.dig(id, "name")).freeze
+      end
+
+      # What Strip wrote down as moved aside is named where accessories go back.
+      def detail(row)
+        said = job.sheet.kind.fill(row["detail"])
+        (row["aside"] && job.strip.aside.any?) ? "#{said} Taken off: #{job.strip.aside.join("; ")}." : said
       end
 
       # @return [Array(Symbol, String, Boolean)] state, why it is open, whether another stage said so

@@ -27,7 +27,8 @@ module Sandbag
           recheck_on: @close.recheck_on&.iso8601,
           recheck_proposed: @close.rechecks.proposed&.iso8601,
           signed_by: signature&.data&.fetch("name"),
-          signed_at: signature&.at
+          signed_at: signature&.at,
+          aside: @close.job.strip.aside
         }.compact
       end
 

@@ -52,6 +52,11 @@ module Sandbag
         locking.any? { |each| @taken.include?(each.id) }
       end
 
+      # @return [Array<String>] what was in the way and came off or was swung aside
+      def aside
+        entries.values("aside", "what")
+      end
+
       # The tray holds it.
       def out?(part_id)
         tray.out(part_id).positive?

@@ -15,6 +15,7 @@ module Sandbag
         strip = @strip
         {
           setup: strip.setup.to_h,
+          aside: strip.entries.of("aside").map { |entry| {entry: entry.id, what: entry.data["what"]} },
           ready: strip.ready?,
           wanting: strip.job.choose.wanting.map(&:label),
           steps: strip.work.steps.map { |step| step_view(step) },

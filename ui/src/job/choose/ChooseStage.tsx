@@ -15,6 +15,7 @@ import { ClashPanel } from "./ClashPanel";
 import { FarEndPanel } from "./FarEndPanel";
 import { FluidCheckPanel } from "./FluidCheckPanel";
 import { FluidPanel } from "./FluidPanel";
+import { HosesPanel } from "./HosesPanel";
 import { KitPanels } from "./KitPanel";
 import { MatrixPanel } from "./MatrixPanel";
 import { PullListPanel } from "./PullListPanel";
@@ -50,6 +51,7 @@ export function ChooseStage({ job, view: choose, isOpen }: StageProps<"choose">)
           <Bench>
             <Column>
               {handlesFluid ? <FluidPanel job={job} choose={choose} supplies={data} isOpen={isOpen} /> : null}
+              <HosesPanel job={job} choose={choose} isOpen={isOpen} />
               <KitPanels job={job} choose={choose} supplies={data} isOpen={isOpen} />
               {handlesFluid ? (
                 <>

@@ -1,3 +1,4 @@
+import { Fragment } from "react";
 import type { Choose, Job, PullLine, Supplies } from "../../server/api";
 import { Big, Panel, Quiet, Row, TextButton, TextLink } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
@@ -14,6 +15,9 @@ interface Props {
   supplies: Supplies;
   isOpen: boolean;
 }
+
+/** Neither asked for before the work starts nor on the buy list. */
+const isSpare = (line: PullLine) => !line.needed && line.short === 0 && !line.id.startsWith("hose.");
 
 const GROUPS = ["parts", "fluid", "consumables", "tools", "protection"] as const;
 /** Groups in which each line wants a thought of its own. */
@@ -68,8 +72,13 @@ export function PullListPanel({ job, choose, supplies, isOpen }: Props) {
               said={`${lines.filter((line) => line.done).length} of ${lines.length}`}
               left={lines.some((line) => line.needed) ? lines.filter(isLeft).length : undefined}
             >
-              {lines.map((line) => (
-                <PullListLine key={line.id} job={job} line={line} onItsWay={onItsWay} isOpen={isOpen} />
+              {lines.map((line, place) => (
+                <Fragment key={line.id}>
+                  {group === "parts" && isSpare(line) && !lines.slice(0, place).some(isSpare) ? (
+                    <h3>Spare, or only if the old one fails</h3>
+                  ) : null}
+                  <PullListLine job={job} line={line} onItsWay={onItsWay} isOpen={isOpen} />
+                </Fragment>
               ))}
               {isOpen && !WEIGHED.includes(group) ? (
                 <TickTheRest job={job} lines={lines} onItsWay={onItsWay} />

@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { stageNames } from "../../words/stages";
 import { Column, Panel, Quiet, Row, Split } from "../../kit/layout";
+import { Notice } from "../../kit/Notice";
 import { Rooms } from "../../kit/Rooms";
 import { Photos } from "../Photos";
 import { useEntries } from "../useEntries";
@@ -24,6 +25,12 @@ export function CloseStage({ job, view: close }: StageProps<"close">) {
             isOpen={!job.signed && !job.stop}
             onCure={(flag) => add("cured", { flag })}
           />
+          {(close.aside ?? []).length > 0 && !job.signed ? (
+            <Notice tone="warn">
+              <strong>Back on the machine</strong>
+              <span>{(close.aside ?? []).join("; ")}</span>
+            </Notice>
+          ) : null}
           <Rooms start={close.now?.[0]?.room}>
             <WalkRound
               close={close}

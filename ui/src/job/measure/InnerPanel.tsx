@@ -100,9 +100,14 @@ function InnerRow({ job, line, isOpen }: { job: Job; line: InnerLine; isOpen: bo
           }}
         />
       ) : null}
-      {line.figures.map((figure) => (
-        <Figure key={figure.id} job={job} line={line} figure={figure} isOpen={isOpen} />
-      ))}
+      {line.figures.length > 0 ? (
+        <details open={line.figures.some((figure) => figure.old_mm !== undefined)}>
+          <summary>Measured, old and new</summary>
+          {line.figures.map((figure) => (
+            <Figure key={figure.id} job={job} line={line} figure={figure} isOpen={isOpen} />
+          ))}
+        </details>
+      ) : null}
     </Line>
   );
 }
@@ -135,7 +140,7 @@ function Figure({ job, line, figure, isOpen }: FigureProps) {
       {(["old", "new"] as const).map((which) => (
         <EntryField
           key={`${which} ${known[which] ?? ""}`}
-          label={`${figure.label}, ${which} (if measured)`}
+          label={`${figure.label}, ${which}`}
           inputMode="decimal"
           unit={units.unit("length")}
           value={typed[which] ?? (known[which] === undefined ? "" : units.size("length", known[which]))}

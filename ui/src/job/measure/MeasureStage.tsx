@@ -36,7 +36,9 @@ function MeasureRooms({ job, measure, isOpen }: { job: Job; measure: Measure; is
   const inner = measure.inner ?? [];
   const read = places.filter((place) => place.value_mm !== undefined).length;
   const isGauged = measure.by_eye === true || read === places.length;
-  const start = measure.inspection.length > seen ? undefined : isGauged ? "inner" : "gauge";
+  const comparesNow = measure.now?.[0]?.id.startsWith("inner.");
+  const start =
+    measure.inspection.length > seen ? undefined : comparesNow ? "inner" : isGauged ? undefined : "gauge";
   return (
     <Rooms start={start}>
       <Room id="looks" title="What is seen" left={measure.inspection.length - seen}>

@@ -55,9 +55,36 @@ export function SetupLines({ job, strip, isOpen }: Props) {
       ) : null}
       <Lines>
         {strip.setup.map((row) => (
-          <SetupLine key={row.id} job={job} row={row} isOpen={isOpen} />
+          <SetupLine key={row.id} job={job} strip={strip} row={row} isOpen={isOpen} />
         ))}
       </Lines>
+    </>
+  );
+}
+
+/** What was in the way, one by one, with its screws. */
+function Aside({ job, aside, isOpen }: { job: Job; aside: NonNullable<Strip["aside"]>; isOpen: boolean }) {
+  const { add, undo } = useEntries(job, "strip");
+  return (
+    <>
+      {aside.map((each) => (
+        <Row key={each.entry} $gap={1}>
+          <span>{each.what}</span>
+          {isOpen ? (
+            <TextButton type="button" onClick={() => undo(each.entry)}>
+              Remove from the list
+            </TextButton>
+          ) : null}
+        </Row>
+      ))}
+      {isOpen ? (
+        <EntryField
+          key={aside.length}
+          label="In the way: what, and its screws"
+          value=""
+          onFinish={(what) => what.trim() && add("aside", { what })}
+        />
+      ) : null}
     </>
   );
 }
@@ -94,7 +121,11 @@ function Figures({ job, figures }: { job: Job; figures: SetupFigure[] }) {
   );
 }
 
-function SetupLine({ job, row, isOpen }: { job: Job; row: SetupRow; isOpen: boolean }) {
+interface LineProps extends Props {
+  row: SetupRow;
+}
+
+function SetupLine({ job, strip, row, isOpen }: LineProps) {
   const { add } = useEntries(job, "strip");
   const [passes, setPasses] = useState(false);
   const done = row.value !== undefined;
@@ -107,6 +138,7 @@ function SetupLine({ job, row, isOpen }: { job: Job; row: SetupRow; isOpen: bool
         <Quiet>{row.detail}</Quiet>
         {row.warning ? <Notice tone="warn">{row.warning}</Notice> : null}
         {row.reason ? <p>{`Waived: ${row.reason}`}</p> : null}
+        {row.id === "walk_round" ? <Aside job={job} aside={strip.aside ?? []} isOpen={isOpen} /> : null}
         {row.figures && isOpen ? <Figures job={job} figures={row.figures} /> : null}
         {isOpen ? (
           <Row $gap={1}>
