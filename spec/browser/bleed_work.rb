@@ -90,6 +90,12 @@ module BleedWorkByHand
     session.refresh
   end
 
+  # As long as such hoses usually are, where the record has no length.
+  def measure_hoses
+    stage_now("choose")["hoses"].reject { |hose| hose["known"] }
+      .each { |hose| add_entry("choose", "hose", {line: hose["id"], length: hose["length_mm"]}) }
+  end
+
   def add_entry(stage, kind, data)
     post("/jobs/#{job_id_now}/entries", {id: SecureRandom.uuid, stage: stage, kind: kind, data: data})
   end

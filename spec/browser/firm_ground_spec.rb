@@ -112,6 +112,7 @@ RSpec.describe "Firm ground", :browser do
     pick "Fluid that goes in", "DOT 4 glycol"
     until_api { stage_now("choose").key?("fluid") }
     expect(stage_now("choose")["wanting"]).to include("hose.hose_left", "hose.hose_right")
+    measure_hoses
     stage_now("choose")["wanting"].each do |line|
       add_entry("choose", "pulled", {line: line, reason: "made up to the old length"})
     end

@@ -133,6 +133,7 @@ RSpec.describe "Places on a circuit", :browser do
 
   # Whatever is still to be fetched, bought for this job.
   def bring_all
+    measure_hoses
     stage_now("choose")["wanting"].each do |line|
       add_entry("choose", "pulled", {line: line, reason: "bought for this job, compared with the old"})
     end
