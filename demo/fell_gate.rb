@@ -54,7 +54,8 @@ module Demo
       move(
         thing,
         "added",
-        thing.slice("kind", "name", "place", "count").merge("price_minor" => thing["price"], "fields" => fields)
+        thing.slice("kind", "name", "place", "supplier", "count")
+          .merge("price_minor" => thing["price"], "fields" => fields)
       )
       return unless thing["opened_days"]
       move(thing, "opened", {"on" => day(thing["opened_days"])})

@@ -104,7 +104,8 @@ RSpec.describe "What a job takes", :browser do
     until_api { stage_now("choose")["hoses"].first["known"] }
     line = api("/jobs/walk/supplies")["lines"].find { |each| each["id"].start_with?("hose.") }
     expect(line["detail"]).to start_with "1130 mm"
-    expect(line["options"].find { |option| option["name"] == "Braided hose, 850" }["wrong"]).to include "280 mm too short"
+    short = line["options"].find { |option| option["name"] == "Braided hose, 850" }
+    expect(short["wrong"]).to include "280 mm too short"
     stage_now("choose")["wanting"].each do |wanted|
       add_entry("choose", "pulled", {line: wanted, reason: "made up to that length"})
     end

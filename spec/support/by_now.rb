@@ -109,6 +109,7 @@ class ByNow
     when "torque" then job.state.fit.torques.line(rest).range.aim
     when "switch" then 0.3
     when "lift" then lift
+    when "hose" then job.state.choose.sheet.values(job.state.sheet.part(rest))["length"].value
     when "pull" then travel(card[:field][:entry][:data][:force])
     when "hung" then travel(card[:field][:entry][:data][:kg] * 9.80665)
     when "free_play" then (job.state.fit.free_play.row["tip"] || [2, 4]).sum / 2.0

@@ -25,7 +25,7 @@ module Sandbag
           volume,
           stroke,
           travel,
-          *(@circuit.clutch? ? [lift] : [force_ratio]),
+          *(@circuit.clutch? ? [lift] : [clamp_force, piston_advance, force_ratio]),
           volume_ratio
         ].map(&:freeze)
       end
@@ -124,6 +124,21 @@ module Sandbag
           "#{n(@circuit.lines.sum(&:swell_ml_mpa))} × #{n(@pressure)}) / #{n(@circuit.slave.area_mm2)}",
           values("master", "stroke", "dead_stroke")
         )
+      end
+
+      def clamp_force
+        item("clamp_force", "Clamp force on each side of the disc", @pressure * @circuit.clamp_area_mm2, "N",
+          "F_c = p ΣA_c", "#{n(@pressure)} × #{n(@circuit.clamp_area_mm2)}", values("caliper", "build", "pistons"))
+      end
+
+      def piston_advance
+        hose_ml_mpa = @circuit.budget.hose_ml_mpa
+        delivered_ml = volume.value
+        item("piston_advance", "How far each piston goes out",
+          1000 * (delivered_ml - hose_ml_mpa * @pressure) / @circuit.swept_area_mm2, "mm",
+          "c = 1000 (V − k_hose p) / ΣA_v",
+          "1000 × (#{n(delivered_ml)} − #{n(hose_ml_mpa)} × #{n(@pressure)}) / #{n(@circuit.swept_area_mm2)}",
+          values("caliper", "pistons") + values("line", "length", "expansion"))
       end
 
       def force_ratio

@@ -29,8 +29,8 @@ module Sandbag
           entry("hose", line: line["id"]), name: "length", unit: "mm", detail: HOW_LONG)
       end
 
-      HOW_LONG = "A cord along the way it will run, face to face of its ends, at full lock and full travel, with slack. " \
-        "Order no shorter."
+      HOW_LONG = "A cord along the way it will run, face to face of its ends, at full lock and full travel, with " \
+        "slack. Order no shorter."
 
       def no_kit
         {**go("ask", "Choose another repair"), detail: "#{@stage.no_kit["label"]}. #{@stage.no_kit["does"]}"}

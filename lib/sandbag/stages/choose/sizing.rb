@@ -66,7 +66,8 @@ module Sandbag
         row = {key: option.key, label: option.label, bore_mm: option.bore_mm, push_offset_mm: option.push_offset_mm,
                fitted: option.key == @fitted.key, **figures, **change(figures),
                band: School.band_of(figures[:volume_ratio])["id"],
-               rejected: candidate.rejections(figures, @target["effort_limit"]), warnings: candidate.warnings(figures) + [@sheet.kind.odd_bore(option.bore_mm)].compact,
+               rejected: candidate.rejections(figures, @target["effort_limit"]),
+               warnings: [*candidate.warnings(figures), *@sheet.kind.odd_bore(option.bore_mm)],
                distance: @school.distance(figures, @target)}
         row.compact!
         row

@@ -143,7 +143,7 @@ export function AskStage({ job, view: ask }: StageProps<"ask">) {
                   : null}
                 {isOpen && ask.stand && ask.wait === undefined ? (
                   <Notice tone="warn">
-                    <span>Nothing is judged by it now. Look again after the wait.</span>
+                    <span>Foam tells nothing about the fluid. Let it stand, then look again.</span>
                     <Button onPress={() => add("wait", { wait: ask.stand?.wait })}>
                       {`Start: ${ask.stand.label.toLowerCase()}`}
                     </Button>

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+# How many cards a mechanic answers from complaint to signature, on each template: bench/taps.rb [route …]. A card is a
+# tap, a key or a figure; nothing is skipped.
+require_relative "../app/boot"
+require "json"
+Dir["#{__dir__}/../spec/support/{sheets,cylinder_work,fit_work,jobs,by_now}.rb"].each { |path| require path }
+
+routes = ARGV.empty? ? %w[bleed reseal_mc] : ARGV
+puts format("%-22s", "") + routes.map { |route| format("%12s", route) }.join
+Sandbag::Tables.rows("circuit_templates").each do |row|
+  counts = routes.map do |id|
+    next "-" unless Sandbag::Job::Route.find(id).suits?(Sandbag::Circuit::Template.sheet(row["id"]).kind)
+    machine = Sandbag::Tables.rows("machine_kinds").find { |kind| kind["templates"].include?(row["id"]) }["id"]
+    job = JobInMemory.new(Sandbag::Circuit::Template.filled(row["id"]), careful: false, machine_kind: machine)
+    hand = ByNow.new(job, id)
+    hand.work ? hand.seen.size : "not signed"
+  end
+  puts format("%-22s", row["id"]) + counts.map { |count| format("%12s", count) }.join
+end
