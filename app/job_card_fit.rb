@@ -64,7 +64,7 @@ module App
 
     def self.reservoir(reservoir)
       return [] unless reservoir && reservoir[:tilt_deg]
-      [["Reservoir", "#{reservoir[:tilt_deg].round}° at rest, bears #{reservoir[:limit_deg].floor}°"]]
+      [["Reservoir", "#{reservoir[:tilt_deg].round}° at rest, at most #{reservoir[:limit_deg].floor}°"]]
     end
 
     def self.electrics(electrics, said)

@@ -7,7 +7,7 @@ require "json"
 Dir["#{__dir__}/../spec/support/{sheets,cylinder_work,fit_work,jobs,by_now}.rb"].each { |path| require path }
 
 routes = ARGV.empty? ? %w[bleed reseal_mc] : ARGV
-puts format("%-22s", "") + routes.map { |route| format("%12s", route) }.join
+puts (" " * 22) + routes.map { |route| format("%12s", route) }.join
 Sandbag::Tables.rows("circuit_templates").each do |row|
   counts = routes.map do |id|
     next "-" unless Sandbag::Job::Route.find(id).suits?(Sandbag::Circuit::Template.sheet(row["id"]).kind)

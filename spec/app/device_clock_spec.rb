@@ -76,8 +76,8 @@ RSpec.describe "A wrong clock", :api do
     ).to eq "2026-03-14"
     expect(ask(:get, "/jobs/j/entries")["items"].last).to include(
       "said_at" => "2099-01-01T10:00:00Z",
-      "received_at" => "2026-03-14T09:41:27.000Z",
-      "at" => "2026-03-14T09:41:27.000Z"
+      "received_at" => "2026-03-14T09:41:29.000Z",
+      "at" => "2026-03-14T09:41:29.000Z"
     )
     ask(:patch, "/circuits/front", {changes: [{part: "fluid", field: "changed_on", value: "2026-03-13"}]})
     expect(last_response.status).to eq 200

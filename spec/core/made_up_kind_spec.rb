@@ -14,7 +14,8 @@ RSpec.describe "A kind of circuit that is not in the tables" do
     "circuit/circuit_kinds.yml" => {
       "id" => "brake_thumb", "label" => "Thumb brake", "control" => "thumb_lever", "far_end" => "calipers",
       "safety" => "hand", "outlet" => "banjo", "reservoir" => "open", "use" => "ridden",
-      "has" => %w[switch loom stands suspension second_control], "like" => "brake_hand", "cylinders" => "thumb_brake",
+      "has" => %w[switch loom stands suspension second_control], "like" => "brake_hand",
+      "cylinders" => "thumb_brake", "bores" => [9, 13],
       "hoses" => %w[rubber braided], "fluid" => "dot4", "fluid_months" => 18, "firm" => 60, "hold" => 90,
       "pump_limit" => 4.0, "most" => 300, "air_share" => 1.0
     },

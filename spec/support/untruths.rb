@@ -88,6 +88,7 @@ class Untruths
   def unprotected
     return unless @state.stages.key?("strip")
     items = of("strip", "setup").map { |entry| entry.data["item"] }
+    items << "free_play" if of("strip", "figure").any?
     rows = Sandbag::Tables.rows("setup").select { |row| row["word"] == "block" && @state.sheet.suits?(row) }
     wanted = rows.map { |row| row["id"] } & @state.strip.setup.rows.map { |row| row["id"] }
     (wanted - items).map { |id| "#{id} was not set up" }

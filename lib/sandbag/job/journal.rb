@@ -24,6 +24,14 @@ module Sandbag
       end
       NONE = Entries.new
 
+      # What was ever entered, taken back or not: a question that is newer than the work is told from one whose answer
+      # was taken back.
+      # @param name [String] of the data
+      # @return [Array] that value of every entry of a stage and kind
+      def ever(stage, kind, name)
+        entries.filter_map { |entry| entry.data[name] if entry.stage == stage && entry.kind == kind }.uniq
+      end
+
       def find(id)
         entries.find { |entry| entry.id == id }
       end

@@ -17,7 +17,7 @@ RSpec.describe Sandbag::Close::Done do
     job.look_over(piston: "score")
     job.add("measure", "by_eye", {"reason" => "no gauge here"})
     job.add("measure", "renewed", {"part" => "piston"})
-    job.build_all
+    job.ready_to_build.build_all
     job.fit_all
     job.bleed_all
     expect(done(job)).to eq [

@@ -330,6 +330,7 @@ RSpec.describe Sandbag::Fit::Stage do
     job = template("kart_rear", "renew_mc")
     expect(fit(job).checks.of("pedal").map { |check| check.row["id"] }).to eq %w[
       rod_clear
+      pedal_travel
       second_link
       rod_locked
       pedal_stop

@@ -71,10 +71,10 @@ RSpec.describe Sandbag::Tables do
     }.to raise_error(described_class::Fault, /:1: XX names unknown pray/)
   end
 
-  it "has all 30 findings, 20 causes and the whole matrix" do
-    expect(described_class.rows("findings").size).to eq 30
+  it "has all 31 findings, 20 causes and the whole matrix" do
+    expect(described_class.rows("findings").size).to eq 31
     expect(described_class.rows("causes").map { |row| row["id"] }).to eq Sandbag::Ask::Schemas::CAUSES
-    expect(described_class.rows("likelihoods").size).to eq 110
+    expect(described_class.rows("likelihoods").size).to eq 115
   end
 
   it "names only stages and cautions that exist" do

@@ -29,7 +29,7 @@ module Sandbag
       # @param row [Hash] of circuit_kinds.yml
       def initialize(row)
         @id, @label, @far_end, @safety, @outlet = row.values_at(*%w[id label far_end safety outlet])
-        @like, @cylinders, @hoses, @caliper = row.values_at(*%w[like cylinders hoses caliper])
+        @like, @cylinders, @bores, @hoses, @caliper = row.values_at(*%w[like cylinders bores hoses caliper])
         @fluid, @fluid_months, @air_share = row.values_at(*%w[fluid fluid_months air_share])
         @firm_n, @hold_n, @most_n, @pump_limit_mm = row.values_at(*%w[firm hold most pump_limit]).map(&:to_f)
         control = Tables.find("controls", row["control"])
@@ -71,7 +71,7 @@ module Sandbag
       # @param bore_mm [Float] of a master
       # @return [String, nil] what is said of one that such a circuit does not usually have
       def odd_bore(bore_mm)
-        low, high = Tables.find("cylinders", cylinders)["range"]
+        low, high = @bores
         return if bore_mm.between?(low, high)
         "odd bore: a #{Wording.inside(label)} usually has #{Said.mm(low, "g", bare: true)} to #{Said.mm(high, "g")}"
       end

@@ -17,6 +17,7 @@ module Sandbag
           "has" => Array,
           "like?" => String,
           "cylinders" => String,
+          "bores" => Array,
           "hoses" => Array,
           "caliper?" => String,
           "fluid" => String,

@@ -39,6 +39,7 @@ module Sandbag
           "good?" => Array,
           "unit?" => String,
           "figures?" => TrueClass,
+          "first?" => TrueClass,
           "never_abs?" => Array,
           "values?" => Hash,
           "warns?" => Hash,

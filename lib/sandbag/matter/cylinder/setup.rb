@@ -11,13 +11,18 @@ module Sandbag
       # @param figures [SetupFigures]; units [Array<String>] kinds of part that are worked on
       # @param strips [Boolean] something comes off; else only what protects machine and mechanic is asked
       # @param hoses [Array<Circuit::Place>] those that stay on; begun [Boolean] a step is done or fluid has moved
-      def initialize(answers, sheet, hoses:, figures: SetupFigures.new({}, []), units: [], strips: true, begun: false)
+      # @param apart [Boolean] a step is done
+      # @param ever [Array<String>] rows that were ever answered, taken back or not
+      def initialize(answers, sheet, hoses:, figures: SetupFigures.new({}, []), units: [], strips: true, begun: false,
+        apart: false, ever: [])
         @answers = answers
         @figures = figures
         @units = units
         @sheet = sheet
         @strips = strips
         @begun = begun
+        @apart = apart
+        @ever = ever
         @hoses = hoses
         @rows = concerning_this_circuit.flat_map { |row| row["each"] ? for_each_hose(row) : [row] }.freeze
         freeze
@@ -42,9 +47,10 @@ module Sandbag
         "#{row["name"]}: #{answer ? Wording.inside(row["values"].fetch(answer, answer)) : "not looked at"}"
       end
 
-      # @return [Array<Hash>] rows that hold the first step up; a hose is still looked at, for its gate, once work began
+      # @return [Array<Hash>] rows that hold the first step up; a hose is still looked at, for its gate, once work
+      #   began, and what can only be seen before is not asked any more
       def missing
-        rows.select { |row| row["word"] == "block" && !answered?(row) && !(row["each"] && @begun) }
+        rows.select { |row| row["word"] == "block" && !answered?(row) && !moot?(row) }
       end
 
       def answered?(row)
@@ -91,6 +97,11 @@ module Sandbag
       def answers_of(row)
         answers = row["values"] || {DONE => DONE}
         @sheet.abs? ? answers.except(*row["never_abs"]) : answers
+      end
+
+      def moot?(row)
+        return @begun if row["each"]
+        row["first"] && !@ever.include?(row["id"]) && (row["unit"] ? @apart : @begun)
       end
 
       # A hose is looked at, or new.

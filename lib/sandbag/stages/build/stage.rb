@@ -109,7 +109,13 @@ module Sandbag
       def checked
         passed = entries.by("check", "check").transform_values { |data| data["pass"] }
         job.choose.cylinders.reject { |unit| renewed?(unit) }.flat_map { |unit| checks_of(unit) }
-          .map { |row| {row: row, pass: passed[row["id"]]} }
+          .reject { |row| later_than_work?(row) }.map { |row| {row: row, pass: passed[row["id"]]} }
+      end
+
+      # A check that came when the build of this job had begun, or was over, is not asked of it.
+      def later_than_work?(row)
+        begun = row["before"] ? entries.of("step").any? : job.journal.of("fit").of("step").any?
+        begun && !job.journal.ever(id, "check", "check").include?(row["id"])
       end
 
       def checks_of(unit)

@@ -115,12 +115,17 @@ module Sandbag
             id: "hose.#{line["id"]}",
             group: "parts",
             label: line["label"],
-            detail: "#{Said.mm(values["length"].value, 0)}, #{Wording.spelled(values["kind"].value)}",
+            detail: "#{length_said(values["length"])}, #{Wording.spelled(values["kind"].value)}",
             count: 1,
             kind: "hose",
             needed: true
           )
         end
+      end
+
+      # @param length [Circuit::Sheet::Value]
+      def length_said(length)
+        (length.source == Circuit::Source::DEFAULT) ? "Length to be measured" : Said.mm(length.value, 0)
       end
 
       # What each opened joint is sealed with, by sort.

@@ -16,7 +16,6 @@ module Sandbag
           "to" => Numeric
         }),
         "cylinders" => Tables::Schema.new({
-          "range" => Array,
           "sizes" => Array,
           "bores" => Array,
           "offsets" => Array

@@ -58,8 +58,9 @@ module Sandbag
         @ask.route&.renews?("hoses") ? laid_hoses : []
       end
 
-      # @return [Array<Hash>] hoses that go on new and whose length is only the trade's default
+      # @return [Array<Hash>] hoses that go on new and whose length is only the trade's default; none once work began
       def unmeasured_hoses
+        return [] if job.ledger.begun || job.journal.of("strip").of("step").any?
         new_hoses.select { |line| sheet.values(line)["length"].source == Circuit::Source::DEFAULT }
       end
 

@@ -55,7 +55,7 @@ module Sandbag
         return [] unless wanted? && phase == "before"
         return ["reservoir: its tilt at rest, bars straight"] unless tilt_deg
         return [] if covered?
-        ["reservoir: at #{tilt_deg.round}° the port is uncovered, it bears #{limit_deg.floor}°"]
+        ["reservoir: at #{tilt_deg.round}° the port is uncovered, at most #{limit_deg.floor}°"]
       end
     end
   end

@@ -10,8 +10,11 @@ module Sandbag
       # @param found [Hash{String => Hash}] row => value and note
       # @param route [String, nil] its id, which comparisons.yml names
       # @param kind [Circuit::Kind]
-      def initialize(found, route, kind)
+      # @param ever [Array<String>, nil] of a job that was compared before its strip began: rows that were ever
+      #   answered; the others came later than the work, and are not asked of it
+      def initialize(found, route, kind, ever: nil)
         @found = found
+        @ever = ever
         @rows =
           Tables
             .rows("comparisons")
@@ -24,7 +27,7 @@ module Sandbag
 
       # @return [Array<Hash>] not compared, or different and not resolved
       def open
-        rows.reject { |row| SETTLED.include?(@found.dig(row["id"], "value")) }
+        rows.reject { |row| SETTLED.include?(@found.dig(row["id"], "value")) || (@ever && !@ever.include?(row["id"])) }
       end
 
       def admit(data)

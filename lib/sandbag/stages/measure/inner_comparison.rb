@@ -50,7 +50,10 @@ module Sandbag
 
       # @param reports [Array<UnitReport>] of units that go together again with new parts
       # @param entries [Job::Entries] of measure; tray [Cylinder::Tray]
-      def initialize(reports, entries, tray)
+      # @param ever [Array<String>, nil] of a job whose build has begun: rows that were ever answered; the others came
+      #   later than the work, and are not asked of it
+      def initialize(reports, entries, tray, ever: nil)
+        @ever = ever
         found = entries.by("inner", "row")
         figures = entries.of("inner_figure").group_by { |entry| entry.data["row"] }
           .transform_values { |all| all.to_h { |entry| [entry.data["figure"], entry.data.slice("old", "new")] } }
@@ -66,7 +69,7 @@ module Sandbag
 
       # @return [Array<Line>] not compared, different, or further apart than they may be
       def open
-        lines.reject(&:settled?)
+        lines.reject { |line| line.settled? || (@ever && !@ever.include?(line.id)) }
       end
 
       # Refuses a row that is not compared here, an answer it does not have, an answer that wants words and has none,

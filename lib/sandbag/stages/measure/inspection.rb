@@ -45,11 +45,14 @@ module Sandbag
 
       # @param found [Hash{String => String}] inspection => finding
       # @param tray [Cylinder::Tray]; unit [Cylinder::OnBench]
-      def initialize(found, tray, unit)
+      # @param ever [Array<String>, nil] of a job whose build has begun: looks that were ever made; the others came
+      #   later than the work, and are not asked of it
+      def initialize(found, tray, unit, ever: nil)
         @looks =
           Tables
             .rows("inspections")
             .select { |row| row["parts"].any? { |part| part == UNIT || tray.out(unit.named(part)).positive? } }
+            .reject { |row| ever && !ever.include?(unit.named(row["id"])) }
             .map { |row| Look.new(row: row, unit: unit, value: found[unit.named(row["id"])]).freeze }
             .freeze
         freeze

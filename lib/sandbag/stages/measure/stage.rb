@@ -10,9 +10,11 @@ module Sandbag
 
       def initialize(job)
         super
-        @comparison = Comparison.new(entries.by("compared", "row"), job.route&.id, job.sheet.kind)
-        @reports = job.choose.cylinders.map { |unit| UnitReport.new(unit, entries, job.strip) }.freeze
-        @inner = InnerComparison.new(resealed, entries, job.strip.tray)
+        @comparison = Comparison.new(entries.by("compared", "row"), job.route&.id, job.sheet.kind,
+          ever: compared_before_strip)
+        looked = once_answered("finding", "build", "check")
+        @reports = job.choose.cylinders.map { |unit| UnitReport.new(unit, entries, job.strip, looked: looked) }.freeze
+        @inner = InnerComparison.new(resealed, entries, job.strip.tray, ever: once_answered("inner", "build"))
       end
 
       # A unit is apart; else a new part is compared with the old.
@@ -94,6 +96,20 @@ module Sandbag
       end
 
       private
+
+      # @return [Array<String>, nil] rows of Comparison that were ever answered; nil where none was before the strip
+      #   began
+      def compared_before_strip
+        first = job.journal.entries.find { |entry| entry.stage == "strip" && entry.kind == "step" }
+        compared = job.journal.entries.find { |entry| entry.stage == id && entry.kind == "compared" }
+        job.journal.ever(id, "compared", "row") if first && compared && compared.position < first.position
+      end
+
+      # @param later [String] a stage whose steps come after these answers
+      # @return [Array<String>, nil] rows of a kind that were ever answered; nil before that stage has begun
+      def once_answered(kind, later, name = "row")
+        job.journal.ever(id, kind, name) if job.journal.of(later).of("step").any?
+      end
 
       # @return [Array<UnitReport>] of units that go together again
       def resealed

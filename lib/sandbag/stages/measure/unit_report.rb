@@ -10,13 +10,13 @@ module Sandbag
       attr_reader :unit, :inspection, :gaugings
 
       # @param unit [Cylinder::OnBench]; entries [Job::Entries] of measure
-      # @param strip [Strip::Stage]
-      def initialize(unit, entries, strip)
+      # @param strip [Strip::Stage]; looked [Array<String>, nil] see Inspection
+      def initialize(unit, entries, strip, looked: nil)
         @unit = unit
         @entries = entries
         @strip = strip
         found = entries.by("finding", "check").transform_values { |data| data["value"] }
-        @inspection = Inspection.new(found, strip.tray, unit)
+        @inspection = Inspection.new(found, strip.tray, unit, ever: looked)
         @gaugings = unit.sizes.map { |size| gauging(size) }.freeze
         @verdict = judged
         freeze

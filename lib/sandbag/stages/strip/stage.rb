@@ -17,8 +17,9 @@ module Sandbag
         figures = entries.of("figure").to_h { |entry| entry.data.values_at("figure", "value") }
         @figures = Cylinder::SetupFigures.new(figures, work.parts.map(&:plain))
         @setup = Cylinder::Setup.new(entries.by("setup", "item"), job.sheet, figures: @figures,
-          units: work.units.map(&:part), hoses: job.choose.old_hoses,
-          strips: work.any?, begun: entries.of("step").any? || job.journal.of("bleed").any?)
+          units: work.units.map(&:part), ever: answered_once, hoses: job.choose.old_hoses,
+          strips: work.any?, begun: entries.of("step").any? || job.journal.of("bleed").any?,
+          apart: entries.of("step").any?)
         @skipped = entries.by("skipped", "step").transform_values { |data| data["reason"] }
         @taken = entries.values("step", "step")
         @counts = entries.by("counted", "part").transform_values { |data| data["count"].round }
@@ -138,6 +139,12 @@ module Sandbag
       end
 
       private
+
+      # @return [Array<String>] rows of setup.yml that were ever answered
+      def answered_once
+        figures = Tables.rows("setup_figures").to_h { |row| row.values_at("id", "of") }
+        job.journal.ever(id, "setup", "item") | figures.values_at(*job.journal.ever(id, "figure", "figure")).compact
+      end
 
       def held_by_steps(plain, at)
         work.steps.flat_map { |each| each.takes.map { |part| [each, part] } }
