@@ -61,18 +61,9 @@ module Sandbag
         @proposal.first
       end
 
-      # @return [Hash{Job::Route => String}] repairs that a finding means whatever the cause is, and which finding
+      # @return [Hash{Job::Route => String}] see FollowUps: those that this circuit can have and the job is not
       def repairs
-        found = findings_with("repairs").to_h do |row, value, id|
-          [Job::Route.find(id), "#{row["label"]}: #{Wording.inside(row["values"][value])}"]
-        end
-        found.select { |repair, _| repair != route && routes.include?(repair) }
-      end
-
-      # @return [Hash, nil] finding and wait of what has to stand before it is looked at again
-      def to_stand
-        row, _, wait = findings_with("stand").first
-        row && {finding: row["id"], wait: wait, label: Tables.find("waits", wait)["label"]}
+        FollowUps.new(findings).repairs.select { |repair, _| repair != route && routes.include?(repair) }
       end
 
       # @return [String, nil] why the route in force: the findings' reason, or the mechanic's own
@@ -255,13 +246,6 @@ module Sandbag
       end
 
       private
-
-      # @return [Array<Array(Hash, String, Object)>] finding, value found, and what a column says of that value
-      def findings_with(column)
-        Tables.rows("findings").select { |row| row[column] }.flat_map do |row|
-          @findings.values(row["id"]).filter_map { |value| [row, value, row[column][value]] if row[column][value] }
-        end
-      end
 
       # What the repair opens, or what was opened to look; the worse of both.
       def side

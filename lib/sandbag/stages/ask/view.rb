@@ -34,7 +34,7 @@ module Sandbag
           against_request: ask.against_request,
           offers: ask.due + ask.intake.offers,
           repairs: ask.repairs.map { |route, why| {id: route.id, label: route.label, why: why} },
-          stand: ask.to_stand,
+          stand: FollowUps.new(ask.findings).stand,
           places: ask.where.places.map(&:to_h),
           where: where,
           may_be_at: may_be_at,

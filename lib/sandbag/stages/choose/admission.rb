@@ -114,7 +114,7 @@ module Sandbag
         end
         sheet = @choose.sheet
         part = sheet.far_ends.find { |each| each["id"] == data["part"] } || no_far_end(data["part"], sheet.far_ends)
-        changed = Refusal.within("data/size") { @choose.resized(sheet, part, data["size"]) }
+        changed = Refusal.within("data/size") { ChosenSheet.resized(sheet, part, data["size"]) }
         row =
           Sizing.new(changed, sizes: []).row_of(changed.value("master", "bore"), changed.value("lever", "push_offset"))
         return if row[:rejected].empty?

@@ -8,23 +8,28 @@ module Sandbag
                     "bleed" => "the fluid its plan takes, and whether it has begun"}
         .freeze
 
-      attr_reader :sheet
-
       def initialize(job)
         super
         @ask = job.ask
-        @fitted = @ask.sheet
         @cylinder = entries.said("cylinder")
         @fluid = entries.said("fluid")
-        @unfit = []
-        @stripped = with_size(with_hoses(sized(with_fluid(sizing_sheet))))
-        fitted = OtherUnit.on(@stripped, new_construction)
-        @sheet = Fastening::Facts.apply(with_preload(fitted), job.journal.of("fit"))
+        @chosen = ChosenSheet.new(job, entries)
       end
 
-      # @return [Array<String>] what was entered and no longer fits the circuit, since its record was corrected: it
-      #   counts no more
-      attr_reader :unfit
+      # @return [Circuit::Sheet] with what the job chose
+      def sheet
+        @chosen.sheet
+      end
+
+      # @return [Circuit::Sheet] what the job works on before anything was chosen
+      def sizing_sheet
+        @chosen.bare
+      end
+
+      # @return [Array<String>] see ChosenSheet
+      def unfit
+        @chosen.unfit
+      end
 
       # @return [Hash, nil] bore, push_offset, agreed: the cylinder that was chosen
       def chosen_cylinder
@@ -43,7 +48,7 @@ module Sandbag
 
       # @return [Cylinder::Work] what the job takes apart: the units as they are, whatever goes on in their place
       def work
-        @work ||= Cylinder::Work.new(@stripped, @ask.route, switch: @ask.switch?, at: @ask.where.at,
+        @work ||= Cylinder::Work.new(@chosen.stripped, @ask.route, switch: @ask.switch?, at: @ask.where.at,
           counts: Cylinder::Setup.counts(job.journal.of("strip").by("setup", "item")))
       end
 
@@ -114,7 +119,7 @@ module Sandbag
       end
 
       def stamped
-        @fluid ? @fluid["stamped"] : @fitted.value("fluid", "stamped")
+        @fluid ? @fluid["stamped"] : @ask.sheet.value("fluid", "stamped")
       end
 
       # @return [Hash] row of bleed_methods.yml that the quantities are for: the bleed's own, once it was changed there
@@ -237,13 +242,6 @@ module Sandbag
         !fluid.nil? && FluidChoice.refusal(fluid, stamped).nil?
       end
 
-      # @return [Circuit::Sheet] what the job works on before anything was chosen: the circuit as it is, or the one that
-      #   an added cylinder makes
-      def sizing_sheet
-        kind = @ask.route&.adds
-        kind ? Circuit::AddedHand.sheet(@fitted, kind) : @fitted
-      end
-
       # @return [Float] mL to have on the bench
       def need_ml
         need[:total_ml]
@@ -253,12 +251,6 @@ module Sandbag
       def need
         @need ||= FluidNeed.of(job.bleed.plan, drained: @ask.opened?,
           method: bleed_method)
-      end
-
-      # @param part [Hash] a far end; size [String] as it was typed
-      # @return [Circuit::Sheet] with that size at that end
-      def resized(sheet, part, size)
-        sheet.change(part["id"], (part["part"] == "caliper") ? "pistons" : "bore", size, "part_marking")
       end
 
       private
@@ -286,56 +278,6 @@ module Sandbag
 
       def lacking
         @lacking ||= pull_list.lines.reject { |line| on_bench?(line) }
-      end
-
-      # Sizes of far ends that the job chose, part by part.
-      def sized(sheet)
-        entries.of("size").reduce(sheet) do |changed, entry|
-          part = changed.part(entry.data["part"])
-          part ? fitting(changed) { resized(changed, part, entry.data["size"]) } : changed
-        end
-      end
-
-      # Lengths that new hoses were ordered by, hose by hose.
-      def with_hoses(sheet)
-        return sheet unless @ask.route&.renews?("hoses")
-        entries.of("hose").reduce(sheet) do |changed, entry|
-          part = changed.part(entry.data["line"])
-          part ? fitting(changed) { changed.change(part["id"], "length", entry.data["length"], "measured") } : changed
-        end
-      end
-
-      def with_fluid(sheet)
-        @fluid ? sheet.set("fluid", "stamped", @fluid["stamped"], "part_marking") : sheet
-      end
-
-      def with_size(sheet)
-        return sheet unless @cylinder
-        sheet.set("master", "bore", @cylinder["bore"], "part_marking").set("lever", "push_offset",
-          @cylinder["push_offset"], "part_marking")
-      end
-
-      # @return [String, nil] how the cylinder is made that was brought to the bench
-      def new_construction
-        entry = pulled.reverse_each.find { |each| each.data["line"] == "cylinder" }
-        entry.data["construction"] if entry && @ask.route&.renews?("cylinder")
-      end
-
-      # The return spring, as the pull at which the piston first moves has it (docs/physics.md 1).
-      def with_preload(sheet)
-        pull = job.journal.of("feel").said("preload")
-        return sheet unless pull
-        preload_n = Circuit::Assembly.build(sheet).lever.gain * pull["force"]
-        fitting(sheet) { sheet.set("master", "preload", preload_n.round(2), "measured") }
-      end
-
-      # @yieldreturn [Circuit::Sheet]
-      # @return [Circuit::Sheet] as it is, where what was entered does not fit it any more
-      def fitting(sheet)
-        yield
-      rescue Refusal => refusal
-        @unfit += refusal.problems.map(&:message)
-        sheet
       end
 
       def suited(entry)
