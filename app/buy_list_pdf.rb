@@ -17,9 +17,7 @@ module App
     # @return [String] PDF bytes
     def render
       @pdf = Paper.open("Buy list, #{@title}", Time.iso8601(@at), JSON.generate([@title, @rows, @shop_name]))
-      @pdf.text @shop_name, size: 9, color: Paper::PALE unless @shop_name.empty?
-      @pdf.text "Buy list: #{@title}", size: 18, style: :bold
-      @pdf.text "Job #{@job_id}, #{@at[0, 10]}. Take the old parts along.", size: 9, color: Paper::PALE
+      Paper.head(@pdf, @shop_name, "Buy list: #{@title}", "Job #{@job_id}, #{@at[0, 10]}. Take the old parts along.")
       @pdf.move_down 12
       @pdf.text "Nothing is short.", size: 12 if @rows.empty?
       @rows.group_by { |row| row["supplier"] || UNNAMED }.sort_by { |name, _| (name == UNNAMED) ? "~" : name }

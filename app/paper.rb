@@ -28,6 +28,13 @@ module App
       end
     end
 
+    # The head of a sheet: whose it is, what it is, and of which job and day.
+    def self.head(pdf, shop_name, title, line)
+      pdf.text shop_name, size: 9, color: PALE unless shop_name.empty?
+      pdf.text title, size: 18, style: :bold
+      pdf.text line, size: 9, color: PALE
+    end
+
     # @return [String] PDF bytes, the pages numbered
     def self.finish(pdf)
       pdf.number_pages "<page> / <total>", at: [pdf.bounds.right - 60, 0], align: :right, width: 60, size: 8

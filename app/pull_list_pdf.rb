@@ -18,10 +18,8 @@ module App
     # @return [String] PDF bytes
     def render
       @pdf = Paper.open("Pull list, #{@title}", Time.iso8601(@at), JSON.generate([@title, @lines, @shop_name]))
-      @pdf.text @shop_name, size: 9, color: Paper::PALE unless @shop_name.empty?
-      @pdf.text "Pull list: #{@title}", size: 18, style: :bold
-      @pdf.text "Job #{@job_id}, #{@at[0, 10]}. On the bench before the first screw is turned.", size: 9,
-        color: Paper::PALE
+      Paper.head(@pdf, @shop_name, "Pull list: #{@title}",
+        "Job #{@job_id}, #{@at[0, 10]}. On the bench before the first screw is turned.")
       @lines.group_by { |line| line["group"] }.each { |group, lines| section(group, lines) }
       Paper.finish(@pdf)
     end

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "pdf/reader"
 require "tmpdir"
 
 RSpec.describe App::ShelfApi, :api do

@@ -1,13 +1,12 @@
 import { useState } from "react";
-import styled from "styled-components";
 import type { InnerLine, Job, Measure } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
 import { Button } from "../../kit/Button";
-import { Choice } from "../../kit/Choice";
 import { EntryField } from "../../kit/EntryField";
 import { Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
 import { useEntries } from "../useEntries";
+import { CompareLine } from "./CompareLine";
 
 interface Props {
   job: Job;
@@ -15,21 +14,11 @@ interface Props {
   isOpen: boolean;
 }
 
-const Line = styled.li`
-  display: grid;
-  gap: 0.6rem;
-  padding: 1rem 0;
-  border-top: 1px solid ${(p) => p.theme.line};
-`;
-
-const ASKS = {
+const WORDED = {
   differs: "What differs",
   resolved: "How it was resolved",
   maker: "Who decided it, and what was measured",
-} as const;
-
-const isAsked = (value: string | undefined): value is keyof typeof ASKS =>
-  value !== undefined && value in ASKS;
+};
 
 /** What the kit brings beside what came out, before anything is built. */
 export function InnerPanel({ job, measure, isOpen }: Props) {
@@ -57,7 +46,6 @@ export function InnerPanel({ job, measure, isOpen }: Props) {
 
 function InnerRow({ job, line, isOpen }: { job: Job; line: InnerLine; isOpen: boolean }) {
   const { add } = useEntries(job, "measure");
-  const [asks, setAsks] = useState<string>();
   const options = [
     { id: "same", label: "The same" },
     ...(line.kept ? [{ id: "kept", label: line.kept }] : []),
@@ -65,41 +53,18 @@ function InnerRow({ job, line, isOpen }: { job: Job; line: InnerLine; isOpen: bo
     { id: "resolved", label: "Differed, resolved" },
     ...(line.maker ? [{ id: "maker", label: "Another maker\u2019s, and it matches" }] : []),
   ];
-  const choose = (value: string) => {
-    if (!isAsked(value)) add("inner", { row: line.id, value });
-    setAsks(isAsked(value) ? value : undefined);
-  };
   return (
-    <Line>
-      <div>
-        <Row $gap={1}>
-          <h3>{line.label}</h3>
-          {line.value === "differs" ? <Mark kind="stop">not the right part</Mark> : null}
-        </Row>
-        <Quiet>{`${line.compare}.`}</Quiet>
-        {line.note ? <p>{line.note}</p> : null}
-      </div>
-      {isOpen ? (
-        <Choice
-          label={`${line.label}: new against old`}
-          isLabelHidden
-          options={options}
-          value={asks ?? line.value}
-          onChange={choose}
-        />
-      ) : (
-        <p>{options.find((each) => each.id === line.value)?.label ?? "not compared"}</p>
-      )}
-      {isAsked(asks) ? (
-        <EntryField
-          label={ASKS[asks]}
-          value=""
-          onFinish={(note) => {
-            if (note.trim()) add("inner", { row: line.id, value: asks, note });
-            setAsks(undefined);
-          }}
-        />
-      ) : null}
+    <CompareLine
+      label={line.label}
+      compare={`${line.compare}.`}
+      note={line.note}
+      mark={line.value === "differs" ? <Mark kind="stop">not the right part</Mark> : null}
+      options={options}
+      worded={WORDED}
+      value={line.value}
+      isOpen={isOpen}
+      onAnswer={(value, note) => add("inner", { row: line.id, value, ...(note ? { note } : {}) })}
+    >
       {line.figures.length > 0 ? (
         <details open={line.figures.some((figure) => figure.old_mm !== undefined)}>
           <summary>Measured, old and new</summary>
@@ -108,7 +73,7 @@ function InnerRow({ job, line, isOpen }: { job: Job; line: InnerLine; isOpen: bo
           ))}
         </details>
       ) : null}
-    </Line>
+    </CompareLine>
   );
 }
 
