@@ -112,6 +112,7 @@ class JobInMemory
   # The class on the cap.
   # @param fluid [String, nil] another one: the cap says so
   def choose_fluid(fluid = nil)
+    return if state.route && !state.route.handles_fluid?
     marked = state.ask.intake.value("fluid_marked")
     fluid ||= Sandbag::Tables.find("fluids", marked) ? marked : SAFE.fetch("fluid_marked")
     read_on_cap(fluid) unless marked == fluid

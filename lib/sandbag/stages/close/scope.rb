@@ -54,7 +54,7 @@ module Sandbag
       def holds?(condition, row)
         case condition
         when "fluid_left" then @route&.handles_fluid? == false
-        when "fluid_in" then @job.stages.key?("choose")
+        when "fluid_in" then @job.stages.key?("choose") && (@route.nil? || @route.handles_fluid?)
         when "fluid_moved" then @job.stages.key?("bleed")
         when "opened" then @job.ask.opened?
         when "estimated" then !fit.nil? && fit.torques.estimates.any?

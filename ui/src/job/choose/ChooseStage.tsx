@@ -21,9 +21,9 @@ import { MatrixPanel } from "./MatrixPanel";
 import { PullListPanel } from "./PullListPanel";
 import { QuantityPanel } from "./QuantityPanel";
 
-const Bench = styled.div`
+const Bench = styled.div<{ $isList: boolean }>`
   display: grid;
-  grid-template-columns: minmax(0, 1.45fr) minmax(20rem, 1fr);
+  grid-template-columns: ${(p) => (p.$isList ? "minmax(0, 1fr)" : "minmax(0, 1.45fr) minmax(20rem, 1fr)")};
   gap: 1.5rem;
   align-items: start;
   @media (max-width: 68rem) {
@@ -48,19 +48,17 @@ export function ChooseStage({ job, view: choose, isOpen }: StageProps<"choose">)
           {choose.clash ? <ClashPanel job={job} clash={choose.clash} isOpen={isOpen} /> : null}
           <FarEndPanel job={job} choose={choose} isOpen={isOpen} />
           {choose.size_first ? <JobSizer job={job} choose={choose} isOpen={isOpen} /> : null}
-          <Bench>
-            <Column>
-              {handlesFluid ? <FluidPanel job={job} choose={choose} supplies={data} isOpen={isOpen} /> : null}
-              <HosesPanel job={job} choose={choose} isOpen={isOpen} />
-              <KitPanels job={job} choose={choose} supplies={data} isOpen={isOpen} />
-              {handlesFluid ? (
-                <>
-                  <FluidCheckPanel job={job} choose={choose} check={data.check} isOpen={isOpen} />
-                  <QuantityPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
-                </>
-              ) : null}
-              <MatrixPanel family={data.check.family} materials={data.materials} />
-            </Column>
+          <Bench $isList={!handlesFluid}>
+            {handlesFluid ? (
+              <Column>
+                <FluidPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
+                <HosesPanel job={job} choose={choose} isOpen={isOpen} />
+                <KitPanels job={job} choose={choose} supplies={data} isOpen={isOpen} />
+                <FluidCheckPanel job={job} choose={choose} check={data.check} isOpen={isOpen} />
+                <QuantityPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
+                <MatrixPanel family={data.check.family} materials={data.materials} />
+              </Column>
+            ) : null}
             <PullListPanel job={job} choose={choose} supplies={data} isOpen={isOpen} />
           </Bench>
           {choose.size_first || !handlesFluid ? null : (
