@@ -34,7 +34,9 @@ RSpec.describe Sandbag::Job::Route do
           job = worked(template, route.id)
           expect(job.state.close.signed?).to be true
           expect(job.state.stages.values.map(&:done?)).to all(be true)
-          expect(job.entries.map(&:stage)).to include(*job.state.stages.keys)
+          # a clutch's own mechanism needs nothing that is known beforehand
+          idle = job.state.choose.pull_list.lines.none?(&:needed) ? ["choose"] : []
+          expect(job.entries.map(&:stage)).to include(*(job.state.stages.keys - idle))
           expect(job.state.strip.tray.cells.empty?).to eq route.part.nil?
           expect(job.state.build.reckoning.leftovers).to be_empty
           expect(job.state.fit.put_back.reckoning.leftovers).to be_empty
