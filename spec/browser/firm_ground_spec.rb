@@ -79,6 +79,7 @@ RSpec.describe "Firm ground", :browser do
     add_entry("measure", "by_eye", {reason: "no micrometer that size"})
     session.refresh
     expect(session).to have_css("[role=status]", text: /\AReuse\z/)
+    compare_inside
     session.click_link "Go on to Build"
     build_by_keys("caliper_sliding")
     finish_build

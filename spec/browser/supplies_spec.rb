@@ -37,21 +37,21 @@ RSpec.describe "What a job takes", :browser do
     open_page "/shelf"
     session.find("label", text: /Single parts/).click
     session.click_button "Add: Single part"
-    session.fill_in "Name", with: "Split pins, 2 mm\n"
+    session.fill_in "Name", with: "Spring clips, 6 mm pin\n"
     session.find("button", text: "not chosen yet").click
     session.find("[role=option]", text: "Split pin or spring clip", exact_text: true).click
     session.fill_in "Supplier (if known)", with: "North Counter\n"
     session.fill_in "Price", with: "0.20\n"
     session.fill_in "How many", with: "10\n"
     session.click_button "Put it on the shelf"
-    expect(session).to have_content("Split pins, 2 mm")
+    expect(session).to have_content("Spring clips, 6 mm pin")
     expect(short).not_to include "Split pin or spring clip"
 
     open_page "/jobs/walk/choose"
     tick "Split pin or spring clip"
     expect(session.find("[role=checkbox][aria-label='Split pin or spring clip']"))
-      .to have_content("On the bench: Split pins, 2 mm")
-    pins = -> { api("/shelf")["items"].find { |item| item["name"] == "Split pins, 2 mm" } }
+      .to have_content("On the bench: Spring clips, 6 mm pin")
+    pins = -> { api("/shelf")["items"].find { |item| item["name"] == "Spring clips, 6 mm pin" } }
     until_api { pins.call["free"] == 9 }
     session.find("[role=checkbox][aria-label='Split pin or spring clip']").click
     until_api { pins.call["free"] == 10 }
