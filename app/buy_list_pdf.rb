@@ -20,8 +20,9 @@ module App
       Paper.head(@pdf, @shop_name, "Buy list: #{@title}", "Job #{@job_id}, #{@at[0, 10]}. Take the old parts along.")
       @pdf.move_down 12
       @pdf.text "Nothing is short.", size: 12 if @rows.empty?
-      @rows.group_by { |row| row["supplier"] || UNNAMED }.sort_by { |name, _| (name == UNNAMED) ? "~" : name }
-        .each { |supplier, rows| section(supplier, rows) }
+      named, unnamed = @rows.partition { |row| row["supplier"] }
+      named.group_by { |row| row["supplier"] }.sort.each { |supplier, rows| section(supplier, rows) }
+      section(UNNAMED, unnamed) if unnamed.any?
       Paper.finish(@pdf)
     end
 

@@ -140,10 +140,7 @@ RSpec.describe "Side roads at the bench", :browser do
 
     it "does not finish over a check that failed, and says which lubricants these seals do not bear" do
       apart("packmule-rear", "mineral")
-      stage_now("measure")["inspection"].each do |look|
-        enter("measure", "finding", {check: look["id"], value: look["values"].keys.first})
-      end
-      enter("measure", "by_eye", {reason: "no gauge on hand"})
+      looked_over_by_eye
       stage_now("measure")["inner"].each { |line| enter("measure", "inner", {row: line["id"], value: "same"}) }
       stage_now("build")["checks"].select { |check| check["before"] }
         .each { |check| enter("build", "check", {check: check["id"], pass: true}) }

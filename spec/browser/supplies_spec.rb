@@ -70,10 +70,7 @@ RSpec.describe "What a job takes", :browser do
 
   it "takes a kit with another piston no further than the bench it is laid on" do
     apart("scree-front", "dot4")
-    stage_now("measure")["inspection"].each do |look|
-      enter("measure", "finding", {check: look["id"], value: look["values"].keys.first})
-    end
-    enter("measure", "by_eye", {reason: "no gauge on hand"})
+    looked_over_by_eye
     open_page "/jobs/walk/measure"
     expect(session).to have_no_link("Go on to Build")
     session.find("summary", text: "Measured, old and new").click

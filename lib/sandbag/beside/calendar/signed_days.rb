@@ -44,7 +44,7 @@ module Sandbag
         route&.part == "master" && state.stages["build"]&.done?
       end
 
-      # It was brought to the bench, and none of it was left over.
+      # Diaphragm and lid gasket were brought to the bench for this job.
       def self.new_lid_rubber?(state)
         state.choose.pulled.any? { |entry| entry.data["line"] == "lid_rubber" }
       end

@@ -65,7 +65,7 @@ module Sandbag
 
       # @return [Array<Hash>] hoses that go on new and whose length is only the trade's default; none once work began
       def unmeasured_hoses
-        return [] if job.ledger.begun || job.journal.of("strip").of("step").any?
+        return [] if work_begun?
         new_hoses.select { |line| sheet.values(line)["length"].source == Circuit::Source::DEFAULT }
       end
 
@@ -258,10 +258,12 @@ module Sandbag
       # Something came off, was opened, or moved before anybody was asked for it. What was brought and taken back again
       # is asked for.
       def started_without?(line)
-        brought = job.journal.entries.any? do |entry|
-          entry.stage == id && entry.kind == "pulled" && entry.data["line"] == line.id
-        end
-        !brought && (job.journal.of("strip").of("step").any? || job.ledger.begun)
+        work_begun? && !job.journal.ever(id, "pulled", "line").include?(line.id)
+      end
+
+      # Something came off, was opened, or moved.
+      def work_begun?
+        job.journal.of("strip").of("step").any? || !job.ledger.begun.nil?
       end
 
       # Fluid for the first point; the rest may come while the work goes on.

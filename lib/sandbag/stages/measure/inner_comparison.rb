@@ -15,13 +15,7 @@ module Sandbag
       # @attr row [Hash] of inner_comparisons.yml; unit [Cylinder::OnBench]; compare [String]; found [Hash, nil] value
       #   and note; figures [Hash{String => Hash}] figure => old and new, mm
       Line = Struct.new(:row, :unit, :compare, :found, :figures, keyword_init: true) do
-        def id
-          unit.named(row["id"])
-        end
-
-        def label
-          unit.tagged(row["label"])
-        end
+        include OfUnit
 
         # @return [Array<String>] figures that differ by more than they may
         def apart

@@ -13,13 +13,7 @@ module Sandbag
       #   nil]
       Look =
         Struct.new(:row, :unit, :value, keyword_init: true) do
-          def id
-            unit.named(row["id"])
-          end
-
-          def label
-            unit.tagged(row["label"])
-          end
+          include OfUnit
 
           def rule
             value && row["values"][value]["rule"]
