@@ -107,7 +107,8 @@ module App
       kind, use, training = store.machines.nature(circuit[:machine_id])
       {lubricant: shop.lubricant, machine_kind: kind, machine_use: use,
        fluid_months: Sandbag::Fluid::ChangeDue.most_months(shop.fluid_months, use), schools: shop.schools,
-       training: training, two_controls: store.circuits.two_controls?(circuit), people: shop.people}
+       training: training, two_controls: store.circuits.two_controls?(circuit),
+       others: Sandbag::Job::OtherCircuits.new(store.circuits.others(circuit)), people: shop.people}
     end
 
     def fresh_state(store, circuit, journal, stands)

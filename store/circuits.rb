@@ -20,10 +20,30 @@ module Store
 
     # @return [Hash, nil] the circuit of another control on the same far end
     def other_control(id)
-      joined_to = @circuits.where(id: id).get(:joined_to)
-      row = joined_to ? @circuits.first(id: joined_to) : @circuits.first(joined_to: id)
+      row = @circuits.first(id: other_control_id(id))
       row && read(row)
     end
+
+    # @param row [Hash] of a circuit
+    # @return [Array<Hash>] name, kind, abs as it was entered and fluid_due_on of the machine's other circuits, in the
+    #   order they were added; without those that share its far end, and those that are damaged
+    def others(row)
+      shared = [row[:id], other_control_id(row[:id])].compact
+      sheet = Sequel[:circuits][:sheet]
+      @circuits
+        .where(machine_id: row[:machine_id])
+        .exclude(id: shared)
+        .where(Sequel.function(:json_valid, sheet) => 1)
+        .left_join(:dues, circuit_id: :id, kind: "fluid")
+        .order(Sequel[:circuits][:rowid])
+        .select(Sequel[:circuits][:name], Circuits.kind(sheet).as(:kind), ENTERED_ABS.as(:abs),
+          Sequel[:dues][:due_on].as(:fluid_due_on))
+        .all
+    end
+    ENTERED_ABS = Sequel.lit("(SELECT json_extract(part.value, '$.values.abs.value') " \
+      "FROM json_each(circuits.sheet, '$.parts') AS part " \
+      "WHERE json_extract(part.value, '$.part') = 'vehicle' LIMIT 1)")
+    private_constant :ENTERED_ABS
 
     def find(id)
       read(@circuits.first(id: id) || raise(Missing.new("circuit", id)))
@@ -70,6 +90,10 @@ module Store
     end
 
     private
+
+    def other_control_id(id)
+      @circuits.where(id: id).get(:joined_to) || @circuits.where(joined_to: id).get(:id)
+    end
 
     def read(row)
       row.merge(sheet: Document.load(row[:sheet]))

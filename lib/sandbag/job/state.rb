@@ -9,7 +9,7 @@ module Sandbag
       USUAL_STAGES = %w[ask choose bleed feel close].freeze
 
       attr_reader :journal, :fitted, :lubricant, :machine_kind, :machine_use, :fluid_months, :schools,
-        :last_good, :counted, :training, :two_controls, :people
+        :last_good, :counted, :training, :two_controls, :others, :people
 
       # @param journal [Journal]
       # @param fitted [Circuit::Sheet] the circuit as the machine's record has it
@@ -22,11 +22,12 @@ module Sandbag
       # @param last_good [Hash, nil] at, and fit of the lever when the circuit was last signed off, see Feel::Baseline
       # @param training [Boolean] the machine is made up, or kept to learn on
       # @param two_controls [Boolean] another control works on the same far end
+      # @param others [OtherCircuits] of the same machine
       # @param people [People] of the shop
       # @param counted [Bleed::Count, nil] strokes of the same job one entry ago
       def initialize(journal, fitted, lubricant: Fluid::Lubricants::USUAL, machine_kind: nil, machine_use: nil,
-        fluid_months: nil, schools: {}, last_good: nil, training: false, two_controls: false, people: People.new,
-        counted: nil)
+        fluid_months: nil, schools: {}, last_good: nil, training: false, two_controls: false,
+        others: OtherCircuits.new, people: People.new, counted: nil)
         @journal = journal
         @fitted = fitted
         @lubricant = lubricant
@@ -37,6 +38,7 @@ module Sandbag
         @last_good = last_good
         @training = training
         @two_controls = two_controls
+        @others = others
         @people = people
         @counted = counted
         @built = {}
@@ -45,7 +47,7 @@ module Sandbag
 
       # What it is folded on besides its journal and its circuit.
       STANDING =
-        %i[lubricant machine_kind machine_use fluid_months schools last_good training two_controls people].freeze
+        %i[lubricant machine_kind machine_use fluid_months schools last_good training two_controls others people].freeze
 
       # @return [Hash] each of STANDING
       def standing

@@ -43,7 +43,8 @@ module Sandbag
           "never_abs?" => Array,
           "values?" => Hash,
           "warns?" => Hash,
-          "counts?" => Hash
+          "counts?" => Hash,
+          "found?" => Hash
         }) { |row| Circuit::Kind.unknown(row) },
         "setup_figures" => Tables::Schema.new({
           "of" => String,

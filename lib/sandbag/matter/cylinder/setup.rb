@@ -31,7 +31,18 @@ module Sandbag
       # @return [Array<Hash>] rows of setup.yml that concern this circuit; one for each hose where it is of hoses
       attr_reader :rows
 
-      # @param answers [Hash{String => Hash}] as entered
+      # What was found under Ask answers a row, until it is answered itself.
+      # @param entered [Hash{String => Hash}] row id => data; findings [Hash{String => Array<String>}] finding => values
+      # @return [Hash{String => Hash}] row id => data
+      def self.answers(entered, findings)
+        found = Tables.rows("setup").filter_map do |row|
+          answer = (row["found"] || {}).flat_map { |id, values| values.values_at(*findings[id]) }.compact.first
+          answer && [row["id"], {"value" => answer}]
+        end
+        found.to_h.merge(entered)
+      end
+
+      # @param answers [Hash{String => Hash}] row id => data
       # @return [Hash{String => Integer}] part => how many there are, where an answer says so
       def self.counts(answers)
         answers

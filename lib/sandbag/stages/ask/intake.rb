@@ -6,12 +6,14 @@ module Sandbag
     class Intake
       # @param answers [Hash{String => String}] question => value as the mechanic entered it
       # @param sheet [Circuit::Sheet]; machine_kind [String, nil] of machine_kinds.yml, where it is known
-      # @param today [Date, nil] the day of the job's newest entry
-      def initialize(answers, sheet, machine_kind = nil, today: nil)
+      # @param today [Date, nil] the day of the job's newest entry; others [Job::OtherCircuits] of the same machine
+      def initialize(answers, sheet, machine_kind = nil, today: nil, others: Job::OtherCircuits.new)
         @answers = answers.freeze
         @ages = RecordedAge.new(sheet, today)
         @sheet = sheet
         @machine_kind = machine_kind
+        @today = today
+        @others = others
         @questions = concerning_this_circuit.freeze
         @unanswered = @questions.select { |row| row["stops"] && value(row["id"]).nil? }.freeze
         freeze
@@ -40,13 +42,14 @@ module Sandbag
       #   contradict one another it is taken as fitted.
       def abs
         return if @sheet.clutch?
-        contradicted? ? "fitted" : @answers.fetch("abs") { @sheet.value("vehicle", "abs") }
+        return "fitted" if contradicted?
+        value("abs") || @sheet.value("vehicle", "abs")
       end
 
       # The mechanic and the machine's record say different things about ABS.
       def contradicted?
         row = Tables.find("intake", "abs")
-        said = [@answers["abs"], recorded(row)] - [nil, "unknown"]
+        said = [@answers["abs"], on_this_circuit(row)] - [nil, "unknown"]
         !@sheet.clutch? && said.uniq.size > 1
       end
 
@@ -60,9 +63,9 @@ module Sandbag
         read("offers")
       end
 
-      # @return [Array<String>] answers that the days in the machine's record contradict
+      # @return [Array<String>] answers that the machine's record contradicts, by its days or by its other circuits
       def against_record
-        questions.filter_map { |row| @ages.against(row, @answers[row["id"]]) }
+        questions.filter_map { |row| @ages.against(row, @answers[row["id"]]) || against_others(row) }
       end
 
       # @return [Hash, nil] label of what was asked for, and the routes that are it
@@ -125,8 +128,11 @@ module Sandbag
       end
 
       def recorded(row)
-        return derived(row["derived"]) if row["derived"]
         return @ages.answer(row) if row["dated"]
+        on_this_circuit(row) || (derived(row["derived"]) if row["derived"])
+      end
+
+      def on_this_circuit(row)
         return unless row["record"]
         part, field = row["record"].split(".")
         entry = @sheet.values(@sheet.parts_of(part).first).fetch(field)
@@ -135,8 +141,22 @@ module Sandbag
 
       def derived(what)
         case what
-        when "sole_brake" then @sheet.kind.sole? ? "yes" : nil
+        when "sole_brake" then sole_brake
+        when "abs_elsewhere" then @others.abs? ? "fitted" : nil
+        when "other_brake" then (@today && @others.due(@today).any?) ? "due" : nil
         end
+      end
+
+      def sole_brake
+        return "no" if @others.brakes.any?
+        @sheet.kind.sole? ? "yes" : nil
+      end
+
+      # @return [String, nil] that the machine's record has a brake which the answer says is not there
+      def against_others(row)
+        return unless row["one_brake"] && row["one_brake"] == @answers[row["id"]] && @others.brakes.any?
+        "#{row["ask"]} The record has another brake on this machine: " \
+          "#{@others.brakes.map(&:name).join(", ")}. Correct the one that is wrong."
       end
     end
   end

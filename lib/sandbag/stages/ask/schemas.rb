@@ -54,6 +54,7 @@ module Sandbag
           "offers?" => Hash,
           "record?" => String,
           "derived?" => String,
+          "one_brake?" => String,
           "dated?" => String,
           "years?" => Hash,
           "values" => Hash
@@ -101,6 +102,9 @@ module Sandbag
       # What this room asks of other rooms' tables.
       ALSO = {
         "constructions" => ->(row) { Tables.unknown("intake", row["steps"].filter_map { |step| step["needs"] }) },
+        "setup" => ->(row) do
+          (row["found"] || {}).filter_map { |id, answers| Conditions.unknown({id => answers.keys}) }.first
+        end,
         "feel_tests" => ->(row) do
           finding, value = row["road"].values_at("finding", "value")
           finding && Conditions.unknown({finding => [value]})
@@ -132,7 +136,8 @@ module Sandbag
 
       # @return [String, nil] what is wrong with a question of the intake
       def self.intake(row)
-        odd = [row["finds"], row["asks_for"], row["offers"], row["years"]].compact.flat_map(&:keys) - row["values"].keys
+        read = row.values_at("finds", "asks_for", "offers", "years").compact.flat_map(&:keys) + [*row["one_brake"]]
+        odd = read - row["values"].keys
         return "reads unknown answer #{odd.join(", ")}" if odd.any?
         (row["finds"] || {}).values.filter_map { |finding, value| Conditions.unknown({finding => [value]}) }.first ||
           Tables.unknown("routes", (row["asks_for"] || {}).values.flatten) ||

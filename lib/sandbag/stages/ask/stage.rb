@@ -7,7 +7,7 @@ module Sandbag
       def initialize(job)
         super
         answers = entries.of("intake").to_h { |entry| entry.data.values_at("question", "value") }
-        @intake = Intake.new(answers, job.fitted, job.machine_kind, today: today)
+        @intake = Intake.new(answers, job.fitted, job.machine_kind, today: today, others: job.others)
         @sheet = AnsweredSheet.of(job.fitted, @intake)
         @places = Circuit::Places.of(@sheet)
         @fluid = FluidSaid.new(job.fitted, @intake, job.journal.of("choose").said("fluid").to_h)

@@ -49,7 +49,12 @@ module Sandbag
       # @return [Cylinder::Work] what the job takes apart: the units as they are, whatever goes on in their place
       def work
         @work ||= Cylinder::Work.new(@chosen.stripped, @ask.route, switch: @ask.switch?, at: @ask.where.at,
-          counts: Cylinder::Setup.counts(job.journal.of("strip").by("setup", "item")))
+          counts: Cylinder::Setup.counts(set_up))
+      end
+
+      # @return [Hash{String => Hash}] row of setup.yml => what was answered, or found under Ask
+      def set_up
+        Cylinder::Setup.answers(job.journal.of("strip").by("setup", "item"), @ask.entered.to_h)
       end
 
       # @return [Array<Circuit::Place>] joints this job opens, from the master outwards
