@@ -40,7 +40,7 @@ module Sandbag
         plain = numbers(sheet, sheet.parts_of("lever").first)
         Hydraulics::Lever.new(finger_to_pivot_mm: plain["finger_to_pivot"], push_offset_mm: plain["push_offset"],
           free_play_mm: plain["free_play"], gap_to_grip_mm: plain["gap_to_grip"], safe_gap_mm: plain["safe_gap"],
-          efficiency: plain["efficiency"])
+          efficiency: plain["efficiency"], share: plain.fetch("bar_share", 100) / 100.0)
       end
 
       def self.master(sheet)

@@ -4,16 +4,16 @@ module Sandbag
   module Hydraulics
     # Bar lever or pedal. The finger point is the middle of the two fingers that pull (the pad of the foot on a pedal).
     # `gap_to_grip_mm` is free travel at the finger from rest to the grip (or pedal stop); `safe_gap_mm` of it must
-    # stay.
+    # stay. `share` of the push goes to this cylinder: less than all of it where a balance bar pushes two.
     class Lever
       extend Measures
 
-      measures :finger_to_pivot_mm, :push_offset_mm, :free_play_mm, :gap_to_grip_mm, :safe_gap_mm, :efficiency
+      measures :finger_to_pivot_mm, :push_offset_mm, :free_play_mm, :gap_to_grip_mm, :safe_gap_mm, :efficiency, share: 1.0
 
       # @return [Float] pull distance over push offset (docs/physics.md 1)
       attr_reader :ratio
 
-      # @return [Float] η R: N at the piston for each N at the finger (docs/physics.md 1)
+      # @return [Float] η R and the share of a balance bar: N at the piston for each N at the finger (docs/physics.md 1)
       attr_reader :gain
 
       # @return [Float] mm of travel that may be used before the safe gap is reached
@@ -35,7 +35,7 @@ module Sandbag
 
       def settle
         @ratio = finger_to_pivot_mm / push_offset_mm
-        @gain = efficiency * ratio
+        @gain = efficiency * ratio * share
       end
     end
   end

@@ -13,7 +13,12 @@ module Sandbag
       # @param clamp_area_mm2 [Float] ΣA_c
       # @return [Float] MPa
       def pressure_mpa(deceleration_m_s2, clamp_area_mm2)
-        deceleration_m_s2 * mass_kg * wheel_radius_m / (2 * friction * disc_radius_m * drive_ratio * clamp_area_mm2)
+        deceleration_m_s2 * mass_kg / brake_n_mpa(clamp_area_mm2)
+      end
+
+      # @return [Float] N at the road for each MPa
+      def brake_n_mpa(clamp_area_mm2)
+        2 * friction * disc_radius_m * drive_ratio * clamp_area_mm2 / wheel_radius_m
       end
     end
   end
