@@ -7,6 +7,19 @@ module App
       json 200, circuit_view(store.circuits.find(id))
     end
 
+    get "/:id/balance" do |id|
+      asked = query_for("readBalance")
+      json 200, balanced(id).to_h(asked["front_percent"])
+    end
+
+    put "/:id/balance" do |id|
+      percent = body_for("writeBalance")["front_percent"]
+      json 200, store.transaction {
+        balanced(id).write(percent, circuit_record)
+        balanced(id).to_h(nil)
+      }
+    end
+
     get "/:id/levers" do |id|
       store.circuits.find(id)
       json 200, LeverFile.new(store).history(id).to_h
@@ -67,6 +80,10 @@ module App
     end
 
     helpers do
+      def balanced(id)
+        BalancedCircuits.new(store, store.circuits.find(id))
+      end
+
       # @return [Hash{String => Array}] see Stale
       def changed_fields(row, changes)
         changes.to_h do |change|

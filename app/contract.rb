@@ -82,6 +82,7 @@ module App
     def value(type, text)
       case type
       when "integer" then text.match?(/\A\d{1,9}\z/) ? text.to_i : text
+      when "number" then text.match?(/\A\d{1,9}(\.\d{1,9})?\z/) ? text.to_f : text
       when "boolean" then {"true" => true, "false" => false}.fetch(text, text)
       else text
       end

@@ -36,14 +36,10 @@ module Store
         .where(Sequel.function(:json_valid, sheet) => 1)
         .left_join(:dues, circuit_id: :id, kind: "fluid")
         .order(Sequel[:circuits][:rowid])
-        .select(Sequel[:circuits][:name], Circuits.kind(sheet).as(:kind), ENTERED_ABS.as(:abs),
+        .select(Sequel[:circuits][:name], Circuits.kind(sheet).as(:kind), entered_abs.as(:abs),
           Sequel[:dues][:due_on].as(:fluid_due_on))
         .all
     end
-    ENTERED_ABS = Sequel.lit("(SELECT json_extract(part.value, '$.values.abs.value') " \
-      "FROM json_each(circuits.sheet, '$.parts') AS part " \
-      "WHERE json_extract(part.value, '$.part') = 'vehicle' LIMIT 1)")
-    private_constant :ENTERED_ABS
 
     def find(id)
       read(@circuits.first(id: id) || raise(Missing.new("circuit", id)))
@@ -90,6 +86,13 @@ module Store
     end
 
     private
+
+    # In the vehicle of a circuit's sheet.
+    def entered_abs
+      Sequel.lit("(SELECT json_extract(part.value, '$.values.abs.value') " \
+        "FROM json_each(circuits.sheet, '$.parts') AS part " \
+        "WHERE json_extract(part.value, '$.part') = 'vehicle' LIMIT 1)")
+    end
 
     def other_control_id(id)
       @circuits.where(id: id).get(:joined_to) || @circuits.where(joined_to: id).get(:id)

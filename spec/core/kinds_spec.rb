@@ -11,6 +11,8 @@ RSpec.describe "Kinds of machine" do
 
   of_kind = {
     "kart_rear" => {setup: %w[pedal_side], fit: %w[rod_clear second_link pedal_travel], feel: %w[full_pedal]},
+    "kart_bar_front" => {setup: %w[pedal_side balance_bar],
+                         fit: %w[rod_clear second_link pedal_travel bar_free bar_square], feel: %w[full_pedal]},
     "snow_jackshaft" => {setup: %w[hood thawed], fit: %w[warm_grips hot_hose]},
     "bike_front" => {setup: %w[lever_side bar_things], fit: %w[carbon_bar motor_cut],
                      feel: %w[block_squeeze bar_gap lean]},

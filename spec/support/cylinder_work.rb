@@ -5,7 +5,10 @@ module CylinderWork
   # The first answer to a row of the set-up, which is the good one; a figure where figures answer it.
   # @return [Array(String, Hash)] kind of entry and its data
   def self.answered(row)
-    return ["figure", {"figure" => "tip", "value" => 3}] if row["figures"]
+    if row["figures"]
+      first = Sandbag::Tables.rows("setup_figures").find { |figure| figure["of"] == row["id"] }
+      return ["figure", {"figure" => first["id"], "value" => 3}]
+    end
     ["setup", {"item" => row["id"], "value" => row["values"]&.keys&.first}.compact]
   end
 

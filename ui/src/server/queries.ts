@@ -198,6 +198,19 @@ const computed = <Answer>(what: string, body: unknown, ask: () => Promise<Answer
     retry: false,
   });
 
+/** Both circuits of one pedal, with the bar at a share of the push to the front, or where the record has it. */
+export const balanceQuery = (id: string, frontPercent: number | undefined) =>
+  queryOptions({
+    queryKey: ["circuit", id, "balance", frontPercent ?? "recorded"],
+    queryFn: () =>
+      answer(
+        client.GET("/circuits/{id}/balance", {
+          params: { path: { id }, query: frontPercent === undefined ? {} : { front_percent: frontPercent } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+
 export const sizingQuery = (body: SizingRequest) =>
   computed("sizings", body, () => answer(client.POST("/compute/sizings", { body })) as Promise<Sizing>);
 

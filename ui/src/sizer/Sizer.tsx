@@ -8,6 +8,7 @@ import { Button } from "../kit/Button";
 import { Panel, Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { useArrived } from "../kit/useArrived";
+import { BalancePanel } from "./BalancePanel";
 import type { FarEndSize } from "./candidates";
 import { Exports } from "./Exports";
 import { PickedCylinders } from "./PickedCylinders";
@@ -50,61 +51,64 @@ export function Sizer({ start, circuitId, jobId, onTake, onTakeSizes, taken }: P
   const isThere = useArrived(data);
   const refusedOwn = sizing.own[Number(refused?.pointer.match(/^candidates\/(\d+)/)?.[1])];
   return (
-    <Panel>
-      <h2>Effort against travel</h2>
-      {error ? (
-        <Notice tone="warn" live>
-          <Row>
-            <span>{error.message}</span>
-            {refusedOwn?.key ? (
-              <Button onPress={() => sizing.forget(refusedOwn.key ?? "")}>Leave it out</Button>
-            ) : null}
-          </Row>
-        </Notice>
-      ) : null}
-      {isThere && data ? (
-        <>
-          <Quiet>
-            At the {data.why}: {units.say("pressure", data.pressure_mpa, 2)}. The box is what is wanted;
-            defaults are not a specification.
-          </Quiet>
-          <TargetFields key={JSON.stringify(start.sheet)} sizing={sizing} />
-          <Choice
-            label="Cylinders beside the fitted one"
-            isLabelHidden
-            options={[
-              { id: "usual", label: "The usual ones" },
-              { id: "all", label: "Every usual bore and offset" },
-              { id: "none", label: "Only mine" },
-            ]}
-            value={sizing.request.cylinders}
-            onChange={(id) => sizing.setCylinders(id as "usual" | "all" | "none")}
-          />
-          <SideBySide>
-            <SizingPlot ref={plot} sizing={data} picked={sizing.picked} onPick={sizing.pick} />
-            <Picked>
-              <PickedCylinders
-                sizing={sizing}
-                data={data}
-                onTake={onTake}
-                onTakeSizes={onTakeSizes}
-                taken={taken}
-              />
-            </Picked>
-          </SideBySide>
-          <WhatIf sizing={sizing} />
-          <SizingTable
-            rows={data.rows}
-            picked={sizing.picked}
-            own={sizing.own}
-            onPick={sizing.pick}
-            onForget={sizing.forget}
-          />
-          <Exports sizing={sizing} plot={plot} circuitId={circuitId} jobId={jobId} />
-        </>
-      ) : (
-        <Quiet>Working it out…</Quiet>
-      )}
-    </Panel>
+    <>
+      <BalancePanel circuitId={circuitId} />
+      <Panel>
+        <h2>Effort against travel</h2>
+        {error ? (
+          <Notice tone="warn" live>
+            <Row>
+              <span>{error.message}</span>
+              {refusedOwn?.key ? (
+                <Button onPress={() => sizing.forget(refusedOwn.key ?? "")}>Leave it out</Button>
+              ) : null}
+            </Row>
+          </Notice>
+        ) : null}
+        {isThere && data ? (
+          <>
+            <Quiet>
+              At the {data.why}: {units.say("pressure", data.pressure_mpa, 2)}. The box is what is wanted;
+              defaults are not a specification.
+            </Quiet>
+            <TargetFields key={JSON.stringify(start.sheet)} sizing={sizing} />
+            <Choice
+              label="Cylinders beside the fitted one"
+              isLabelHidden
+              options={[
+                { id: "usual", label: "The usual ones" },
+                { id: "all", label: "Every usual bore and offset" },
+                { id: "none", label: "Only mine" },
+              ]}
+              value={sizing.request.cylinders}
+              onChange={(id) => sizing.setCylinders(id as "usual" | "all" | "none")}
+            />
+            <SideBySide>
+              <SizingPlot ref={plot} sizing={data} picked={sizing.picked} onPick={sizing.pick} />
+              <Picked>
+                <PickedCylinders
+                  sizing={sizing}
+                  data={data}
+                  onTake={onTake}
+                  onTakeSizes={onTakeSizes}
+                  taken={taken}
+                />
+              </Picked>
+            </SideBySide>
+            <WhatIf sizing={sizing} />
+            <SizingTable
+              rows={data.rows}
+              picked={sizing.picked}
+              own={sizing.own}
+              onPick={sizing.pick}
+              onForget={sizing.forget}
+            />
+            <Exports sizing={sizing} plot={plot} circuitId={circuitId} jobId={jobId} />
+          </>
+        ) : (
+          <Quiet>Working it out…</Quiet>
+        )}
+      </Panel>
+    </>
   );
 }

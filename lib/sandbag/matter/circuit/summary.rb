@@ -33,6 +33,7 @@ module Sandbag
           pockets: pockets,
           questions: NearMiss.questions(@sheet),
           odd: @sheet.kind.odd_bore(@sheet.value("master", "bore")),
+          balance_bar: (true if @sheet.kind.has?("balance_bar")),
           reference: {
             force_n: reference_n,
             pressure_mpa: @circuit.pressure_mpa(reference_n),

@@ -5,10 +5,12 @@ module Sandbag
     # What is written down of a unit before it moves, so that it goes back as it was (docs/trade.md 3.1).
     class SetupFigures
       # @param given [Hash{String => Float}] id of setup_figures.yml => figure, as entered
-      # @param parts [Array<String>] plain ids of what comes out
-      def initialize(given, parts)
+      # @param parts [Array<String>] plain ids of what comes out; sheet [Circuit::Sheet, nil] nil has none
+      def initialize(given, parts, sheet = nil)
         @given = given
-        @rows = Tables.rows("setup_figures").select { |row| row["takes"].nil? || row["takes"].intersect?(parts) }.freeze
+        @rows = Tables.rows("setup_figures").select do |row|
+          sheet&.suits?(Tables.find("setup", row["of"])) && (row["takes"].nil? || row["takes"].intersect?(parts))
+        end.freeze
         freeze
       end
 

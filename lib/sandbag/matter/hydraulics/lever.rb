@@ -8,7 +8,8 @@ module Sandbag
     class Lever
       extend Measures
 
-      measures :finger_to_pivot_mm, :push_offset_mm, :free_play_mm, :gap_to_grip_mm, :safe_gap_mm, :efficiency, share: 1.0
+      measures :finger_to_pivot_mm, :push_offset_mm, :free_play_mm, :gap_to_grip_mm, :safe_gap_mm, :efficiency,
+        share: 1.0
 
       # @return [Float] pull distance over push offset (docs/physics.md 1)
       attr_reader :ratio

@@ -15,7 +15,7 @@ module Sandbag
         super
         @work = job.choose.work
         figures = entries.of("figure").to_h { |entry| entry.data.values_at("figure", "value") }
-        @figures = Cylinder::SetupFigures.new(figures, work.parts.map(&:plain))
+        @figures = Cylinder::SetupFigures.new(figures, work.parts.map(&:plain), job.sheet)
         @setup = Cylinder::Setup.new(job.choose.set_up, job.sheet, figures: @figures,
           units: work.units.map(&:part), ever: answered_once, hoses: job.choose.old_hoses,
           strips: work.any?, begun: entries.of("step").any? || job.journal.of("bleed").any?,
