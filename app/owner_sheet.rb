@@ -4,12 +4,6 @@ module App
   # A page for the owner in plain words: what was done, what will feel different, what to watch, when to come back, and
   # the first ride (docs/trade.md 9.2).
   class OwnerSheet
-    FIRST_RIDE = [
-      "Slow, on clear dry ground, nobody behind you. Try the brake or clutch first while the machine is still pushed.",
-      "Stop at once, and do not ride on, if the lever or pedal comes closer than before, goes soft, drags, or " \
-        "anything is wet."
-    ].freeze
-
     # @param head [Hash] of the job; ask, feel, close [Hash] what the stages show; length [Hash] unit and factor of
     #   the shop; all by string keys
     def initialize(head, ask, feel, close, shop_name, length)
@@ -47,7 +41,7 @@ module App
         ["What will feel different", felt],
         ["What to watch", watched],
         ["When to come back", again],
-        ["The first ride", FIRST_RIDE]
+        ["The first ride", lines("ride")]
       ].reject { |_, lines| lines.empty? }
     end
 
@@ -95,8 +89,14 @@ module App
       level = @close["level"]
       [
         level && "The fluid level: #{level["says"]} A level that falls means worn pads, or a leak.",
-        "Any wetness at the lever, along the hose, or at the wheel. Brake fluid takes paint off: rinse it with water."
+        *lines("watch")
       ].compact
+    end
+
+    # Jobs that were signed before are told what holds for any fluid.
+    def lines(section)
+      kind = Sandbag::Circuit::Kind.find(@head["circuit"]["kind"])
+      @close.dig("owner", section) || Sandbag::Close::OwnerLines.of(section, kind, nil)
     end
 
     def again

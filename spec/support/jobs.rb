@@ -28,11 +28,13 @@ class JobInMemory
   end
 
   # @param careful [Boolean] answers what can stop the job, and protects the machine, before any work is entered
-  # @param machine_kind [String, nil] of machine_kinds.yml; nil asks what is asked of any
+  # @param machine_kind [String, nil] of machine_kinds.yml; nil asks what is asked of any; machine_use [String, nil] of
+  #   machine_uses.yml
   # @param entries [Array<Sandbag::Job::Entry>] it begins with
-  def initialize(fitted, careful: true, machine_kind: nil, entries: [])
+  def initialize(fitted, careful: true, machine_kind: nil, machine_use: nil, entries: [])
     @fitted = fitted
     @machine_kind = machine_kind
+    @machine_use = machine_use
     @entries = entries
     @careful = careful
   end
@@ -64,7 +66,7 @@ class JobInMemory
 
   def state
     @state ||= Sandbag::Job::State.new(Sandbag::Job::Journal.new(entries), fitted,
-      machine_kind: @machine_kind)
+      machine_kind: @machine_kind, machine_use: @machine_use)
   end
 
   def headline

@@ -101,7 +101,12 @@ module Sandbag
 
       # Its fluid is changed at least once a year.
       def hard_use?
-        Tables.find("machine_uses", machine_use)&.fetch("hard", false) || false
+        used?("hard")
+      end
+
+      # Somebody else depends on it: a second person checks before release.
+      def second_person_use?
+        used?("second")
       end
 
       def signed?
@@ -140,6 +145,13 @@ module Sandbag
         return on_hold_said if on_hold?
         return "another workshop: #{stop}" if stop
         stages.fetch(current).waits_for
+      end
+
+      private
+
+      # @param column [String] of machine_uses.yml
+      def used?(column)
+        Tables.find("machine_uses", machine_use)&.fetch(column, false) || false
       end
     end
   end

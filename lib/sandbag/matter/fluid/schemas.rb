@@ -38,7 +38,8 @@ module Sandbag
         }),
         "machine_uses" => Tables::Schema.new({
           "label" => String,
-          "hard?" => [TrueClass, FalseClass]
+          "hard?" => [TrueClass, FalseClass],
+          "second?" => [TrueClass, FalseClass]
         }),
         "seals" => Tables::Schema.new({
           "label" => String,

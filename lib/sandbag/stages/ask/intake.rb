@@ -65,7 +65,9 @@ module Sandbag
 
       # @return [Array<String>] answers that the machine's record contradicts, by its days or by its other circuits
       def against_record
-        questions.filter_map { |row| @ages.against(row, @answers[row["id"]]) || against_others(row) }
+        questions.filter_map do |row|
+          @ages.against(row, @answers[row["id"]]) || against_others(row) || against_control(row)
+        end
       end
 
       # @return [Hash, nil] label of what was asked for, and the routes that are it
@@ -150,6 +152,14 @@ module Sandbag
       def sole_brake
         return "no" if @others.brakes.any?
         @sheet.kind.sole? ? "yes" : nil
+      end
+
+      # @return [String, nil] that the record has another control on this circuit
+      def against_control(row)
+        limb = row.dig("limbs", @answers[row["id"]])
+        return if limb.nil? || limb == @sheet.kind.control["limb"]
+        "#{row["ask"]} The record has a #{@sheet.kind.control["noun"]}, you say " \
+          "“#{Wording.inside(row["values"][@answers[row["id"]]])}”. Correct the one that is wrong."
       end
 
       # @return [String, nil] that the machine's record has a brake which the answer says is not there

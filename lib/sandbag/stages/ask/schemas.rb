@@ -55,6 +55,7 @@ module Sandbag
           "record?" => String,
           "derived?" => String,
           "one_brake?" => String,
+          "limbs?" => Hash,
           "dated?" => String,
           "years?" => Hash,
           "values" => Hash

@@ -84,9 +84,10 @@ module Sandbag
         "Likely #{names} (#{(proposal[:share] * 100).round} %)."
       end
 
-      # The only brake, or somebody's first job of the kind: a second person checks before release.
+      # The only brake, somebody's first job of the kind, or a machine that others depend on: a second person checks
+      # before release.
       def second_person?
-        intake.value("sole_brake") == "yes" || intake.value("at_ease") == "no"
+        intake.value("sole_brake") == "yes" || intake.value("at_ease") == "no" || job.second_person_use?
       end
 
       # @return [Array<String>] see Minutes

@@ -19,6 +19,12 @@ module Sandbag
           "days?" => Integer,
           "times?" => Integer
         }) { |row| Circuit::Kind.unknown(row) },
+        "owner_lines" => Tables::Schema.new({
+          "section" => String,
+          **Circuit::SUITS,
+          "families?" => Array,
+          "text" => String
+        }) { |row| Schemas.owner_line(row) },
         "gate_places" => Tables::Schema.new({
           "label" => String
         }),
@@ -30,6 +36,7 @@ module Sandbag
           "settled" => String,
           "must?" => Array,
           "may?" => Array,
+          "machines?" => Array,
           "if?" => String,
           "may_if?" => String,
           "touches?" => String,
@@ -50,6 +57,15 @@ module Sandbag
         "routes" => ->(row) { Tables.unknown("gates", [*row["tests"], *row["gates"]]) }
       }.freeze
 
+      # @return [String, nil] what is wrong with a line of the owner's sheet
+      def self.owner_line(row)
+        return "is in section #{row["section"]}; known are #{OwnerLines::SECTIONS.join(", ")}" unless
+          OwnerLines::SECTIONS.include?(row["section"])
+        odd = [*row["families"]] - Fluid::FAMILIES
+        return "is for unknown #{odd.join(", ")}" if odd.any?
+        Circuit::Kind.unknown(row)
+      end
+
       # @return [String, nil] what is wrong with a release gate
       def self.gate(row)
         odd = [row["if"], row["may_if"]].compact - Scope::CONDITIONS
@@ -57,6 +73,7 @@ module Sandbag
         return "touches #{row["touches"]}; known are #{Scope::TOUCHES.join(", ")}" if
           row["touches"] && !Scope::TOUCHES.include?(row["touches"])
         Circuit::Kind.unknown("needs" => [*row["must"], *row["may"]]) ||
+          Tables.unknown("machine_kinds", row["machines"] || []) ||
           Tables.unknown("gate_places", [row["place"]]) || Tables.unknown("feel_tests", row.fetch("test", [])) ||
           Tables.unknown("cautions", [row["caution"]].compact)
       end

@@ -27,6 +27,7 @@ module Sandbag
       # @return [Boolean] the job has it, touched or not
       def here?(row)
         return false unless @route.nil? || @route.gate?(row["id"])
+        return false if row["machines"] && !row["machines"].include?(@job.machine_kind)
         return false if row["if"] && !holds?(row["if"], row)
         must, may = row.values_at("must", "may")
         return true if must ? @kind.has?(*must) : may.nil?

@@ -15,6 +15,7 @@ module Sandbag
         signature = @close.signature
         {
           done: Done.new(@close.job).to_a,
+          owner: owner,
           cures: cures,
           places: places,
           gates: @close.gates.map { |gate| gate_view(gate) },
@@ -33,6 +34,14 @@ module Sandbag
       end
 
       private
+
+      # Lines of the owner's sheet, by section.
+      def owner
+        job = @close.job
+        OwnerLines::SECTIONS.to_h do |section|
+          [section.to_sym, OwnerLines.of(section, job.sheet.kind, job.choose.family)]
+        end
+      end
 
       # Flags that this job was to cure: what has to be true before each is gone.
       def cures

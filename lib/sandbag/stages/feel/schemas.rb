@@ -10,6 +10,7 @@ module Sandbag
           "how" => String,
           **Circuit::SUITS,
           "two_controls?" => [TrueClass, FalseClass],
+          "rubber_pair?" => TrueClass,
           "answers" => Hash,
           "good" => Array,
           "limit" => String,

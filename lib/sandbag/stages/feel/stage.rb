@@ -180,7 +180,7 @@ module Sandbag
       # @return [Tests] what was tried besides
       def tests
         @tests ||= Tests.new(@fresh, job.sheet.kind, proven: -> { passed? && held? }, fitted: method(:fitted?),
-          two_controls: job.two_controls)
+          two_controls: job.two_controls, rubber_pair: rubber_pair?)
       end
 
       def done?
@@ -247,6 +247,11 @@ module Sandbag
 
       def fitted?(proof)
         job.stages["fit"]&.covers?(proof) || false
+      end
+
+      def rubber_pair?
+        lines = job.sheet.far_ends.map { |part| job.sheet.part(part["from"]) }.uniq
+        lines.count { |line| job.sheet.values(line)["kind"].value == "rubber" } > 1
       end
 
       def hold_entry

@@ -8,11 +8,13 @@ module Sandbag
       # @param taken [Job::Entries] since fluid last moved; kind [Circuit::Kind]
       # @param proven [#call] whether the lever is passed and held: before, nothing is ridden
       # @param fitted [#call] given a proof, whether Fit of this job has to do with it: it is not tried here again
-      # @param two_controls [Boolean] another control works on the same far end
-      def initialize(taken, kind, proven: -> { true }, fitted: ->(_) { false }, two_controls: false)
+      # @param two_controls [Boolean] another control works on the same far end; rubber_pair [Boolean] two hoses or more
+      #   can be clamped, each with a caliper at its end
+      def initialize(taken, kind, proven: -> { true }, fitted: ->(_) { false }, two_controls: false, rubber_pair: false)
         @proven = proven
         rows = Tables.rows("feel_tests").select do |row|
-          (kind.suits?(row) || (two_controls && row["two_controls"])) && !(row["proof"] && fitted.call(row["proof"]))
+          (kind.suits?(row) || (two_controls && row["two_controls"])) && (rubber_pair || !row["rubber_pair"]) &&
+            !(row["proof"] && fitted.call(row["proof"]))
         end
         @amounts = rows.to_h { |row| [row["id"], row["amount"]] }.compact
         @tried = taken.by("test", "test")

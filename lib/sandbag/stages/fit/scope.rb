@@ -7,9 +7,11 @@ module Sandbag
       attr_reader :sheet, :moves
 
       # @param sheet [Circuit::Sheet]; route [Job::Route, nil]
-      def initialize(sheet, route)
+      # @param switch [Boolean] a switch sits on the cylinder
+      def initialize(sheet, route, switch: true)
         @sheet = sheet
         @moves = route ? route.moves : []
+        @switch = switch
         freeze
       end
 
@@ -24,7 +26,7 @@ module Sandbag
 
       # The circuit has it, whatever the job moves.
       def here?(row)
-        sheet.suits?(row)
+        sheet.suits?(row) && (@switch || !row["needs"]&.include?("switch"))
       end
 
       private

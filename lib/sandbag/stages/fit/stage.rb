@@ -13,7 +13,7 @@ module Sandbag
       def initialize(job)
         super
         route = job.route
-        @scope = Scope.new(job.sheet, route)
+        @scope = Scope.new(job.sheet, route, switch: job.ask.switch?)
         @put_back = Cylinder::PutBack.new(entries, job.strip, job.strip.done_steps.select(&:fits?),
           fresh: job.measure.fresh_parts, counted_apart: %w[crush_washer olive hose_insert])
         bled_at = bleeds? ? job.bleed.last_disturbed.to_i : nil
