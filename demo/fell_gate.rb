@@ -36,7 +36,7 @@ module Demo
 
     def add_machine(machine)
       @store.machines.add(id: machine["id"], name: machine["name"], kind: machine["kind"], note: machine["note"],
-        training: 1)
+        used_for: machine.fetch("use", "daily"), training: 1)
       machine["circuits"].each do |circuit|
         parts =
           circuit["parts"].map do |part|

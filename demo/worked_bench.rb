@@ -52,7 +52,10 @@ module Demo
     def set_up(_)
       laid_out(true) if state.choose.fluid
       state.strip.setup.missing.each do |row|
-        next @add.call("strip", "figure", {"figure" => "tip", "value" => 2.8}) if row["figures"]
+        if row["figures"]
+          first = Sandbag::Tables.rows("setup_figures").find { |figure| figure["of"] == row["id"] }
+          next @add.call("strip", "figure", {"figure" => first["id"], "value" => 2.8})
+        end
         @add.call("strip", "setup", {"item" => row["id"], "value" => row["values"]&.keys&.first}.compact)
       end
     end

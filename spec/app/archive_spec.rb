@@ -50,7 +50,7 @@ RSpec.describe "Archives", :api do
     first = exported
     expect(JSON.parse(first)["jobs"].sum { |job| job["photos"].size }).to eq 1
     move_to(elsewhere)
-    expect(import(first)["added"]).to include("machines" => 6, "jobs" => JSON.parse(first)["jobs"].size)
+    expect(import(first)["added"]).to include("machines" => 7, "jobs" => JSON.parse(first)["jobs"].size)
     expect(exported).to eq first
   end
 

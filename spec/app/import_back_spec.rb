@@ -28,7 +28,7 @@ RSpec.describe "An archive that was imported", :api do
   it "is taken back whole, and nothing of it is left in any table, list or memory" do
     expect(ask(:get, "/archive/imports")["items"]).to match [a_hash_including("id" => @import, "machines" => 6,
       "resting" => [])]
-    expect(ask(:get, "/machines")["items"].size).to eq 7
+    expect(ask(:get, "/machines")["items"].size).to eq 8
     ask(:get, "/shelf")
     expect(back).to include("machines" => 6)
     expect(dump).to eq @before
@@ -61,7 +61,7 @@ RSpec.describe "An archive that was imported", :api do
       act[self]
       expect([last_response.status, resting]).to match [be_between(200, 201), include(said)]
       expect(pointers(back)).to eq ["id"]
-      expect(ask(:get, "/machines")["items"].size).to eq 7
+      expect(ask(:get, "/machines")["items"].size).to eq 8
     end
   end
 

@@ -3,12 +3,12 @@ import { useState } from "react";
 import { answer, client } from "../server/client";
 import { balanceQuery, circuitQuery } from "../server/queries";
 import { useUnits } from "../server/useUnits";
-import { BalanceBarDrawing } from "../drawings/BalanceBarDrawing";
 import { Button } from "../kit/Button";
 import { EntryField } from "../kit/EntryField";
 import { figure } from "../kit/format";
 import { Panel, Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
+import { BarAndSides } from "./BarAndSides";
 import { PairTable } from "./PairTable";
 import { barSaid, lostSaid } from "./balanceSaid";
 
@@ -68,7 +68,7 @@ function Bar({ circuitId }: { circuitId: string }) {
           <Quiet>
             {`Wanted: ${figure(data.wanted.deceleration_m_s2, 1)} m/s², ${figure(data.wanted.front_percent, 0)} % of it by the front, from the target of each circuit. Defaults are not a specification.`}
           </Quiet>
-          {data.now ? <BalanceBarDrawing balance={data} point={data.now} /> : null}
+          {data.now ? <BarAndSides balance={data} point={data.now} /> : null}
           <strong>{barSaid(data)}</strong>
           <Row $gap={1}>
             <EntryField
@@ -89,7 +89,7 @@ function Bar({ circuitId }: { circuitId: string }) {
           </Row>
           {data.now ? (
             <Quiet>
-              {`Pedal travel ${units.say("length", data.now.travel_mm, 1)} of ${units.say("length", data.now.available_travel_mm, 0)}. ${lostSaid(data, (mm) => units.say("length", mm, 0))}`}
+              {`Pedal ${figure(data.now.force_n, 0)} N, travel ${units.say("length", data.now.travel_mm, 1)} of ${units.say("length", data.now.available_travel_mm, 0)}. ${lostSaid(data, (mm) => units.say("length", mm, 0))}`}
             </Quiet>
           ) : (
             <Notice tone="warn">No foot gives that deceleration with the bar there.</Notice>

@@ -5,6 +5,7 @@ import { Button } from "../kit/Button";
 import { figure, size } from "../kit/format";
 import { Mark } from "../kit/Mark";
 import { Table } from "../kit/Table";
+import { turnsSaid } from "./balanceSaid";
 
 const FEW = 6;
 
@@ -34,7 +35,8 @@ export function PairTable({ pairs }: { pairs: Balance["pairs"] }) {
               <td>{figure(pair.force_n, 0)}</td>
               <td>{units.bare("length", pair.travel_mm, 1)}</td>
               <td className="words">
-                {pair.fitted ? <Mark kind="quiet">fitted now</Mark> : null} {pair.rejected.join("; ")}
+                {pair.fitted ? <Mark kind="quiet">fitted now</Mark> : null}{" "}
+                {pair.rejected.join("; ") || turnsSaid(pair.turns)}
               </td>
             </tr>
           ))}
