@@ -117,7 +117,7 @@ RSpec.describe "Archives", :api do
         ->(all) { all["machines"][0]["circuits"][0]["sheet"]["kind"] = "anchor" }],
       "with a sheet of a newer Sandbag" => ["machines/0/circuits/0/sheet",
         ->(all) { all["machines"][0]["circuits"][0]["sheet"]["v"] = 99 }],
-      "with two machines of one id" => ["machines/6", ->(all) { all["machines"] << all["machines"][0] }],
+      "with two machines of one id" => ["machines/7", ->(all) { all["machines"] << all["machines"][0] }],
       "with a job on no circuit" => ["jobs/0", ->(all) { all["jobs"][0]["circuit_id"] = "nowhere" }],
       "with a signed job whose record is gone" => ["jobs/0/record", ->(all) { all["jobs"][0].delete("record") }],
       "with a record that no page could show" => ["jobs/0/record",

@@ -26,18 +26,18 @@ RSpec.describe "An archive that was imported", :api do
   def resting = ask(:get, "/archive/imports")["items"].first["resting"]
 
   it "is taken back whole, and nothing of it is left in any table, list or memory" do
-    expect(ask(:get, "/archive/imports")["items"]).to match [a_hash_including("id" => @import, "machines" => 6,
+    expect(ask(:get, "/archive/imports")["items"]).to match [a_hash_including("id" => @import, "machines" => 7,
       "resting" => [])]
     expect(ask(:get, "/machines")["items"].size).to eq 8
     ask(:get, "/shelf")
-    expect(back).to include("machines" => 6)
+    expect(back).to include("machines" => 7)
     expect(dump).to eq @before
     expect(ask(:get, "/machines")["items"].map { |machine| machine["id"] }).to eq ["m-own"]
     expect(ask(:get, "/shelf")["items"]).to eq []
     expect([ask(:get, "/archive/imports")["items"], ask(:get, "/levers")["items"]]).to eq [[], []]
     back
     expect(last_response.status).to eq 404
-    expect(ask(:post, "/archive", raw: @text.dup)["added"]["machines"]).to eq 6
+    expect(ask(:post, "/archive", raw: @text.dup)["added"]["machines"]).to eq 7
   end
 
   {

@@ -123,4 +123,9 @@ class LedHand
   def slow_in = lever(1.0, @drive["seconds"])
   def slow_out = lever(0, @drive["seconds"])
   alias_method :in_fluid_out, :slow_out
+
+  def slow_stroke
+    slow_in
+    slow_out
+  end
 end

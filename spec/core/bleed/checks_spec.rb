@@ -23,10 +23,10 @@ RSpec.describe Sandbag::Bleed::Checks do
   end
 
   it "have the pads out on bicycles, with the caliper off, and where the shop holds with it" do
-    expect(asked(bleeding(bicycle_plain).last)).to include "pads_out"
-    expect(asked(bleeding(twin_disc_plain, method: "caliper_in_hand").last)).to include "pads_out"
-    expect(asked(bleeding(twin_disc_plain, schools: {"pads" => "pads_out"}).last)).to include "pads_out"
-    expect(asked(bleeding(clutch_plain, schools: {"pads" => "pads_out"}).last)).not_to include "pads_out"
+    expect(asked(bleeding(bicycle_plain).last)).to include "block_in"
+    expect(asked(bleeding(twin_disc_plain, method: "caliper_in_hand").last)).to include "block_in"
+    expect(asked(bleeding(twin_disc_plain, schools: {"pads" => "pads_out"}).last)).to include "block_in"
+    expect(asked(bleeding(clutch_plain, schools: {"pads" => "pads_out"}).last)).not_to include "block_in"
   end
 
   it "hold the fluid until each has a good answer, dirt in the reservoir first of all" do

@@ -36,28 +36,29 @@ RSpec.describe Sandbag::Bleed::Stage, "led" do
     expect(card(job)[:id]).to start_with "check."
   end
 
-  it "leads a one-way valve: screw it in, open, one light press; in and out; close" do
+  it "leads a one-way valve: screw it in, open, one light press; slow strokes, a refill with it open; close" do
     job = ready("kart_rear", "check_valve")
     %w[screw_in open_flow first_press].each do |step|
       expect(card(job)).to include(id: "beat.#{step}", kind: "step")
       beat(job, step)
     end
-    beat(job, "slow_in")
-    expect(job.state.bleed.count.total_strokes).to eq 0
-    beat(job, "slow_out")
-    expect([job.state.bleed.count.total_strokes, job.state.bleed.count.cycle.turn]).to eq [1, "slow_in"]
+    beat(job, "slow_stroke")
+    expect([job.state.bleed.count.total_strokes, job.state.bleed.count.cycle.turn]).to eq [1, "slow_stroke"]
     expect(job.view("bleed")[:loose]).to include "judge it when all is closed"
-    expect(problems { beat(job, "open_flow") }.first.accepted).to eq "in first"
+    expect(problems { beat(job, "open_flow") }.first.accepted).to eq "slow stroke first"
+    job.add("bleed", "topped_up")
+    expect(job.view("bleed").dig(:cycle, :open)).to be true
+    expect(refusal_at { beat(job, "shut_refill") }).to eq ["data/beat"]
   end
 
   it "shuts the nipple for a refill, and opens it again" do
-    job = ready("kart_rear", "check_valve")
-    beat(job, "screw_in", "open_flow", "first_press", "slow_in", "slow_out")
+    job = ready("road_front_single", "jar_open")
+    beat(job, "open_flow", "first_press", "slow_in", "in_fluid_out")
     expect(problems { job.add("bleed", "topped_up") }.first.message).to include "the nipple is open"
     beat(job, "shut_refill")
     job.add("bleed", "topped_up")
     expect(job.state.bleed.count.cycle.turn).to eq "open_again"
-    beat(job, "open_again", "slow_in", "slow_out")
+    beat(job, "open_again", "slow_in", "in_fluid_out")
     expect(job.state.bleed.count.total_strokes).to eq 2
   end
 
@@ -85,7 +86,7 @@ RSpec.describe Sandbag::Bleed::Stage, "led" do
 
   it "hears what goes wrong, counts the bubbles again, and offers the rest that froth wants" do
     job = ready("kart_rear", "check_valve")
-    beat(job, "screw_in", "open_flow", "first_press", "slow_in", "slow_out")
+    beat(job, "screw_in", "open_flow", "first_press", "slow_stroke")
     job.add("bleed", "slip", {"slip" => "pumped_fast"})
     expect(job.state.bleed.count.current.clean_strokes).to eq 0
     expect(job.view("bleed").dig(:method, :wait)).to eq "aerated_fluid"

@@ -44,6 +44,29 @@ RSpec.describe Sandbag::Choose::KitMatch do
     expect(match(kit(bore: "5/8"), bore: 15.87).verdict).to eq "fits"
   end
 
+  it "takes a kit of certain years and one side only for a lever of that year and side" do
+    bicycle = ->(**values) {
+      found = values.reduce(sheet(bicycle_plain)) do |now, (field, value)|
+        now.set("master", field.to_s, value, "measured")
+      end
+      Sandbag::Cylinder::OnBench.all(found, Sandbag::Job::Route.find("reseal_mc"), []).first
+    }
+    said = ->(fields, **values) {
+      thing = stock_of(move("k", "added", {"kind" => "kit", "name" => "Kit", "count" => 1,
+        "fields" => kit_fields(bore: 10).merge(fields)})).of("kit").first
+      described_class.new(thing, bicycle[**values]).reasons.select { |reason| %w[year side].include?(reason.id) }
+        .map { |reason| [reason.id, reason.does] }
+    }
+    years = {"from_year" => 2021, "to_year" => 2024}
+    expect(said[{}]).to eq []
+    expect(said[years]).to eq [%w[year ask]]
+    expect([2020, 2021, 2024, 2025].map { |year| said[years, year: year] })
+      .to eq [[%w[year no]], [], [], [%w[year no]]]
+    expect([said[{"from_year" => 2021}, year: 2020], said[{"to_year" => 2021}, year: 2020]]).to eq [[%w[year no]], []]
+    expect(said[{"side" => "left"}]).to eq [%w[side ask]]
+    expect([said[{"side" => "left"}, side: "left"], said[{"side" => "left"}, side: "right"]]).to eq [[], [%w[side no]]]
+  end
+
   # every pair, both ways round
   [
     [11, 11.11, 11],

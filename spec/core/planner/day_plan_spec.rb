@@ -25,6 +25,14 @@ RSpec.describe Sandbag::Planner::DayPlan do
     expect(found).to be_exact
   end
 
+  it "keeps a promise that can be kept where there are too many jobs to try every order" do
+    promised = work("promised", [180, 10], [10, 0], promised: 205)
+    others = (1..14).map { |number| work("other #{number}", [35, 5], [8, 10], [7, 0]) }
+    found = plan([*others, promised])
+    expect(found).not_to be_exact
+    expect(found.late).to eq []
+  end
+
   it "keeps a promise before it finishes more, and says which it cannot keep" do
     promised = work("promised", [50], promised: 60)
     found = plan([work("a", [30]), work("b", [30]), promised], minutes: 90)

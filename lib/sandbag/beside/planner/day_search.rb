@@ -54,11 +54,13 @@ module Sandbag
 
       private
 
-      # Whatever can start soonest, by a rule among equals, until nothing fits any more.
+      # Whatever can start soonest, by a rule among equals, until nothing fits any more. What would break a promise that
+      # can still be kept comes after what would not.
       def dispatch(state, rule)
         while state
           take(state)
-          state = candidates(state, rule).lazy.filter_map { |index| state.laid(index) }.first
+          following = candidates(state, rule).lazy.filter_map { |index| state.laid(index) }
+          state = following.find { |each| late(each) <= late(state) } || following.first
         end
       end
 
@@ -109,19 +111,23 @@ module Sandbag
       # No plan that goes on from here can be better than this.
       def best_possible(state)
         open = state.open
-        late = @promised.count { |index| DaySearch.late?(@works[index], soonest_finish(state, index)) }
         left = state.free.sum { |free| [@day.minutes - [free, state.last].max, 0].max }
         tails = open.map { |index| @works[index].tails[state.done[index]] }
         able = tails.each_index.filter_map { |at| tails[at] if soonest_finish(state, open[at]) <= @day.minutes }
-        DayPlan::Score.new(late, open.size - DaySearch.fitting(able, left), [tails.sum - left, 0].max,
+        DayPlan::Score.new(late(state), open.size - DaySearch.fitting(able, left), [tails.sum - left, 0].max,
           state.slots.map(&:finish).max || 0, state.changes)
+      end
+
+      # @return [Integer] promises that cannot be kept from here
+      def late(state)
+        @promised.count { |index| DaySearch.late?(@works[index], soonest_finish(state, index)) }
       end
 
       # @return [Integer] when a work is done at the soonest, or was
       def soonest_finish(state, index)
         work, place = @works[index], state.done[index]
         return state.last_finish(work) if place == work.pieces.size
-        [state.ready[index], state.last].max + work.heads[place]
+        [state.ready[index], state.last, state.free.min].max + work.heads[place]
       end
     end
   end

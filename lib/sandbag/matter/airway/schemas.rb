@@ -35,6 +35,7 @@ module Sandbag
           "before?" => Array,
           "beats" => Array,
           "after?" => Array,
+          "refills_open?" => TrueClass,
           "slips?" => Array,
           "fittings?" => Array,
           "checks" => Array,

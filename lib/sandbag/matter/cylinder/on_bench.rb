@@ -24,9 +24,10 @@ module Sandbag
       # @attr part [String] kind of part of the circuit; at [String, nil] id of the far end, where its parts carry its
       #   name; label [String] that name; apart [Boolean] it comes apart; sizes [Array<Float>] of its pistons or its
       #   bore, each once, the largest first, mm; pistons [Integer] how many; nipples [Integer];
-      #   unproven [String, nil] why its nominal size is not proven; default_size [Boolean] nobody has entered a size
+      #   unproven [String, nil] why its nominal size is not proven; default_size [Boolean] nobody has entered a size;
+      #   year [Float, nil] its model year; side [String, nil] left or right, of its lever
       attr_reader :part, :at, :label, :apart, :sizes, :pistons, :nipples, :construction, :family, :spring, :unproven,
-        :piston_wanted, :default_size
+        :piston_wanted, :default_size, :year, :side
 
       # @param holder [Hash] part of the sheet
       def initialize(sheet, holder, apart:, named: false, piston_wanted: false)
@@ -42,6 +43,8 @@ module Sandbag
         @nipples = Circuit::Places.of(sheet).nipples(holder).size
         @family = Tables.find("fluids", sheet.value("fluid", "stamped"))&.fetch("family")
         @spring = spring_of(values)
+        @year = values["year"]&.value
+        @side = values["side"]&.value.then { |side| side unless side == "unknown" }
         size = values[caliper? ? "pistons" : "bore"]
         @default_size = size.source == Circuit::Source::DEFAULT
         @unproven = unproven_reason(sheet, holder)

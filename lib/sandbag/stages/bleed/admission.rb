@@ -23,7 +23,7 @@ module Sandbag
         when "stroke" then admit_stroke
         when "beat" then admit_beat(entry.data["beat"])
         when "run" then admit_run(entry.data)
-        when "topped_up" then refuse_open("refilled")
+        when "topped_up" then refuse_open("refilled") unless @count.cycle.refills_open
         when "method" then admit_method(entry.data["method"])
         when "slip" then admit_slip(entry.data["slip"])
         when "order" then admit_order(entry.data["points"])

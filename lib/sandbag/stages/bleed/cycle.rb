@@ -14,11 +14,11 @@ module Sandbag
       # before, beats, after: ids of bleed_beats.yml in their order, a step that is done several times as often;
       # phase: before, cycle or after; done: those of this phase, oldest first; open [Boolean] the nipple was opened
       # and not shut since; paused [Boolean] it was shut for a refill; begun [Boolean] the steps before were done at
-      # some point
-      attributes :before, :beats, :after, :phase, :done, :open, :paused, :begun
+      # some point; refills_open [Boolean] a valve holds, so that it stays open for a refill
+      attributes :before, :beats, :after, :phase, :done, :open, :paused, :begun, :refills_open
 
       def initialize(beats:, before: [], after: [], phase: nil, done: [], open: false, paused: false,
-        begun: false)
+        begun: false, refills_open: false)
         @before = before
         @beats = beats
         @after = after
@@ -27,13 +27,14 @@ module Sandbag
         @open = open
         @paused = paused
         @begun = begun
+        @refills_open = refills_open
         freeze
       end
 
       # @return [Cycle] of a method, at its first point
       def self.of(method)
         each = %w[before beats after].to_h { |part| [part.to_sym, repeated(method[part] || [])] }
-        new(**each)
+        new(**each, refills_open: method.fetch("refills_open", false))
       end
 
       def self.repeated(ids)
@@ -66,14 +67,19 @@ module Sandbag
         before.any? { |id| opens?(id) } && beats.none? { |id| shuts?(id) }
       end
 
+      # The nipple stays open from go to go, and is shut for a refill.
+      def shut_to_refill?
+        runs_open? && !refills_open
+      end
+
       # @return [Boolean] a step that the method has somewhere
       def has?(beat)
-        (before | beats | after).include?(beat) || (runs_open? && [SHUT_REFILL, OPEN_AGAIN].include?(beat))
+        (before | beats | after).include?(beat) || (shut_to_refill? && [SHUT_REFILL, OPEN_AGAIN].include?(beat))
       end
 
       # In its turn; the first of those after, once something was done; shut for a refill, whenever it is open.
       def in_turn?(beat)
-        beat == turn || starts_after?(beat) || (beat == SHUT_REFILL && runs_open? && open?)
+        beat == turn || starts_after?(beat) || (beat == SHUT_REFILL && shut_to_refill? && open?)
       end
 
       # The last step of what is done again and again.
@@ -142,6 +148,7 @@ module Sandbag
           last: last_step && shown([last_step]),
           led: before.any? || after.any?,
           runs_open: runs_open?,
+          refills_open: (true if refills_open),
           open: open?
         }.compact
       end

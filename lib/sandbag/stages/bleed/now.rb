@@ -70,7 +70,7 @@ module Sandbag
       end
 
       def shut_first
-        beat_card(Cycle::SHUT_REFILL) if count.cycle.open? && count.cycle.runs_open?
+        beat_card(Cycle::SHUT_REFILL) if count.cycle.open? && count.cycle.shut_to_refill?
       end
 
       # @param beat [String, nil] of bleed_beats.yml

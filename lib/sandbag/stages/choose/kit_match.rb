@@ -15,7 +15,7 @@ module Sandbag
       def initialize(kit, cylinder)
         @kit = kit
         @cylinder = cylinder
-        @reasons = [construction, bore, nominal, *materials, spring, piston, other_piston].compact.freeze
+        @reasons = [construction, bore, nominal, *materials, spring, year, side, piston, other_piston].compact.freeze
         freeze
       end
 
@@ -177,6 +177,30 @@ module Sandbag
             "It is the variant without a spring; this cylinder has one."
           end
         )
+      end
+
+      # Only where the kit is for certain years.
+      def year
+        from, to = @kit.fields.values_at("from_year", "to_year")
+        return unless from || to
+        for_years = "It is for model years #{years_said(from, to)}"
+        return ask("year", "#{for_years}; the year of this cylinder is not in the record.") unless @cylinder.year
+        return if @cylinder.year.between?(from || 0, to || Float::INFINITY)
+        no("year", "#{for_years}; this cylinder is of #{@cylinder.year.round}.")
+      end
+
+      def years_said(from, to)
+        return "up to #{to.round}" unless from
+        to ? "#{from.round} to #{to.round}" : "from #{from.round} on"
+      end
+
+      # Only where the kit is for one side.
+      def side
+        wanted = @kit.fields["side"]
+        return if wanted.nil? || wanted == @cylinder.side
+        for_side = "It is for a #{wanted} lever"
+        return ask("side", "#{for_side}; the side of this one is not in the record.") unless @cylinder.side
+        no("side", "#{for_side}; this is the #{@cylinder.side} one.")
       end
 
       def piston

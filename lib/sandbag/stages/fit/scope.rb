@@ -7,11 +7,11 @@ module Sandbag
       attr_reader :sheet, :moves
 
       # @param sheet [Circuit::Sheet]; route [Job::Route, nil]
-      # @param switch [Boolean] a switch sits on the cylinder
+      # @param switch [Boolean] a switch sits on the cylinder; a job on nothing but the switch has one in any case
       def initialize(sheet, route, switch: true)
         @sheet = sheet
         @moves = route ? route.moves : []
-        @switch = switch
+        @switch = switch || moves == %w[switch]
         freeze
       end
 

@@ -93,7 +93,7 @@ export function Beats({ cycle, isByMl, isByBeat, onMode, onBeat }: Props) {
             </Beat>
           </li>
         ))}
-        {cycle.open && cycle.runs_open && cycle.phase === "cycle" && onBeat ? (
+        {cycle.open && cycle.runs_open && !cycle.refills_open && cycle.phase === "cycle" && onBeat ? (
           <li style={{ flex: "1 1 8rem", display: "flex" }}>
             <Beat type="button" onClick={() => onBeat("shut_refill")}>
               <strong>Close the nipple</strong>

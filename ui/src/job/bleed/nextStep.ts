@@ -23,7 +23,8 @@ export function nextStep(bleed: Bleed, isEnough: boolean, isByBeat: boolean): Ne
   if (method.by_ml && cycle.now && !cycle.now.records && cycle.now.id !== OPEN_AGAIN)
     return { does: "beat", beat: cycle.now };
   const isOwnToShut = cycle.open && !cycle.runs_open;
-  if (reservoir.spent && !isOwnToShut) return cycle.open ? { does: "beat", beat: SHUT } : undefined;
+  if (reservoir.spent && !isOwnToShut)
+    return cycle.open && !cycle.refills_open ? { does: "beat", beat: SHUT } : undefined;
   if (cycle.now?.records === "run") return { does: "run", beat: cycle.now };
   const isWhole = !isByBeat && !method.by_ml && cycle.phase === "cycle" && cycle.now?.id !== OPEN_AGAIN;
   if (cycle.now && !isWhole) return { does: "beat", beat: cycle.now };
