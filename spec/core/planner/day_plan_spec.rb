@@ -26,9 +26,12 @@ RSpec.describe Sandbag::Planner::DayPlan do
   end
 
   it "keeps a promise that can be kept where there are too many jobs to try every order" do
-    promised = work("promised", [180, 10], [10, 0], promised: 214)
-    others = (1..14).map { |number| work("other #{number}", [35, 5], [8, 10], [7, 0]) }
-    found = plan([*others, promised])
+    found = plan([
+      work("a", [55, 40], [8], [7, 10]), work("promised", [180], [10, 10], [10], promised: 214),
+      work("b", [35, 5], [8, 10], [7, 10]), work("c", [40, 5], [5, 20], [5, 10]),
+      work("d", [65, 10], [5], [5, 40], family: "mineral"), work("e", [115, 20], [5, 5], [5, 5], family: "mineral"),
+      work("f", [85], [8, 20], [7, 10]), work("g", [5, 10], [5, 40])
+    ])
     expect(found).not_to be_exact
     expect(found.late).to eq []
   end
