@@ -8,6 +8,12 @@ module App
       json 200, {**shop_view(shop), **(damaged.any? ? {damaged: damaged} : {})}
     end
 
+    get "/tool-worth" do
+      since = today << Sandbag::Planner::ToolWorth::MONTHS
+      bled = store.jobs.bled_since(since.iso8601).map { |row| Sandbag::Planner::ToolWorth::Bled.new(**row) }
+      json 200, {since: since.iso8601, **Sandbag::Planner::ToolWorth.new(bled, shop).to_h}
+    end
+
     put "/" do
       body = body_for("changeShop")
       set = Sandbag::Shop.new(body.except("revision"))

@@ -87,6 +87,22 @@ module Store
       row && {"at" => row[:closed_at], "fit" => JSON.parse(row[:fit])}
     end
 
+    # @param day [String] ISO 8601
+    # @return [Array<Hash>] kind of the circuit, method and number of points of each job that was signed since and bled
+    def bled_since(day)
+      bleed = ->(path) {
+        Sequel.case({Sequel.function(:json_valid, :record) =>
+          Sequel.function(:json_extract, :record, "$.stages.bleed.#{path}")}, nil)
+      }
+      points = Sequel.case({Sequel.function(:json_valid, :record) =>
+        Sequel.function(:json_array_length, :record, "$.stages.bleed.points")}, nil)
+      @jobs
+        .where { closed_at >= day }
+        .exclude(bleed["method.id"] => nil)
+        .select(Circuits.kind(:sheet).as(:kind), bleed["method.id"].as(:method), points.as(:points))
+        .all
+    end
+
     # @return [String, nil] id of the newest job that is open on a circuit
     def open_on(circuit_id)
       @jobs.where(circuit_id: circuit_id, closed_at: nil).order(Sequel.desc(:opened_at)).get(:id)

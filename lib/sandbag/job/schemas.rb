@@ -52,6 +52,11 @@ module Sandbag
         })
       }.freeze
 
+      # What this room asks of other rooms' tables.
+      ALSO = {
+        "bleed_methods" => ->(row) { Tables.unknown("prices", [row["pays"]].compact) }
+      }.freeze
+
       # @return [String, nil] what is wrong with a route
       def self.route(row)
         Tables.unknown("step_minutes", row["steps"]) || Tables.unknown("prices", row["things"]) ||

@@ -174,6 +174,13 @@ export const shopQuery = queryOptions({
   staleTime: 60_000,
 });
 
+/** Depends on the shop's rate and prices, and on what was signed: read again whenever it is shown. */
+export const toolWorthQuery = queryOptions({
+  queryKey: ["shop", "tool-worth"],
+  queryFn: () => answer(client.GET("/shop/tool-worth")),
+  staleTime: 0,
+});
+
 export const circuitQuery = (id: string) =>
   queryOptions({
     queryKey: ["circuit", id],

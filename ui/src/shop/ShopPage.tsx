@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answer, client } from "../server/client";
 import { Refused, worded } from "../server/faults";
 import type { Shop, ShopSettings } from "../server/api";
-import { shopQuery } from "../server/queries";
+import { shopQuery, toolWorthQuery } from "../server/queries";
 import { Choice } from "../kit/Choice";
 import { EntryField } from "../kit/EntryField";
 import { size } from "../kit/format";
@@ -15,6 +15,7 @@ import { Schools } from "./Schools";
 import { People } from "./People";
 import { KeptHere } from "./KeptHere";
 import { Prices } from "./Prices";
+import { ToolWorth } from "./ToolWorth";
 
 export function ShopPage() {
   useTitle("Shop");
@@ -63,7 +64,10 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
         }),
       );
     },
-    onSuccess: (set) => queryClient.setQueryData(shopQuery.queryKey, set),
+    onSuccess: (set) => {
+      queryClient.setQueryData(shopQuery.queryKey, set);
+      return queryClient.invalidateQueries({ queryKey: toolWorthQuery.queryKey });
+    },
   });
   const refused = change.error instanceof Refused ? change.error.problem.errors[0] : undefined;
   const errorAt = (pointer: string) => (refused?.pointer.startsWith(pointer) ? worded(refused) : undefined);
@@ -160,6 +164,7 @@ function ShopSettingsForm({ shop }: { shop: Shop }) {
               onFinish={(text) => change.mutate({ limits: { ...shop.limits, [name]: text } })}
             />
           ))}
+          <ToolWorth currency={shop.currency} />
         </Panel>
       </Split>
       <Panel>

@@ -36,6 +36,7 @@ module Sandbag
           "beats" => Array,
           "after?" => Array,
           "refills_open?" => TrueClass,
+          "pays?" => String,
           "slips?" => Array,
           "fittings?" => Array,
           "checks" => Array,
