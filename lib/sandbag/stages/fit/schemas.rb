@@ -11,6 +11,8 @@ module Sandbag
           "does" => String,
           "moves" => Array,
           "when" => String,
+          "renews?" => String,
+          "abs?" => TrueClass,
           "instead?" => Array,
           "trial?" => [TrueClass, FalseClass],
           "last?" => [TrueClass, FalseClass],

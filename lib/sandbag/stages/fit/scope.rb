@@ -11,6 +11,7 @@ module Sandbag
       def initialize(sheet, route, switch: true)
         @sheet = sheet
         @moves = route ? route.moves : []
+        @renews = route ? route.renews : []
         @switch = switch || moves == %w[switch]
         freeze
       end
@@ -32,7 +33,7 @@ module Sandbag
       private
 
       def suits?(row)
-        here?(row) && moves?(*row["moves"])
+        here?(row) && moves?(*row["moves"]) && (row["renews"].nil? || @renews.include?(row["renews"]))
       end
     end
   end
