@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  # /api/knowledge and /api/openapi.json: tables the page words itself by, and the contract itself.
+  # /api/knowledge, /api/lookup and /api/openapi.json: tables the page words itself by, and the contract itself.
   class KnowledgeApi < Base
     get "/knowledge" do
       json 200,
@@ -37,6 +37,13 @@ module App
           red_flags: Sandbag::Tables.rows("red_flags"),
           cautions: Sandbag::Tables.rows("cautions")
         }
+    end
+
+    # What is looked up without a job; the record of a circuit comes first where one is named.
+    get "/lookup" do
+      asked = query_for("lookUp")
+      sheet = asked["circuit"] && CircuitView.sheet(store.circuits.find(asked["circuit"]))
+      json 200, {groups: Sandbag::Lookup::Book.found(asked["find"].to_s, sheet)}
     end
 
     get "/openapi.json" do

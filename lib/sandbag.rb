@@ -15,7 +15,7 @@ module Sandbag
     "matter" => %w[hydraulics bench fluid circuit cylinder airway fastening],
     "job" => %w[job],
     "stages" => STAGES,
-    "beside" => %w[shelf calendar planner shop],
+    "beside" => %w[shelf calendar planner shop lookup],
     "rig" => %w[rig]
   }.freeze
 

@@ -95,7 +95,7 @@ RSpec.describe "Fit", :browser do
   end
 
   it "fits an added hand master beside the foot lever, its hose laid through full lock" do
-    post("/machines/ridgeline/circuits", {id: "spare-rear", name: "Spare rear", template: "road_rear"})
+    post("/machines/scree/circuits", {id: "spare-rear", name: "Spare rear", template: "road_rear"})
     at_fit("spare-rear", "add_mc") do |worked|
       worked.add("choose", "fluid", {"fluid" => "dot4", "stamped" => "dot4"})
       worked.add("choose", "cylinder",

@@ -78,6 +78,8 @@ module AtTheBench
 
   # Starts a job from the Bench on a circuit that has one open already.
   def start_a_second_job(circuit)
+    # the first few machines are shown
+    session.click_button "Show more" if session.has_no_button?("Start a job on #{circuit}", wait: 1)
     session.click_button "Start a job on #{circuit}"
     session.click_button "Start a second one all the same"
     expect(browser_faults).to all(

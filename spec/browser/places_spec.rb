@@ -94,7 +94,7 @@ RSpec.describe "Places on a circuit", :browser do
   end
 
   it "adds a hand master to a foot brake, from the order to both controls and a circuit of its own" do
-    post("/machines/ridgeline/circuits", {id: "spare-rear", name: "Spare rear", template: "road_rear"})
+    post("/machines/scree/circuits", {id: "spare-rear", name: "Spare rear", template: "road_rear"})
     post("/jobs", {id: "walk", circuit_id: "spare-rear"})
     open_page "/jobs/walk/ask"
     answer_stops_by_key
@@ -121,7 +121,7 @@ RSpec.describe "Places on a circuit", :browser do
     expect(session).to have_css("li[aria-label='Both controls tested']")
     release
     expect(job_now).to include("signed" => true)
-    open_page "/machines/ridgeline"
+    open_page "/machines/scree"
     session.find("label", text: "Spare rear, by hand", match: :first).click
     foot_in_drawing = session.find("g[aria-label='Spare rear: Spare rear same far end'], " \
       "g[aria-label='Spare rear same far end']")

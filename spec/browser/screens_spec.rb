@@ -10,7 +10,8 @@ RSpec.describe "Every screen", :browser do
     "choose with a kit" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip",
     "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build",
     "fit" => "/jobs/job-scree-front/fit", "sizer" => "/sizer", "practice" => "/practice",
-    "shop" => "/shop", "bleed" => "/jobs/job-tourer-front/bleed",
+    "shop" => "/shop", "look up" => "/look-up", "found" => "/look-up?find=torque",
+    "bleed" => "/jobs/job-tourer-front/bleed",
     "feel" => "/jobs/job-kart/feel", "feel of a clutch" => "/jobs/job-clutch/feel",
     "close" => "/jobs/job-kart/close",
     "a signed job" => "/jobs/job-bicycle/close", "nothing" => "/nowhere"

@@ -26,7 +26,7 @@ RSpec.describe "What a job takes", :browser do
   end
 
   it "goes from nothing on the shelf to the buy list, to the shelf, to the bench, and back" do
-    post("/machines/ridgeline/circuits", {id: "spare", name: "Spare rear", template: "road_rear"})
+    post("/machines/scree/circuits", {id: "spare", name: "Spare rear", template: "road_rear"})
     started("spare", "renew_mc")
     pick "Fluid that goes in", "DOT 4 glycol" unless session.has_no_content?("Fluid that goes in", wait: 1)
     expect(short).to include("Split pin or spring clip", "Whole cylinder")

@@ -6,6 +6,8 @@ interface Props {
   label: string;
   value: string;
   onChange: (text: string) => void;
+  /** The cursor is in it from the start. */
+  hasCursor?: boolean;
 }
 
 const Frame = styled(AriaSearchField)`
@@ -21,9 +23,9 @@ const Frame = styled(AriaSearchField)`
 `;
 
 /** Words to find something by; the list beneath follows each letter, Escape empties it. */
-export function SearchField({ label, value, onChange }: Props) {
+export function SearchField({ label, value, onChange, hasCursor = false }: Props) {
   return (
-    <Frame value={value} onChange={onChange}>
+    <Frame value={value} onChange={onChange} autoFocus={hasCursor}>
       <Label>{label}</Label>
       <InputBox $words>
         <Input autoComplete="off" />

@@ -68,6 +68,7 @@ export function CircuitSheet({ machineId, circuit, circuits, onShow }: Props) {
           <Row>
             <Button onPress={() => downloadSvg("circuit", drawing.current)}>SVG of the circuit</Button>
             <Link to={`/sizer?circuit=${circuit.id}`}>Open in the Sizer</Link>
+            <Link to={`/look-up?circuit=${circuit.id}`}>Look something up</Link>
           </Row>
         </Panel>
         <LeverHistory circuitId={circuit.id} control={figures.control} />

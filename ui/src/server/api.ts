@@ -30,6 +30,7 @@ export type LeverCurves = Schemas["LeverCurves"];
 export type Explanation = Schemas["Explanation"];
 export type Sizing = Schemas["Sizing"];
 export type Balance = Schemas["Balance"];
+export type Lookup = Schemas["Lookup"];
 export type BalancePoint = Schemas["BalancePoint"];
 export type SizingRow = Schemas["SizingRow"];
 export type Knowledge = Schemas["Knowledge"];

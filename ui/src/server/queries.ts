@@ -174,6 +174,15 @@ export const shopQuery = queryOptions({
   staleTime: 60_000,
 });
 
+/** What the tables say to typed words; a circuit's own record first. */
+export const lookupQuery = (find: string, circuit: string | null) =>
+  queryOptions({
+    queryKey: ["lookup", find, circuit],
+    queryFn: () =>
+      answer(client.GET("/lookup", { params: { query: { find, ...(circuit ? { circuit } : {}) } } })),
+    placeholderData: keepPreviousData,
+  });
+
 /** Depends on the shop's rate and prices, and on what was signed: read again whenever it is shown. */
 export const toolWorthQuery = queryOptions({
   queryKey: ["shop", "tool-worth"],

@@ -24,6 +24,7 @@ const ROOMS = [
   { path: "/sizer", loader: ahead.tables, lazy: entered(rooms.sizer, "SizerPage") },
   { path: "/practice", lazy: entered(rooms.practice, "PracticePage") },
   { path: "/shop", lazy: entered(rooms.shop, "ShopPage") },
+  { path: "/look-up", loader: ahead.tables, lazy: entered(rooms.lookup, "LookupPage") },
   { path: "*", element: <Lost /> },
 ].map((room) => ({ ...room, hydrateFallbackElement: <></> }));
 

@@ -1,8 +1,9 @@
-import { NavLink, Outlet } from "react-router";
+import { NavLink, Outlet, useNavigate } from "react-router";
 import styled from "styled-components";
 import { Button } from "../kit/Button";
 import { PHONE } from "../kit/tokens";
 import { useBenchLight } from "../kit/useBenchLight";
+import { useHotkeys } from "../kit/useHotkeys";
 import { OutboxFaults } from "./OutboxFaults";
 import { OutboxStatus } from "./OutboxStatus";
 
@@ -30,6 +31,16 @@ const Bar = styled.header`
   }
   nav a.active {
     border-bottom-color: ${(p) => p.theme.fresh};
+  }
+  @media (max-width: 62rem) {
+    gap: 0.6rem;
+    padding: 0.4rem 0.75rem;
+    nav a {
+      padding: 0 0.45rem;
+    }
+    kbd {
+      display: none;
+    }
   }
   @media ${PHONE} {
     flex-wrap: wrap;
@@ -75,6 +86,9 @@ const Skip = styled.a`
 
 export function Shell() {
   const { name, turn } = useBenchLight();
+  const navigate = useNavigate();
+  const lookUp = () => void navigate("/look-up");
+  useHotkeys({ "/": lookUp });
   return (
     <>
       <Skip href="#main">Skip to the work</Skip>
@@ -98,6 +112,9 @@ export function Shell() {
           <NavLink to="/shop">Shop</NavLink>
         </nav>
         <OutboxStatus />
+        <Button hotkey="/" onPress={lookUp}>
+          Look up
+        </Button>
         <Button onPress={turn}>{name === "light" ? "Dark" : "Light"}</Button>
       </Bar>
       <OutboxFaults />

@@ -8,4 +8,5 @@ export const rooms = {
   sizer: () => import("../sizer/SizerPage"),
   practice: () => import("../practice/PracticePage"),
   shop: () => import("../shop/ShopPage"),
+  lookup: () => import("../lookup/LookupPage"),
 };

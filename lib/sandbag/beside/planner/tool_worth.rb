@@ -17,8 +17,8 @@ module Sandbag
         freeze
       end
 
-      # @return [Hash] jobs and points that were bled, and tools: id, label, price_minor, minutes, saved_minor, and months
-      #   after which it has paid for itself; none where it saves nothing
+      # @return [Hash] jobs and points that were bled, and tools: id, label, price_minor, minutes, saved_minor, and
+      #   months after which it has paid for itself; none where it saves nothing
       def to_h
         {jobs: @bled.size, points: @bled.sum(&:points), tools: methods.map { |row| worth(row) }}
       end
