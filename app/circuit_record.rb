@@ -10,9 +10,11 @@ module App
       @due_book = due_book
     end
 
+    # Jobs on the machine's other circuits know of it (Job::OtherCircuits).
     # @param row [Hash] of the store; sheet [Sandbag::Circuit::Sheet] as it is now
     def write(row, sheet)
       store_sheet(row, sheet)
+      @store.jobs.forget_headlines(row[:machine_id])
       other = @store.circuits.other_control(row[:id])
       return unless other
       store_sheet(other,
@@ -33,6 +35,7 @@ module App
     # @param joined_to [String, nil] id of the circuit whose far end it shares
     def add(id:, machine_id:, name:, sheet:, joined_to: nil)
       @store.circuits.add(id: id, machine_id: machine_id, name: name, sheet: sheet.to_h, joined_to: joined_to)
+      @store.jobs.forget_headlines(machine_id)
       @due_book.write({id: id, machine_id: machine_id}, sheet)
     end
 

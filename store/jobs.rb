@@ -124,6 +124,12 @@ module Store
       )
     end
 
+    # Where the open jobs of a machine stand is worked out again: one of its circuits has changed.
+    def forget_headlines(machine_id)
+      of_machine = @database[:circuits].where(machine_id: machine_id).select(:id)
+      @jobs.where(circuit_id: of_machine, closed_at: nil).update(headline_of: nil)
+    end
+
     # Closes the job: the circuit as it stood, and everything that was decided.
     def close(id, at:, sheet:)
       @jobs.where(id: id).update(closed_at: at, sheet: Document.dump(sheet))

@@ -49,6 +49,19 @@ RSpec.describe "Told once", :api do
     expect(question("abs")).to include("value" => "none", "confirmed" => true)
   end
 
+  it "work the list of jobs out again where another circuit of the machine has come or changed" do
+    kept = -> { store.jobs.find("j")[:headline_of] }
+    ask(:get, "/jobs")
+    expect(kept.call).not_to be_nil
+    add_rear
+    expect(kept.call).to be_nil
+    ask(:get, "/jobs")
+    expect(kept.call).not_to be_nil
+    fluid = ask(:get, "/circuits/rear")["sheet"]["parts"].find { |part| part["part"] == "fluid" }["id"]
+    ask(:patch, "/circuits/rear", {changes: [{part: fluid, field: "changed_on", value: "2025-01-10"}]})
+    expect(kept.call).to be_nil
+  end
+
   it "count the insert that Ask saw under the lid, unless Strip sees another thing" do
     answer_stops("j")
     entry("j", "ask", "route", {route: "reseal_mc"})

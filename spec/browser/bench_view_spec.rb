@@ -83,6 +83,17 @@ RSpec.describe "Bench view", :browser do
     expect(api("/jobs/#{job}")["signed"]).to be true
   end
 
+  it "records what is typed and finished by Enter once" do
+    open_page "/jobs/job-kart/feel"
+    press "v"
+    before = api("/jobs/job-kart/entries?limit=500")["items"].size
+    session.find("main input").send_keys("0.4", :enter)
+    until_api { api("/jobs/job-kart/entries?limit=500")["items"].size > before }
+    # whatever else is on its way has been sent
+    expect(session).to have_no_css("main input")
+    expect(api("/jobs/job-kart/entries?limit=500")["items"].drop(before).map { |entry| entry["kind"] }).to eq ["hold"]
+  end
+
   it "takes the last answer back by U, and goes back to the page by V" do
     job = start
     enter(job)

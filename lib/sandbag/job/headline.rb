@@ -11,7 +11,7 @@ module Sandbag
       end
 
       # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, on_hold, begun (what was opened),
-      #   stages (id, status, waits_for, unresolved), complaint, wait, route, pace (see Ask::Minutes), family of the
+      #   open (to the air now), stages (id, status, waits_for, unresolved), complaint, wait, route, pace (see Ask::Minutes), family of the
       #   fluid, promised
       def to_h
         ask = @job.ask
@@ -24,6 +24,7 @@ module Sandbag
           referred: referred,
           on_hold: on_hold,
           begun: @job.ledger.begun,
+          open: open,
           stages: stages,
           complaint: ask.complaint,
           wait: @job.close.wait || ask.wait,
@@ -44,6 +45,12 @@ module Sandbag
       def on_hold
         held = @job.close.held unless @job.signed?
         held && {name: held.data["name"], reason: held.data["reason"], at: held.at}
+      end
+
+      # Until what came off goes together again.
+      def open
+        opened = @job.strip.open
+        opened if opened.any? && %w[strip measure].include?(@job.current)
       end
 
       def stages

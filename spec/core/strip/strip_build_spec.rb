@@ -214,9 +214,8 @@ RSpec.describe "Strip and Build" do
     job.set_up
     expect(job.state.strip).not_to be_lever_locked
     job.add("strip", "step", {"step" => job.state.strip.step.id}) until job.state.strip.step.id == "spring"
-    expect(
-      job.state.strip.waits_for
-    ).to eq "spring out; open to the air: the reservoir, its lid laid on, the mouth of the bore. Cover it"
+    expect(job.state.strip.waits_for).to eq "spring out"
+    expect(job.state.headline[:open]).to eq ["the reservoir, its lid laid on", "the mouth of the bore"]
     expect(job.state.strip).to be_lever_locked
   end
 

@@ -66,8 +66,8 @@ const Fault = styled(FieldError)`
 /** Text as typed and value as stored are two things: what was typed stays, also when it is refused. */
 export function EntryField(props: Props) {
   const [typed, setTyped] = useState<string | null>(null);
-  // Enter and then leaving the field is one finish, not two
-  const [finished, setFinished] = useState<string | null>(null);
+  // Enter and then leaving the field is one finish, not two: both come before the field is drawn again
+  const finished = useRef<string | null>(null);
   const text = typed ?? props.value;
   const isDropped = useRef(false);
   const finish = () => {
@@ -75,12 +75,12 @@ export function EntryField(props: Props) {
       isDropped.current = false;
       return setTyped(null);
     }
-    if (typed === finished) return;
-    setFinished(typed);
+    if (typed === finished.current) return;
+    finished.current = typed;
     props.onFinish(typed);
   };
   const change = (next: string) => {
-    setFinished(null);
+    finished.current = null;
     setTyped(next);
   };
   const onKeyDown = (event: KeyboardEvent) => {

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams, useSearchParams } from "react-router";
 import type { Machine } from "../server/api";
 import { DamagedRows } from "../pieces/DamagedRows";
+import { dueGroups } from "../pieces/dueGroups";
 import { DueList } from "../pieces/DueList";
 import { machineQuery } from "../server/queries";
 import { Choice } from "../kit/Choice";
@@ -69,7 +70,7 @@ function MachineRecord({ machine }: { machine: Machine }) {
       {machine.due.length > 0 ? (
         <Panel>
           <h2>Falls due</h2>
-          <DueList label="Falls due" dues={machine.due} />
+          <DueList label="Falls due" groups={dueGroups(machine.due)} />
         </Panel>
       ) : null}
       <MachineJobs machine={machine} circuitId={circuit?.id} />

@@ -2,13 +2,15 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import { Button } from "../kit/Button";
 import { daySaid } from "../kit/format";
+import { Row } from "../kit/layout";
 import { Mark } from "../kit/Mark";
-import type { DueLine } from "../server/api";
+import { wantedSaid } from "./dueGroups";
+import type { DueGroup } from "./dueGroups";
 import { useOpenJob } from "./useOpenJob";
 
 interface Props {
   label: string;
-  dues: DueLine[];
+  groups: DueGroup[];
 }
 
 const Line = styled.li`
@@ -28,42 +30,52 @@ const Line = styled.li`
   }
 `;
 
-/** What falls due, soonest first; a re-check, or the job it asks for, is opened from here. */
-export function DueList({ label, dues }: Props) {
+/** What falls due, one line a circuit, soonest first; a re-check, or a job for all that it wants, is opened from here. */
+export function DueList({ label, groups }: Props) {
   const open = useOpenJob();
   return (
     <ul aria-label={label}>
-      {dues.map((due) => (
-        <Line key={due.id}>
-          <div>
-            <Mark kind={due.overdue ? "stop" : "quiet"}>{daySaid(due.on)}</Mark>
-            {due.machine && due.circuit ? (
-              <Link to={`/machines/${due.machine.id}?circuit=${due.circuit.id}`}>
-                {`${due.machine.name}: ${due.circuit.name}`}
-              </Link>
+      {groups.map((group) => {
+        const { machine, circuit } = group;
+        const recheck = group.lines.find((line) => line.recheck)?.recheck;
+        const isOnlyRecheck = recheck !== undefined && group.lines.every((line) => line.recheck);
+        const where = machine && circuit ? `${machine.name}, ${circuit.name}` : "";
+        return (
+          <Line key={group.id}>
+            <div>
+              <Mark kind={group.overdue ? "stop" : "quiet"}>{daySaid(group.on)}</Mark>
+              {machine && circuit ? (
+                <Link
+                  to={`/machines/${machine.id}?circuit=${circuit.id}`}
+                >{`${machine.name}: ${circuit.name}`}</Link>
+              ) : null}
+              <small>{wantedSaid(group)}</small>
+            </div>
+            {circuit ? (
+              <Row $gap={0.5}>
+                {recheck ? (
+                  <Button
+                    aria-label={`Start the re-check: ${where}`}
+                    isDisabled={open.isPending}
+                    onPress={() => open.mutate({ circuitId: circuit.id, follows: recheck, beside: true })}
+                  >
+                    Re-check
+                  </Button>
+                ) : null}
+                {isOnlyRecheck ? null : (
+                  <Button
+                    aria-label={`Start a job: ${where}, ${wantedSaid(group)}`}
+                    isDisabled={open.isPending}
+                    onPress={() => open.mutate({ circuitId: circuit.id })}
+                  >
+                    Start
+                  </Button>
+                )}
+              </Row>
             ) : null}
-            <small>
-              {[due.label, due.why, due.damaged ? "Its day is damaged" : undefined]
-                .filter(Boolean)
-                .join(". ")}
-            </small>
-          </div>
-          {due.circuit ? (
-            <Button
-              aria-label={`${due.recheck ? "Start the re-check" : "Start a job"}: ${due.machine?.name ?? ""}, ${due.circuit.name}, ${due.label}`}
-              isDisabled={open.isPending}
-              onPress={() =>
-                open.mutate({
-                  circuitId: due.circuit?.id ?? "",
-                  ...(due.recheck ? { follows: due.recheck, beside: true } : {}),
-                })
-              }
-            >
-              {due.recheck ? "Re-check" : "Start"}
-            </Button>
-          ) : null}
-        </Line>
-      ))}
+          </Line>
+        );
+      })}
     </ul>
   );
 }

@@ -107,6 +107,7 @@ export function JobRow({ job }: { job: JobLine }) {
               {job.planned_minutes === undefined ? null : ` · ${job.planned_minutes} min planned`}
             </small>
             <Clamped $lines={2}>{job.waits_for}</Clamped>
+            {job.open ? <small>{`Open to the air: ${job.open.join(", ")}. Cover it.`}</small> : null}
             {job.do_not_use ? <small>Do not use: {job.do_not_use}</small> : null}
             {job.wait ? <small>{waitSaid(job.wait, now)}</small> : null}
           </Waits>

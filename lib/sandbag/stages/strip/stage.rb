@@ -104,8 +104,7 @@ module Sandbag
         return "new compared with old, under Measure" unless compared?
         return "still to fetch: #{Wording.inside(wanting.first.label)}" if wanting.any?
         return "set-up: #{Wording.inside(setup.missing.first["label"])}" if setup.missing.any?
-        next_said = Wording.inside(step.label)
-        open.empty? ? next_said : "#{next_said}; open to the air: #{open.join(", ")}. Cover it"
+        Wording.inside(step.label)
       end
 
       def unresolved
