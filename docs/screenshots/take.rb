@@ -8,13 +8,14 @@ require_relative "../../spec/support/browser"
 require "fileutils"
 
 VIEWS = {
-  "bench" => "/", "machines" => "/machines", "machine" => "/machines/ridgeline", "fit" => "/jobs/job-scree-front/fit",
+  "bench" => "/", "look-up" => "/look-up?find=banjo", "machine" => "/machines/ridgeline",
+  "fit" => "/jobs/job-scree-front/fit",
   "practice" => "/practice", "ask" => "/jobs/job-clutch/ask",
   "choose" => "/jobs/job-scooter/choose", "shelf" => "/shelf", "strip" => "/jobs/job-cargo-front/strip",
   "measure" => "/jobs/job-sledge/measure", "build" => "/jobs/job-cargo-rear/build",
   "bleed" => "/jobs/job-tourer-front/bleed", "bleed-phone" => "/jobs/job-tourer-front/bleed",
   "bench-view-dark" => "/jobs/job-tourer-front/bleed",
-  "sizer" => "/sizer?circuit=ridgeline-front", "shop" => "/shop", "feel" => "/jobs/job-kart/feel",
+  "sizer" => "/sizer?circuit=apex-front", "shop" => "/shop", "feel" => "/jobs/job-kart/feel",
   "close" => "/jobs/job-kart/close", "signed" => "/jobs/job-bicycle/close"
 }.freeze
 

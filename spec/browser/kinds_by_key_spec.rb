@@ -3,8 +3,8 @@
 require_relative "helper"
 require_relative "../support/jobs"
 
-# A whole bleed of a kart, a snowmobile and a bicycle in Bench view, by Space, digits, arrows and U, with a wrong turn of
-# that trade.
+# A whole bleed of a kart, a snowmobile and a bicycle in Bench view, by Space, digits, arrows and U, with a wrong turn
+# of that trade.
 RSpec.describe "Each kind by keys", :browser do
   keys = %w[1 2 3 4 5 6 7 8 9 0].concat(("b".."t").to_a).freeze
   wanted = {"route" => "bleed", "colour" => "as_fresh", "means" => "gauge"}.freeze

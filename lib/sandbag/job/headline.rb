@@ -10,9 +10,9 @@ module Sandbag
         freeze
       end
 
-      # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, on_hold, begun (what was opened),
-      #   open (to the air now), stages (id, status, waits_for, unresolved), complaint, wait, route, pace (see Ask::Minutes), family of the
-      #   fluid, promised
+      # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, on_hold, begun (what was opened), open (to
+      #   the air now), stages (id, status, waits_for, unresolved), complaint, wait, route, pace (see Ask::Minutes),
+      #   family of the fluid, promised
       def to_h
         ask = @job.ask
         {
