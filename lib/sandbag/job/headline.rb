@@ -10,8 +10,8 @@ module Sandbag
         freeze
       end
 
-      # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, on_hold, begun (what was opened), open (to
-      #   the air now), stages (id, status, waits_for, unresolved), complaint, wait, route, pace (see Ask::Minutes),
+      # @return [Hash] current, waits_for, signed, stop, do_not_use, referred, on_hold, begun (what was opened), open
+      #   (to the air now), stages (id, status, waits_for, unresolved), complaint, wait, route, pace (see Ask::Minutes),
       #   family of the fluid, promised
       def to_h
         ask = @job.ask
