@@ -35,6 +35,25 @@ RSpec.describe Sandbag::Calendar::CircuitDues do
     expect(dues(with(master__seals_on: "2026-03-14"), kind: "bicycle")["seals.master"]).to eq "2028-03-14"
   end
 
+  both_sides "Calendar::CircuitDues::PADS_SHARE", 2.79 => [], 2.81 => ["pads.left_caliper"] do |worn|
+    dues(with(left_caliper__pad_wear: worn)).keys.grep(/pads/)
+  end
+
+  it "has a job write how far it found the pads worn, and nothing of the new ones it brought" do
+    worn = JobInMemory.new(sheet(twin_disc_plain)).tap(&:answer_stops)
+    worn.add("ask", "route", {"route" => "bleed"})
+    worn.add("close", "worn", {"part" => "left_caliper", "depth" => 2.9})
+    signed = Sandbag::Calendar::SignedDays.written(worn.state, "2026-03-14")
+    expect(dues(signed).keys.grep(/pads/)).to eq ["pads.left_caliper"]
+    expect(signed.values(signed.part("right_caliper"))["pad_wear"].source).to eq "default"
+    fresh = JobInMemory.new(signed).tap(&:answer_stops)
+    fresh.add("ask", "route", {"route" => "friction_work"})
+    fresh.add("choose", "pulled", {"line" => "pads", "reason" => "bought for this job"})
+    renewed = Sandbag::Calendar::SignedDays.written(fresh.state, "2026-03-20")
+    expect(renewed.values(renewed.part("left_caliper"))["pad_wear"].value).to eq 0
+    expect(dues(renewed).keys.grep(/pads/)).to eq []
+  end
+
   it "tests the water a year after it was last tested, or changed" do
     expect(dues(with(fluid__changed_on: "2025-06-01", fluid__tested_on: "2026-06-01"))["water_test.fluid"])
       .to eq "2027-06-01"

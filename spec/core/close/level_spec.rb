@@ -53,7 +53,7 @@ RSpec.describe Sandbag::Close::Level do
   end
 
   it "goes by the marking: window, none, bladder; a clutch 3 mm below its mark" do
-    {"window" => "To the mark in the window", "none" => "5 to 6 mm", "bladder" => "Full to the rim"}.each do |id, says|
+    {"window" => "To the mark in the window", "bladder" => "Full to the rim"}.each do |id, says|
       found = level(twin_disc_plain, marking: id, below: 99)
       expect(found.to_h).to include(case: id, marked: false, says: a_string_starting_with(says))
       expect(found.fault).to be_nil
@@ -62,6 +62,16 @@ RSpec.describe Sandbag::Close::Level do
     clutch = level(clutch_plain, below: 0)
     expect(clutch.highest_below_mm).to eq 3
     expect(clutch.fault).to start_with "too full"
+  end
+
+  it "reads a reservoir without a mark in mm below its rim, to half a millimetre" do
+    found = level(twin_disc_plain, marking: "none")
+    expect(found.to_h).to include(case: "none", marked: false, rim_mm: [5, 6], says: a_string_starting_with("5 to 6 mm"))
+    faults = [4.4, 4.5, 5.5, 6.5, 6.6].to_h do |below|
+      [below, level(twin_disc_plain, marking: "none", below: below).fault&.then { |each| said(each) }]
+    end
+    expect(faults).to eq(4.4 => "too full: draw off to 5 mm below the rim", 4.5 => nil, 5.5 => nil, 6.5 => nil,
+      6.6 => "too low: fill to 6 mm below the rim")
   end
 
   it "falls with wear: more worn, lower" do

@@ -4,9 +4,12 @@ require "date"
 
 module Sandbag
   module Calendar
-    # What falls due on a circuit by the calendar (docs/trade.md 9.4), out of the days in its record. The machine's
-    # service information prevails.
+    # What falls due on a circuit by the calendar (docs/trade.md 9.4), out of the days in its record, and pads that are
+    # worn. The machine's service information prevails.
     class CircuitDues
+      # Share of the wear that pads may have, from which they are wanted. [default]
+      PADS_SHARE = 0.8
+
       # @param sheet [Circuit::Sheet]; machine_kind [String] of machine_kinds.yml; use [String] of machine_uses.yml
       # @param shop_months [Integer, nil] the shop's own longest interval between changes of fluid
       # @param today [Date] on which an unknown change counts as due
@@ -20,7 +23,7 @@ module Sandbag
 
       # @return [Array<Due>] soonest first
       def to_a
-        [fluid, *Tables.rows("intervals").flat_map { |row| dues(row) }].sort_by(&:on)
+        [fluid, *Tables.rows("intervals").flat_map { |row| dues(row) }, *pads].sort_by(&:on)
       end
 
       private
@@ -28,6 +31,16 @@ module Sandbag
       def fluid
         change = Fluid::ChangeDue.new(@sheet, today: @today, most_months: @most_months).dates.first
         Due.new(kind: "fluid", label: "Full change of fluid", on: change[:on], why: change[:why]).freeze
+      end
+
+      # A caliper whose pads somebody measured, and found nearly used up.
+      def pads
+        @sheet.parts_of("caliper").filter_map do |part|
+          worn, life = @sheet.values(part).values_at("pad_wear", "pad_life")
+          next if worn.source == Circuit::Source::DEFAULT || worn.value < PADS_SHARE * life.value
+          Due.new(kind: "pads", label: "Pads: #{Circuit::Places.name(part)}", part: part["id"], on: @today,
+            why: "#{Wording.figures(worn.value)} of #{Wording.figures(life.value)} mm worn.").freeze
+        end
       end
 
       # One for each part that the row is for and whose day is known.

@@ -2,14 +2,29 @@
 
 module Sandbag
   module Calendar
-    # Days that a signed job writes into the circuit's record: what it renewed, tested or looked at.
+    # What a signed job writes into the circuit's record: the days of what it renewed, tested or looked at, and how far
+    # the pads are worn.
     module SignedDays
       # @param state [Job::State] signed; day [String] ISO 8601
       # @return [Circuit::Sheet] the circuit with what the job chose and these days
       def self.written(state, day)
-        of(state).reduce(refilled(state)) do |sheet, (part_id, field)|
+        dated = of(state).reduce(refilled(state)) do |sheet, (part_id, field)|
           sheet.change(part_id, field, day, "measured")
         end
+        pads(state).reduce(dated) { |sheet, (part_id, worn_mm)| sheet.change(part_id, "pad_wear", worn_mm, "measured") }
+      end
+
+      # @return [Hash{String => Float}] caliper => mm that its pads are worn: as measured in this job, nothing where new
+      #   ones were brought
+      def self.pads(state)
+        state.close.worn.merge(new_pads(state).to_h { |part_id| [part_id, 0.0] })
+      end
+
+      def self.new_pads(state)
+        return [] if state.choose.pulled.none? { |entry| entry.data["line"] == "pads" }
+        calipers = state.sheet.parts_of("caliper").map { |part| part["id"] }
+        at = state.ask.where.at.map(&:at) & calipers
+        at.any? ? at : calipers
       end
 
       # What is in it after a whole bleed is what was poured.
@@ -53,7 +68,7 @@ module Sandbag
         state.ask.where.at.select { |place| place.part["part"] == "slave" && place.kind == "far_end" }
           .map { |place| [place.at, "looked_on"] }
       end
-      private_class_method :of, :refilled, :new_seals?, :new_lid_rubber?, :slaves_seen
+      private_class_method :of, :refilled, :pads, :new_pads, :new_seals?, :new_lid_rubber?, :slaves_seen
     end
   end
 end

@@ -112,7 +112,7 @@ module Sandbag
       end
 
       def admit_level
-        return if @close.level.marked?
+        return if @close.level.measured?
         raise Refusal.at("kind", "this reservoir has no level to read off: #{@close.level.to_h[:says]}",
           "the gate confirmed")
       end

@@ -11,7 +11,7 @@ module Sandbag
       # @param sheet [Circuit::Sheet]; circuit [Hydraulics::Circuit]
       # @param worn [Hash{String => Float}] caliper => mm that each of its pads is worn, as measured in this job; else
       #   what the machine's record says
-      # @param below_mm [Float, nil] the level as read, mm below its upper mark
+      # @param below_mm [Float, nil] the level as read, mm below its upper mark, or below the rim where there is no mark
       def initialize(sheet, circuit, worn: {}, below_mm: nil)
         @sheet = sheet
         @circuit = circuit
@@ -34,6 +34,11 @@ module Sandbag
         @row["marked"] == true
       end
 
+      # It is read off in mm.
+      def measured?
+        marked? || !rim.nil?
+      end
+
       # @return [Float] mm below the upper mark that it may be filled to at most; never below the lower one, and what is
       #   too much then is drawn off when the new pads go in
       def highest_below_mm
@@ -52,7 +57,7 @@ module Sandbag
       end
 
       def read?
-        marked? && !@below_mm.nil?
+        measured? && !@below_mm.nil?
       end
 
       # @return [Float] mL to draw off, or, below zero, to add
@@ -63,6 +68,7 @@ module Sandbag
       # @return [String, nil] why the level that was read will not do
       def fault
         return unless read?
+        return rim_fault if rim
         if pads_due?
           worn, life = [worn_mm(due.first), life_mm(due.first)].map { |each| Said.mm(each) }
           return "the pads are due: #{Wording.inside(due.first["label"])} is worn #{worn} of #{life}"
@@ -77,7 +83,7 @@ module Sandbag
       # @return [Hash] case, label, says, and for a marked one the figures
       def to_h
         plain = {case: @row["id"], label: @row["label"], says: @row["says"], marked: marked?}
-        return plain unless marked?
+        return {**plain, **rim_view} unless marked?
         {
           **plain,
           pushback_ml: pushback_ml,
@@ -91,6 +97,22 @@ module Sandbag
       end
 
       private
+
+      # @return [Array(Numeric, Numeric), nil] mm below the rim, from and to, where there is no mark
+      def rim
+        @row["rim"]
+      end
+
+      def rim_view
+        return {} unless rim
+        {rim_mm: rim, below_mm: @below_mm, fault: fault}.compact
+      end
+
+      def rim_fault
+        high, low = rim
+        return "too full: draw off to #{Said.mm(high, "g")} below the rim" if @below_mm < high - READ_TO_MM
+        "too low: fill to #{Said.mm(low, "g")} below the rim" if @below_mm > low + READ_TO_MM
+      end
 
       def due
         @circuit.clutch? ? [] : @sheet.far_ends.select { |part| worn_mm(part) >= life_mm(part) }

@@ -9,7 +9,8 @@ module Sandbag
           "label" => String,
           "says" => String,
           "marked?" => [TrueClass, FalseClass],
-          "below" => Numeric
+          "below" => Numeric,
+          "rim?" => Array
         }),
         "rechecks" => Tables::Schema.new({
           "label" => String,

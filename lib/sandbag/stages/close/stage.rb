@@ -72,8 +72,12 @@ module Sandbag
       # @return [Level]
       def level
         @level ||= Level.new(job.sheet, job.feel.circuit,
-          worn: entries.by("worn", "part").transform_values { |data| data["depth"] },
-          below_mm: fresh.said("level")&.fetch("below"))
+          worn: worn, below_mm: fresh.said("level")&.fetch("below"))
+      end
+
+      # @return [Hash{String => Float}] caliper => mm that each of its pads is worn, as measured in this job
+      def worn
+        entries.by("worn", "part").transform_values { |data| data["depth"] }
       end
 
       # @return [String, nil] batch of the fluid: as typed, or that the bottle off the shelf has it

@@ -73,6 +73,16 @@ export function LevelPanel({ level, isOpen, onWorn, onLevel }: Props) {
           ) : null}
         </>
       ) : null}
+      {level.rim_mm && isOpen ? (
+        <MeasuredLength
+          label="Level, below the rim"
+          name="level"
+          value={level.below_mm}
+          decimals={1}
+          onMeasure={onLevel}
+        />
+      ) : null}
+      {level.rim_mm && level.fault ? <Notice tone="stop">{`${capital(level.fault)}.`}</Notice> : null}
     </Room>
   );
 }
