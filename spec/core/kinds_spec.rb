@@ -13,6 +13,7 @@ RSpec.describe "Kinds of machine" do
     "kart_rear" => {setup: %w[pedal_side], fit: %w[rod_clear second_link pedal_travel], feel: %w[full_pedal]},
     "kart_bar_front" => {setup: %w[pedal_side balance_bar],
                          fit: %w[rod_clear second_link pedal_travel bar_free bar_square], feel: %w[full_pedal]},
+    "road_rear" => {setup: %w[heel_guard]},
     "snow_jackshaft" => {setup: %w[hood thawed], fit: %w[warm_grips hot_hose]},
     "bike_front" => {setup: %w[lever_side bar_things], fit: %w[carbon_bar motor_cut],
                      feel: %w[block_squeeze bar_gap lean]},
@@ -42,6 +43,12 @@ RSpec.describe "Kinds of machine" do
     made.answer_stops
     made.add("ask", "route", {"route" => route})
     made.state.close.gates.map(&:id)
+  end
+
+  it "asks for the cover over a slave that is worked on, and on no other job of a clutch" do
+    asked = ->(route) { job("road_clutch", route).work_everywhere.state.strip.setup.rows.map { |row| row["id"] } }
+    expect(asked["slave_work"]).to include "slave_cover"
+    expect(asked["reseal_mc"]).not_to include "slave_cover"
   end
 
   it "has both levers of a scooter tried, and boot and pivot of an off-road motorcycle cleaned, whatever the job" do

@@ -120,5 +120,7 @@ function spotsOfHose(hose: Hose): Omit<Label, "lines">[] {
     { x: x + 18, y: y + 14, anchor: "start" as const },
     { x: x + 18, y: y - 64, anchor: "start" as const },
     { x: x - 18, y: y - 64, anchor: "end" as const },
+    { x: x + 18, y: y - 100, anchor: "start" as const },
+    { x: x - 18, y: y - 100, anchor: "end" as const },
   ]);
 }
