@@ -66,7 +66,8 @@ RSpec.describe Sandbag::Close::Level do
 
   it "reads a reservoir without a mark in mm below its rim, to half a millimetre" do
     found = level(twin_disc_plain, marking: "none")
-    expect(found.to_h).to include(case: "none", marked: false, rim_mm: [5, 6], says: a_string_starting_with("5 to 6 mm"))
+    expect(found.to_h).to include(case: "none", marked: false, rim_mm: [5, 6],
+      says: a_string_starting_with("5 to 6 mm"))
     faults = [4.4, 4.5, 5.5, 6.5, 6.6].to_h do |below|
       [below, level(twin_disc_plain, marking: "none", below: below).fault&.then { |each| said(each) }]
     end
