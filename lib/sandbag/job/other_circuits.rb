@@ -24,9 +24,9 @@ module Sandbag
       end
 
       # @param today [Date]
-      # @return [Array<Line>] brakes whose fluid is to be changed by now
+      # @return [Array<Line>] brakes whose fluid is to be changed by now; a day that is none counts for nothing
       def due(today)
-        brakes.select { |line| line.fluid_due_on && Date.iso8601(line.fluid_due_on) <= today }
+        brakes.select { |line| Day.iso?(line.fluid_due_on.to_s) && Date.iso8601(line.fluid_due_on) <= today }
       end
 
       # One of them has ABS. Where one has none, this one may still have it: some machines have it on one wheel only.

@@ -97,6 +97,15 @@ RSpec.describe Sandbag::Choose::Balance do
     expect(stubby[:pairs].first[:rejected]).to include "the front cylinder bottoms out"
   end
 
+  it "explains the effort with the bar's share in it" do
+    option = Sandbag::Choose::Option.new(sheets[:front])
+    effort = Sandbag::Choose::Explanation.new(option).items.find { |item| item.id == "force" }
+    expect(effort.formula).to end_with "(η R s)"
+    pushed, at_the_piston = effort.filled.split("/").map { |side| side.scan(/[\d.]+/).map(&:to_f) }
+    expect((pushed[0] * pushed[1] + pushed[2]) / at_the_piston.reduce(:*)).to be_within(0.5).of effort.value
+    expect(at_the_piston.last).to eq 0.55
+  end
+
   it "says when the two records do not add up, and refuses two pedals and two fronts" do
     expect(balance[:recorded]).to include(agree: true)
     expect(balance(rear: [["lever", "bar_share", 50]])[:recorded]).to include(rear_percent: 50, agree: false)

@@ -62,7 +62,8 @@ module Sandbag
           next if values.uniq.one?
           label = Wording.inside(@sheets[:front].values(@sheets[:front].parts_of("lever").first)[field].field.label)
           raise Refusal.at("lever/#{field}",
-            "the two circuits share one pedal, and their records differ: #{label} #{values.join(" and ")} mm",
+            "the two circuits share one pedal, and their records differ: #{label} " \
+              "#{values.map { |value| Said.mm(value, "g") }.join(" and ")}",
             "the same figure in both records")
         end
       end

@@ -66,10 +66,12 @@ module Sandbag
       end
 
       def effort
-        item("force", "Effort", @figures[:force_n], "N", "F = (p A_m + F_s) / (η R)",
+        shared = @sheet.kind.has?("balance_bar")
+        item("force", "Effort", @figures[:force_n], "N", "F = (p A_m + F_s) / (η R#{" s" if shared})",
           "(#{n(@pressure)} × #{n(master.area_mm2)} + #{n(master.preload_n)}) / (#{n(lever.efficiency)} × " \
-            "#{n(lever.ratio)})",
-          [own("Bore", master.bore_mm, "master", "bore")] + values("master", "preload") + values("lever", "efficiency"))
+            "#{n(lever.ratio)}#{" × #{n(lever.share)}" if shared})",
+          [own("Bore", master.bore_mm, "master", "bore")] + values("master", "preload") +
+            values("lever", "efficiency", *("bar_share" if shared)))
       end
 
       def volume
