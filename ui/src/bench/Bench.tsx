@@ -6,9 +6,10 @@ import { Column, Page, Panel, Quiet, Row, Split } from "../kit/layout";
 import { useTitle } from "../kit/useTitle";
 import { JobList } from "../pieces/JobList";
 import { pagesOf } from "../server/pagesOf";
-import { dueQuery, jobsQuery } from "../server/queries";
+import { dueQuery, jobsQuery, machinesQuery } from "../server/queries";
 import { DayPlanner } from "./DayPlanner";
 import { DuePanel } from "./DuePanel";
+import { FirstMachine } from "./FirstMachine";
 import { StartJob } from "./StartJob";
 
 const VIEWS = [
@@ -29,6 +30,8 @@ export function Bench() {
   useEffect(() => {
     if (more && !query.isFetching) more();
   });
+  const machines = useInfiniteQuery(machinesQuery({ limit: 1 }));
+  if (machines.data && pagesOf(machines).items.length === 0) return <FirstMachine />;
   if (due.isPending) return <Loaded query={due}>{() => null}</Loaded>;
   return (
     <Loaded query={query}>

@@ -1,9 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import styled from "styled-components";
 import { Button } from "../kit/Button";
 import { Choice } from "../kit/Choice";
 import { EntryField } from "../kit/EntryField";
-import { Quiet, Row } from "../kit/layout";
+import { Page, Panel, Quiet, Row } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { Archive } from "../pieces/Archive";
 import { useOpenJob } from "../pieces/useOpenJob";
@@ -12,7 +13,13 @@ import { answer, client } from "../server/client";
 import { knowledgeQuery } from "../server/queries";
 import { useOutbox } from "../server/useOutbox";
 
-/** An empty shop: kind, name, what is wrong, circuit; the last tap opens the first job. */
+const Answer = styled.div`
+  display: grid;
+  gap: 0.9rem;
+  max-width: 40rem;
+`;
+
+/** An empty shop: four questions, one after another; the last tap opens the first job. */
 export function FirstMachine() {
   const knowledge = useQuery(knowledgeQuery).data;
   const [kind, setKind] = useState<MachineKind>();
@@ -43,39 +50,52 @@ export function FirstMachine() {
   });
   const templates = knowledge?.machine_kinds.find((each) => each.id === kind)?.templates ?? [];
   return (
-    <>
-      <Quiet>
-        No machine yet. Answer four questions to open the first job, or import another shop&apos;s records:
-      </Quiet>
-      <Archive />
-      {add.isError ? <Notice tone="warn">{add.error.message}</Notice> : null}
-      <Choice
-        label="1. What is it?"
-        options={knowledge?.machine_kinds.map(({ id, label }) => ({ id, label })) ?? []}
-        value={kind}
-        onChange={(id) => setKind(id as MachineKind)}
-      />
-      <EntryField label="2. What is it called?" value={name} onFinish={setName} />
-      <EntryField
-        label="3. What is wrong, in the rider's own words?"
-        value={complaint}
-        onFinish={setComplaint}
-      />
-      {kind ? (
-        <>
-          <h3>4. Which circuit? The job starts with it.</h3>
-          <Row $gap={1}>
-            {templates.map((id) => {
-              const template = knowledge?.templates.find((each) => each.id === id);
-              return template ? (
-                <Button key={id} tone="act" isDisabled={add.isPending} onPress={() => add.mutate(id)}>
-                  {template.label}
-                </Button>
-              ) : null;
-            })}
-          </Row>
-        </>
-      ) : null}
-    </>
+    <Page>
+      <Panel>
+        <h1>Sandbag</h1>
+        <p>
+          It leads a brake or clutch job from the complaint to the signed card: sizing, seals, bleeding, lever
+          feel, and the record. The machine&apos;s own service information comes first.
+        </p>
+        <h2>Open the first job: four questions</h2>
+        {add.isError ? <Notice tone="warn">{add.error.message}</Notice> : null}
+        <Choice
+          label="1. What is it?"
+          options={knowledge?.machine_kinds.map(({ id, label }) => ({ id, label })) ?? []}
+          value={kind}
+          onChange={(id) => setKind(id as MachineKind)}
+        />
+        {kind ? (
+          <Answer>
+            <EntryField label="2. What is it called?" value={name} onFinish={setName} />
+            <EntryField
+              label="3. What is wrong, in the rider's own words?"
+              value={complaint}
+              onFinish={setComplaint}
+            />
+            <h3>4. Which circuit? The job starts with it.</h3>
+            <Row $gap={1}>
+              {templates.map((id) => {
+                const template = knowledge?.templates.find((each) => each.id === id);
+                return template ? (
+                  <Button key={id} tone="act" isDisabled={add.isPending} onPress={() => add.mutate(id)}>
+                    {template.label}
+                  </Button>
+                ) : null;
+              })}
+            </Row>
+          </Answer>
+        ) : null}
+      </Panel>
+      <Panel>
+        <h2>Or look round first</h2>
+        <Quiet>
+          A made-up shop with machines, a shelf and open jobs is started by bin/demo; it never touches your
+          own records.
+        </Quiet>
+        <h2>Or import another shop&apos;s records</h2>
+        <Archive />
+      </Panel>
+    </Page>
   );
 }

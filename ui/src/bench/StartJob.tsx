@@ -6,7 +6,6 @@ import { MachineSearch } from "../pieces/MachineSearch";
 import { useOpenJob } from "../pieces/useOpenJob";
 import type { MachineLine } from "../server/api";
 import { Refused } from "../server/faults";
-import { FirstMachine } from "./FirstMachine";
 
 const Machine = styled.div`
   display: grid;
@@ -37,7 +36,7 @@ export function StartJob() {
           ) : null}
         </Notice>
       ) : null}
-      <MachineSearch label="Find a machine" limit={SHOWN} empty={<FirstMachine />}>
+      <MachineSearch label="Find a machine" limit={SHOWN} empty={null}>
         {(machine) => <Circuits machine={machine} isDisabled={open.isPending} onStart={start} />}
       </MachineSearch>
     </Panel>
