@@ -61,6 +61,7 @@ export function KeyHelp({ keys }: Props) {
               {[
                 ...keys,
                 ["V", "Bench view: the one thing to do now"] as const,
+                ["/", "Look something up"] as const,
                 ["?", "This list"] as const,
               ].map(([key, does]) => (
                 <Fragment key={key}>
