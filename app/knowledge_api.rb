@@ -39,11 +39,13 @@ module App
         }
     end
 
-    # What is looked up without a job; the record of a circuit comes first where one is named.
+    # What is looked up without a job; the record of a circuit comes first where one is named. Jobs and things on the
+    # shelf with these words as well.
     get "/lookup" do
       asked = query_for("lookUp")
       sheet = asked["circuit"] && CircuitView.sheet(store.circuits.find(asked["circuit"]))
-      json 200, {groups: Sandbag::Lookup::Book.found(asked["find"].to_s, sheet)}
+      find = asked["find"].to_s
+      json 200, {groups: Sandbag::Lookup::Book.found(find, sheet), **Found.new(store, memory, find).to_h}
     end
 
     get "/openapi.json" do

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../support/fell_gate_copy"
+
 RSpec.describe "/api/lookup", :api do
   it "finds what the tables say, and all of it where nothing was typed" do
     found = ask(:get, "/lookup?find=brake%20cleaner")["groups"]
@@ -19,6 +21,18 @@ RSpec.describe "/api/lookup", :api do
     kept = %w[revision name school band limits fluid_months lubricant schools currency hourly_rate_minor prices people]
     ask(:put, "/shop", shop.slice(*kept).merge("units" => shop["units"].merge("length" => "in")))
     expect(bore.call["entries"].first["says"]).to match [/\A0\.748\d* in\z/]
+  end
+
+  it "finds jobs by machine and complaint, and things on the shelf, by the beginnings of their words" do
+    FellGateCopy.into(store, Time.utc(2026, 3, 14, 9, 26))
+    jobs = ->(find) { ask(:get, "/lookup?find=#{find}")["jobs"].map { |job| job["id"] } }
+    expect(jobs["lofty%20creeps"]).to eq %w[job-sledge]
+    expect(jobs["lofty"]).to eq %w[job-sledge job-sledge-2 job-sledge-1]
+    expect(jobs["lofty%20zebra"]).to eq []
+    expect(jobs[""]).to eq []
+    expect(ask(:get, "/lookup?find=braid")["things"])
+      .to include("id" => "hose-850", "name" => "Braided hose, 850", "place" => "Hook 4")
+    expect(ask(:get, "/lookup?find=brake")["jobs"].size).to eq 5
   end
 
   it "refuses a circuit that is not there, and more than a question" do

@@ -18,7 +18,7 @@ RSpec.describe "Looking something up", :browser do
     expect(session).to have_content("Trade defaults, not a specification.").and have_content("20 to 30 N·m.")
     expect(session).to have_css("dt", text: "Banjo bolt")
     field.send_keys(*[:backspace] * 5, "zebra")
-    expect(session).to have_content("Nothing has these words.")
+    expect(session).to have_content("Nothing in the tables has these words.")
     # what was typed is in the address
     session.refresh
     expect(session.find_field("Torque, fluid, rubber, a method, a word").value).to eq "zebra"
@@ -28,6 +28,9 @@ RSpec.describe "Looking something up", :browser do
   it "finds a machine, and looks up for one of its circuits with its own record first" do
     open_page "/look-up"
     session.find_field("Torque, fluid, rubber, a method, a word").send_keys("Lofty")
+    session.within("section[aria-label='Jobs']") do
+      expect(session).to have_content("Lever creeps to the bar under a long pull.")
+    end
     session.within("section[aria-label='Machines']") { session.click_link "Look up for Brake" }
     expect(session).to have_content("The record of Brake comes first.")
     session.find_field("Torque, fluid, rubber, a method, a word").set("bore")

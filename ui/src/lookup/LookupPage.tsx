@@ -8,6 +8,7 @@ import { SearchField } from "../kit/SearchField";
 import { useTitle } from "../kit/useTitle";
 import { circuitQuery, lookupQuery } from "../server/queries";
 import { FoundMachines } from "./FoundMachines";
+import { FoundThings } from "./FoundThings";
 import { Group } from "./Group";
 
 /** Everything that can be looked up without a job, found by typing. */
@@ -42,11 +43,17 @@ export function LookupPage() {
       </Quiet>
       {find ? <FoundMachines find={find} /> : null}
       <Loaded query={found}>
-        {({ groups }) =>
-          groups.length === 0 ? (
-            <Quiet>Nothing has these words. Try one word fewer, or another one.</Quiet>
-          ) : find ? (
-            groups.map((group) => <Group key={group.id} group={group} isFound />)
+        {({ groups, jobs, things }) =>
+          find ? (
+            <>
+              <FoundThings jobs={jobs} things={things} />
+              {groups.map((group) => (
+                <Group key={group.id} group={group} isFound />
+              ))}
+              {groups.length + jobs.length + things.length === 0 ? (
+                <Quiet>Nothing in the tables has these words. Try one word fewer, or another one.</Quiet>
+              ) : null}
+            </>
           ) : (
             <Rooms>
               {groups.map((group) => (
