@@ -31,7 +31,7 @@ module App
     # A signed job's head is as it was stored.
     def left_by(draft, id, stage)
       return left_on_record(id, stage) if draft.nil? || draft.after.signed?
-      now = OpenJob.new(@store, @shelf, shop, draft.job, draft.circuit, draft.after)
+      now = OpenJob.new(@store, @shelf, shop, draft.job, draft.circuit, draft.after, @today)
       {
         job: now.head,
         stage: (answer(stage, now.stage(stage)) if draft.after.stages.key?(stage))
@@ -84,7 +84,7 @@ module App
 
     def open_job(job)
       circuit = @store.circuits.find(job[:circuit_id])
-      OpenJob.new(@store, @shelf, shop, job, circuit, state_of(job, circuit))
+      OpenJob.new(@store, @shelf, shop, job, circuit, state_of(job, circuit), @today)
     end
 
     def left_on_record(id, stage)

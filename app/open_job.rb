@@ -5,13 +5,15 @@ module App
   class OpenJob
     # @param store [Store::All]; shelf [ShelfDesk]; shop [Sandbag::Shop]
     # @param job, circuit [Hash] their rows; state [Sandbag::Job::State]
-    def initialize(store, shelf, shop, job, circuit, state)
+    # @param today [Date] for what ages on the shelf
+    def initialize(store, shelf, shop, job, circuit, state, today)
       @store = store
       @shelf = shelf
       @shop = shop
       @job = job
       @circuit = circuit
       @state = state
+      @today = today
     end
 
     # @return [Hash] where it stands, and its photos
@@ -23,8 +25,11 @@ module App
     # Refuses a stage the job does not have.
     def stage(name)
       found = @state.stages.fetch(name) { raise Store::Missing.new("stage of this job", name) }
-      return found.view unless name == "ask"
-      {**found.view, costs: costs, history: JobHistory.of(@store, @job)}
+      case name
+      when "ask" then {**found.view, costs: costs, history: JobHistory.of(@store, @job)}
+      when "choose" then with_shelf(found.view)
+      else found.view
+      end
     end
 
     # @return [Hash] everything a job card says
@@ -38,6 +43,13 @@ module App
     end
 
     private
+
+    # A card that fetches something takes it off the shelf.
+    def with_shelf(view)
+      return view if view[:now].none? { |card| card[:id].start_with?(ShelfCards::PREFIX) }
+      lines = Sandbag::Choose::Supplies.new(@state.choose, @shelf.stock, today: @today).lines
+      {**view, now: ShelfCards.of(view[:now], lines)}
+    end
 
     def machine
       @machine ||= @store.machines.find(@circuit[:machine_id])

@@ -69,7 +69,7 @@ module App
       content = {
         edition: Sandbag::Tables.edition,
         supplies: @reader.supplies_of(state).to_h,
-        **OpenJob.new(@store, @shelf, @reader.shop, job, circuit, state).to_h
+        **OpenJob.new(@store, @shelf, @reader.shop, job, circuit, state, @today).to_h
       }
       @store.jobs.write_record(job[:id], JSON.parse(Sandbag::Said.in(JSON.generate(content), @reader.shop.display)))
       @store.jobs.write_headline(job[:id], state.headline, Headlines::SIGNED)
