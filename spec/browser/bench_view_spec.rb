@@ -94,6 +94,21 @@ RSpec.describe "Bench view", :browser do
     expect(api("/jobs/job-kart/entries?limit=500")["items"].drop(before).map { |entry| entry["kind"] }).to eq ["hold"]
   end
 
+  it "keeps Tab inside it, and gives the rest of the page back when it is left" do
+    open_page "/jobs/job-tourer-front/bleed"
+    press "v"
+    expect(session).to have_css("main[aria-label='Bench view']")
+    reached = Array.new(6) do
+      session.find("body").send_keys(:tab)
+      session.evaluate_script("document.activeElement.closest('main, body').tagName")
+    end
+    expect(reached.uniq - %w[BODY]).to eq ["MAIN"]
+    expect(session.evaluate_script("document.querySelector('header nav').closest('header').inert")).to be true
+    press "v"
+    expect(session).to have_no_css("main[aria-label='Bench view']")
+    expect(session.evaluate_script("document.querySelector('header nav').closest('header').inert")).to be false
+  end
+
   it "takes the last answer back by U, and goes back to the page by V" do
     job = start
     enter(job)

@@ -5,6 +5,7 @@ import { Button, Key } from "../../kit/Button";
 import { speak } from "../../kit/sound";
 import { PHONE } from "../../kit/tokens";
 import { useHotkeys } from "../../kit/useHotkeys";
+import { useInert } from "../../kit/useInert";
 import { useKept } from "../../kit/useKept";
 import type { Job } from "../../server/api";
 import { stageQuery } from "../../server/queries";
@@ -68,6 +69,7 @@ interface Props {
 /** The one thing to do now fills the screen: read at two metres, worked by Space, digits and U, or by a foot switch. */
 export function BenchView({ job, stage, onLeave }: Props) {
   useAwake();
+  useInert();
   const view = useQuery(stageQuery(job.id, stage)).data?.[stage];
   const cards = view?.now ?? [];
   const { card, place, send, go, keys, isTyping } = useCards(job, stage, cards, { onHere: onLeave });
