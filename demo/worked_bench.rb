@@ -52,10 +52,8 @@ module Demo
     def set_up(_)
       laid_out(true) if state.choose.fluid
       state.strip.setup.missing.each do |row|
-        if row["figures"]
-          first = Sandbag::Tables.rows("setup_figures").find { |figure| figure["of"] == row["id"] }
-          next @add.call("strip", "figure", {"figure" => first["id"], "value" => 2.8})
-        end
+        first = state.strip.figures.of(row["id"]).first
+        next @add.call("strip", "figure", {"figure" => first["id"], "value" => 2.8}) if first
         @add.call("strip", "setup", {"item" => row["id"], "value" => row["values"]&.keys&.first}.compact)
       end
     end

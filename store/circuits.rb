@@ -20,7 +20,8 @@ module Store
 
     # @return [Hash, nil] the circuit of another control on the same far end
     def other_control(id)
-      row = @circuits.first(id: other_control_id(id))
+      joined_to = @circuits.where(id: id).get(:joined_to)
+      row = joined_to ? @circuits.first(id: joined_to) : @circuits.first(joined_to: id)
       row && read(row)
     end
 
@@ -28,11 +29,11 @@ module Store
     # @return [Array<Hash>] name, kind, abs as it was entered and fluid_due_on of the machine's other circuits, in the
     #   order they were added; without those that share its far end, and those that are damaged
     def others(row)
-      shared = [row[:id], other_control_id(row[:id])].compact
       sheet = Sequel[:circuits][:sheet]
       @circuits
         .where(machine_id: row[:machine_id])
-        .exclude(id: shared)
+        .exclude(id: [row[:id], row[:joined_to]].compact)
+        .where(Sequel.|({joined_to: nil}, Sequel.~(joined_to: row[:id])))
         .where(Sequel.function(:json_valid, sheet) => 1)
         .left_join(:dues, circuit_id: :id, kind: "fluid")
         .order(Sequel[:circuits][:rowid])
@@ -92,10 +93,6 @@ module Store
       Sequel.lit("(SELECT json_extract(part.value, '$.values.abs.value') " \
         "FROM json_each(circuits.sheet, '$.parts') AS part " \
         "WHERE json_extract(part.value, '$.part') = 'vehicle' LIMIT 1)")
-    end
-
-    def other_control_id(id)
-      @circuits.where(id: id).get(:joined_to) || @circuits.where(joined_to: id).get(:id)
     end
 
     def read(row)

@@ -1,86 +1,15 @@
 # frozen_string_literal: true
 
-require_relative "helper"
-require_relative "../support/jobs"
+require_relative "bench_view_hand"
 
 RSpec.describe "Bench view", :browser do
-  def send_to(path, body)
-    answer = Net::HTTP.post(URI("#{served.url}/api#{path}"), JSON.generate(body), "content-type" => "application/json")
-    expect(answer).to be_a(Net::HTTPSuccess), answer.body
-  end
-
-  # On a machine of its own.
-  def start
-    send_to("/machines", {id: "mule", name: "Made up mule", kind: "atv"})
-    send_to("/machines/mule/circuits", {id: "mule-front", name: "Front brake", template: "atv_front"})
-    send_to("/jobs", {id: "level", circuit_id: "mule-front"})
-    "level"
-  end
-
-  def stage = session.current_path.split("/").last
-
-  def press(key) = session.find("body").send_keys(key)
-
-  def enter(job)
-    open_page "/jobs/#{job}/ask"
-    press "v"
-    expect(session).to have_css("main[aria-label='Bench view'] h1")
-  end
-
-  # The card that the server has, once it is on the screen.
-  def card(job)
-    shown(job, stage)["now"].first.tap { |first| expect(session).to have_css("h1", text: first["title"]) if first }
-  end
-
-  # The place of a good answer.
-  def digit(card, route)
-    question = card["id"].split(".").last
-    wanted = (card["id"] == "route") ? route : JobInMemory::SAFE[question]
-    place = card["answers"].index { |answer| answer["entry"]["data"].value?(wanted) } || 0
-    %w[1 2 3 4 5 6 7 8 9 0].concat(("b".."t").to_a)[place]
-  end
-
-  # A lever without air, to a tenth of a millimetre; it creeps by two tenths.
-  def typed(card)
-    return "L 2211" if card["field"]["words"]
-    return "0.2" unless card["id"] == "pull"
-    circuit = Sandbag::Circuit::Assembly.build(
-      Sandbag::Circuit::Sheet.new(api("/circuits/mule-front")["sheet"])
-    )
-    circuit.travel_mm(circuit.pressure_mpa(card["field"]["entry"]["data"]["force"]), air_ml: 0.0).round(1).to_s
-  end
-
-  # By the key that the card shows; what is next stands there when this returns.
-  def work(job, card, route)
-    entries = api("/jobs/#{job}/entries?limit=500")["items"].size
-    from = stage
-    served.pass_minutes(10) if card["until"]
-    case card["kind"]
-    when "question" then press digit(card, route)
-    when "reading" then session.find("main input").send_keys(typed(card), :enter)
-    else press :space
-    end
-    if card["kind"] == "go"
-      expect(session).to have_no_current_path(/#{from}\z/)
-    else
-      until_api { api("/jobs/#{job}/entries?limit=500")["items"].size > entries }
-    end
-  end
+  include BenchViewByHand
 
   it "leads from the first question to the signature by Space, digits and U" do
-    job = start
-    enter(job)
-    80.times do
-      break if api("/jobs/#{job}")["signed"]
-      route = card(job)
-      route = shown(job, stage)["now"].find { |each| each["id"] == "route" } || route
-      until session.has_css?("h1", text: route["title"], wait: 0.2)
-        press :right
-      end
-      work(job, route, "set_level")
-    end
+    start("atv", "atv_front", {"route" => "set_level"})
+    work_by_keys(80)
     expect(session).to have_css("h1", text: "Signed off.")
-    expect(api("/jobs/#{job}")["signed"]).to be true
+    expect(signed?).to be true
   end
 
   it "records what is typed and finished by Enter once" do
@@ -110,11 +39,10 @@ RSpec.describe "Bench view", :browser do
   end
 
   it "takes the last answer back by U, and goes back to the page by V" do
-    job = start
-    enter(job)
-    first = card(job)
-    work(job, first, nil)
-    expect(card(job)["title"]).not_to eq first["title"]
+    start("atv", "atv_front", {})
+    first = cards.first
+    by_its_key(first)
+    expect(cards.first["title"]).not_to eq first["title"]
     press "u"
     expect(session).to have_css("h1", text: first["title"])
     press "v"

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Sandbag::Lookup do
-  let(:search) { Sandbag::Lookup::Search.new(Sandbag::Lookup::Book.entries) }
+  let(:search) { Sandbag::Lookup::Book.search }
 
   # What is asked at a counter, and where its answer has to stand: among the first three.
   {

@@ -4,7 +4,6 @@ import { Button } from "../kit/Button";
 import { PHONE } from "../kit/tokens";
 import { useBenchLight } from "../kit/useBenchLight";
 import { useHotkeys } from "../kit/useHotkeys";
-import { BEHIND } from "../kit/useInert";
 import { OutboxFaults } from "./OutboxFaults";
 import { OutboxStatus } from "./OutboxStatus";
 
@@ -92,10 +91,10 @@ export function Shell() {
   useHotkeys({ "/": lookUp });
   return (
     <>
-      <Skip href="#main" {...{ [BEHIND]: true }}>
+      <Skip href="#main" data-behind>
         Skip to the work
       </Skip>
-      <Bar {...{ [BEHIND]: true }}>
+      <Bar data-behind>
         <Name to="/">
           <svg width="22" height="28" viewBox="0 0 22 28" aria-hidden focusable="false">
             <path d="M4 2h14v9H4z" fill="none" stroke="currentColor" strokeWidth="2.4" />

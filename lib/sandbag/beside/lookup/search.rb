@@ -20,7 +20,18 @@ module Sandbag
 
       # @param entries [Array<Entry>]
       def initialize(entries)
-        @entries = entries.map { |entry| [entry, places(entry)] }.freeze
+        @entries = placed(entries).freeze
+        freeze
+      end
+
+      # @param first [Array<Entry>]
+      # @return [Search] with further entries before these, which are not read again
+      def after(first)
+        dup.put_before(placed(first))
+      end
+
+      protected def put_before(placed)
+        @entries = (placed + @entries).freeze
         freeze
       end
 
@@ -46,6 +57,11 @@ module Sandbag
       private_class_method :stem
 
       private
+
+      # @return [Array<Array(Entry, Array)>] each entry with what its words are worth
+      def placed(entries)
+        entries.map { |entry| [entry, places(entry)] }
+      end
 
       def places(entry)
         words = [*entry.words, *Tables.find("lookup_groups", entry.group)["words"]]

@@ -18,6 +18,9 @@ interface Props {
 export function LevelPanel({ level, isOpen, onWorn, onLevel }: Props) {
   const units = useUnits();
   const { highest_below_mm: highest = 0, lowest_below_mm: lowest = 0, pushback_ml: pushback = 0 } = level;
+  const reading = (label: string) => (
+    <MeasuredLength label={label} name="level" value={level.below_mm} decimals={1} onMeasure={onLevel} />
+  );
   return (
     <Room id="level" title="Level">
       <p>{level.says}</p>
@@ -58,31 +61,16 @@ export function LevelPanel({ level, isOpen, onWorn, onLevel }: Props) {
                   onMeasure={(depth) => onWorn(caliper.id, depth)}
                 />
               ))}
-              <MeasuredLength
-                label="Level, below the upper mark"
-                name="level"
-                value={level.below_mm}
-                decimals={1}
-                onMeasure={onLevel}
-              />
+              {reading("Level, below the upper mark")}
             </>
           ) : null}
-          {level.fault ? <Notice tone="stop">{`${capital(level.fault)}.`}</Notice> : null}
           {isOpen && level.below_mm === undefined ? (
             <Quiet>Read it and the gate goes by it; or look, and confirm it by the reservoir.</Quiet>
           ) : null}
         </>
       ) : null}
-      {level.rim_mm && isOpen ? (
-        <MeasuredLength
-          label="Level, below the rim"
-          name="level"
-          value={level.below_mm}
-          decimals={1}
-          onMeasure={onLevel}
-        />
-      ) : null}
-      {level.rim_mm && level.fault ? <Notice tone="stop">{`${capital(level.fault)}.`}</Notice> : null}
+      {level.rim_mm && isOpen ? reading("Level, below the rim") : null}
+      {level.fault ? <Notice tone="stop">{`${capital(level.fault)}.`}</Notice> : null}
     </Room>
   );
 }
