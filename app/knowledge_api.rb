@@ -35,7 +35,8 @@ module App
               {id: construction.id, label: construction.label}
             },
           red_flags: Sandbag::Tables.rows("red_flags"),
-          cautions: Sandbag::Tables.rows("cautions")
+          cautions: Sandbag::Tables.rows("cautions"),
+          words: Sandbag::Lookup::Glossary.all
         }
     end
 

@@ -43,4 +43,21 @@ RSpec.describe "Looking something up", :browser do
     expect(axe_violations).to be_empty
     expect(browser_faults).to be_empty
   end
+  it "explains a word of the trade where it stands, by a tap; ? lists those of the page" do
+    open_page "/jobs/job-cargo-rear/build"
+    word = session.first("button[data-word=piston]", minimum: 1)
+    word.click
+    session.within("[role=dialog][aria-label=Piston]") do
+      expect(session).to have_content("Part that carries the cups.")
+      expect(session).to have_css("svg[aria-label*='At hand: Piston.']")
+    end
+    session.send_keys(:escape)
+    expect(session).to have_no_css("[role=dialog]")
+    press "?"
+    session.within("[role=dialog]") do
+      expect(session).to have_css("dt", text: "Piston").and have_content("Open edge of a cup; it faces the fluid.")
+      expect(session).to have_no_css("dt", text: "Perch")
+    end
+    expect(browser_faults).to be_empty
+  end
 end

@@ -77,6 +77,17 @@ RSpec.describe Sandbag::Lookup do
     end
   end
 
+  it "explains each word of the glossary, draws a part in the cylinder that has it, and marks no ordinary word" do
+    words = Sandbag::Lookup::Glossary.all.to_h { |word| [word[:id], word] }
+    expect(words["banjo_bolt"]).to include(forms: ["banjo bolt", "banjo bolts", "banjo"])
+    expect(words["stroke"][:forms]).to be_empty
+    expect(words["bore_circlip"][:section]).to include(reservoir: true)
+    drawn = words["bore_circlip"][:section][:parts].select { |part| part[:at_hand] }
+    expect(drawn.map { |part| part[:id] }).to eq ["bore_circlip"]
+    forms = words.values.flat_map { |word| word[:forms] }
+    expect(forms.uniq).to eq forms
+  end
+
   both_sides "Lookup::Search::LEAST_LETTERS", "co" => [], "com" => ["words.compression_nut"] do |typed|
     search.find(typed).map(&:id).select { |id| id == "words.compression_nut" }
   end

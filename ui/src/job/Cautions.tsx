@@ -1,3 +1,4 @@
+import { TradeText } from "../pieces/TradeText";
 import styled from "styled-components";
 
 const Box = styled.footer`
@@ -14,7 +15,9 @@ export function Cautions({ cautions }: { cautions: string[] }) {
   return (
     <Box>
       {cautions.map((caution) => (
-        <p key={caution}>{caution}</p>
+        <p key={caution}>
+          <TradeText>{caution}</TradeText>
+        </p>
       ))}
       <p>The machine's service information and local rules come first.</p>
     </Box>

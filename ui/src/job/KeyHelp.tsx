@@ -4,6 +4,7 @@ import styled from "styled-components";
 import { useHotkeys } from "../kit/useHotkeys";
 import { Button, Key } from "../kit/Button";
 import { PHONE } from "../kit/tokens";
+import { useMarkedWords } from "../pieces/TradeText";
 
 interface Props {
   keys: [key: string, does: string][];
@@ -23,7 +24,9 @@ const Sheet = styled(Dialog)`
   color: ${(p) => p.theme.ink};
   border-radius: 0.75rem;
   padding: 1.5rem 1.8rem;
-  max-width: 38rem;
+  max-width: 44rem;
+  max-height: calc(100vh - 3rem);
+  overflow: auto;
   display: grid;
   gap: 1rem;
   outline: none;
@@ -44,9 +47,10 @@ const Place = styled.div`
   }
 `;
 
-/** The keys of a stage, opened with ? or its button. */
+/** The keys of a stage and what the words on its page mean, opened with ? or its button. */
 export function KeyHelp({ keys }: Props) {
   const [isOpen, setOpen] = useState(false);
+  const words = useMarkedWords(isOpen);
   useHotkeys({ "?": () => setOpen(true) });
   return (
     <Place>
@@ -62,7 +66,7 @@ export function KeyHelp({ keys }: Props) {
                 ...keys,
                 ["V", "Bench view: the one thing to do now"] as const,
                 ["/", "Look something up"] as const,
-                ["?", "This list"] as const,
+                ["?", "These keys, and the words on this page"] as const,
               ].map(([key, does]) => (
                 <Fragment key={key}>
                   <dt>
@@ -72,6 +76,19 @@ export function KeyHelp({ keys }: Props) {
                 </Fragment>
               ))}
             </dl>
+            {words.length > 0 ? (
+              <>
+                <h3>Words on this page</h3>
+                <dl>
+                  {words.map((word) => (
+                    <Fragment key={word.id}>
+                      <dt>{word.label}</dt>
+                      <dd>{word.says}</dd>
+                    </Fragment>
+                  ))}
+                </dl>
+              </>
+            ) : null}
             <Button onPress={() => setOpen(false)}>Back to work</Button>
           </Sheet>
         </Modal>

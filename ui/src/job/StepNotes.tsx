@@ -1,4 +1,5 @@
 import type { Build } from "../server/api";
+import { TradeText } from "../pieces/TradeText";
 import { SignedList } from "../kit/SignedList";
 
 /** What to mind before the step is done: reminders, and warnings with their sign. */
@@ -6,7 +7,11 @@ export function StepNotes({ notes }: { notes: Build["steps"][number]["notes"] })
   if (notes.length === 0) return null;
   return (
     <SignedList
-      lines={notes.map(({ word, text }) => ({ kind: word === "remind" ? "quiet" : "warn", text }))}
+      lines={notes.map(({ word, text }) => ({
+        kind: word === "remind" ? "quiet" : "warn",
+        text,
+        said: <TradeText>{text}</TradeText>,
+      }))}
     />
   );
 }

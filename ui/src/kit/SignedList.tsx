@@ -1,4 +1,5 @@
 import styled from "styled-components";
+import type { ReactNode } from "react";
 import { Sign } from "./Mark";
 import type { MarkKind } from "./Mark";
 
@@ -17,14 +18,21 @@ const Line = styled.li<{ $kind: MarkKind }>`
   }
 `;
 
+interface SignedLine {
+  kind: MarkKind;
+  text: string;
+  /** The text as it is drawn, where it is more than letters. */
+  said?: ReactNode;
+}
+
 /** Sentences, each with the sign of what it means. */
-export function SignedList({ lines }: { lines: { kind: MarkKind; text: string }[] }) {
+export function SignedList({ lines }: { lines: SignedLine[] }) {
   return (
     <List>
-      {lines.map(({ kind, text }) => (
+      {lines.map(({ kind, text, said }) => (
         <Line key={text} $kind={kind}>
           <Sign kind={kind} />
-          <span>{text}</span>
+          <span>{said ?? text}</span>
         </Line>
       ))}
     </List>

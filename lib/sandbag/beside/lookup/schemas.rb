@@ -20,7 +20,10 @@ module Sandbag
         }),
         "glossary" => Tables::Schema.new({
           "label" => String,
-          "says" => String
+          "says" => String,
+          "forms?" => Array,
+          "ordinary?" => TrueClass,
+          "part?" => String
         })
       }.freeze
     end

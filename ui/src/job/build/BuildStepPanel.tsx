@@ -3,6 +3,7 @@ import type { Build, BuildPart, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Headline, Quiet, Row } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
+import { TradeText } from "../../pieces/TradeText";
 import { PartLines } from "../PartLines";
 import { StepClock } from "../StepClock";
 import { StepNotes } from "../StepNotes";
@@ -47,7 +48,9 @@ export function BuildStepPanel({ job, build, isOpen }: Props) {
       <>
         <Quiet>Before the first part goes in</Quiet>
         <Headline data-figure="first">{first.label}</Headline>
-        <p>{first.how}</p>
+        <p>
+          <TradeText>{first.how}</TradeText>
+        </p>
         {first.seconds ? <StepClock key={first.id} seconds={first.seconds} label={first.label} /> : null}
         {isOpen ? (
           <Row $gap={1}>

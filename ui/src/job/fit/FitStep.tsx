@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Button } from "../../kit/Button";
 import { Headline, Quiet, Row } from "../../kit/layout";
 import { Picker } from "../../kit/Picker";
+import { TradeText } from "../../pieces/TradeText";
 import { PartLines } from "../PartLines";
 import { StepNotes } from "../StepNotes";
 import { useEntries } from "../useEntries";
@@ -36,7 +37,11 @@ export function FitStep({ job, fit, isOpen }: FitProps) {
         {step?.label ??
           (fit.ready && fit.phase === "before" ? "Ready for what comes next." : "Every step is done.")}
       </Headline>
-      {step?.does ? <p>{step.does}</p> : null}
+      {step?.does ? (
+        <p>
+          <TradeText>{step.does}</TradeText>
+        </p>
+      ) : null}
       {fit.parts.length > 0 ? (
         <PartLines parts={fit.parts} asked={asked} onFace={isOpen ? face : undefined} />
       ) : null}

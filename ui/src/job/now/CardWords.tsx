@@ -1,4 +1,5 @@
 import styled from "styled-components";
+import { TradeText } from "../../pieces/TradeText";
 import type { NowCard } from "../../server/api";
 
 const Figure = styled.p`
@@ -17,14 +18,22 @@ const Caution = styled.p`
   font-weight: 650;
 `;
 
+interface Props {
+  card: NowCard;
+  as: "h1" | "h2";
+  /** Its words of the trade are explained by a tap. */
+  isExplained?: boolean;
+}
+
 /** What a card says: what to do, its figure, how, the caution, and from when it counts. */
-export function CardWords({ card, as: Title }: { card: NowCard; as: "h1" | "h2" }) {
+export function CardWords({ card, as: Title, isExplained = false }: Props) {
+  const said = (text: string) => (isExplained ? <TradeText>{text}</TradeText> : text);
   return (
     <>
-      <Title>{card.title}</Title>
+      <Title>{said(card.title)}</Title>
       {card.figure ? <Figure>{card.figure}</Figure> : null}
-      {card.detail ? <p>{card.detail}</p> : null}
-      {card.caution ? <Caution>{card.caution}</Caution> : null}
+      {card.detail ? <p>{said(card.detail)}</p> : null}
+      {card.caution ? <Caution>{said(card.caution)}</Caution> : null}
       {card.until ? (
         <p>{`It counts from ${new Date(card.until).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} on.`}</p>
       ) : null}

@@ -65,7 +65,7 @@ export function NowPanel({ job, stage, cards, recent }: Props) {
         )}
       </Quiet>
       <Words aria-live="polite">
-        <CardWords card={card} as="h2" />
+        <CardWords card={card} as="h2" isExplained />
       </Words>
       <CardActions
         key={`${card.id} ${recent[recent.length - 1]?.id}`}

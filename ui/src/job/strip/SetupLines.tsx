@@ -7,6 +7,7 @@ import { Quiet, Row, TextButton } from "../../kit/layout";
 import { Mark, Sign } from "../../kit/Mark";
 import { Notice } from "../../kit/Notice";
 import { useUnits } from "../../server/useUnits";
+import { TradeText } from "../../pieces/TradeText";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -135,7 +136,9 @@ function SetupLine({ job, strip, row, isOpen }: LineProps) {
       <Sign kind={done ? "good" : row.word === "block" ? "warn" : "quiet"} size={22} />
       <Said>
         <strong>{row.label}</strong>
-        <Quiet>{row.detail}</Quiet>
+        <Quiet>
+          <TradeText>{row.detail}</TradeText>
+        </Quiet>
         {row.warning ? <Notice tone="warn">{row.warning}</Notice> : null}
         {row.reason ? <p>{`Waived: ${row.reason}`}</p> : null}
         {row.id === "walk_round" ? <Aside job={job} aside={strip.aside ?? []} isOpen={isOpen} /> : null}

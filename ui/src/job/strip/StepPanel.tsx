@@ -5,6 +5,7 @@ import { Headline, Quiet, Row } from "../../kit/layout";
 import { ReasonButton } from "../../kit/ReasonButton";
 import { Sign } from "../../kit/Mark";
 import { useHotkeys } from "../../kit/useHotkeys";
+import { TradeText } from "../../pieces/TradeText";
 import { useEntries } from "../useEntries";
 import { UndoButton } from "../UndoButton";
 import { useUndo } from "../useUndo";
@@ -68,7 +69,11 @@ export function StepPanel({ job, strip, isOpen }: Props) {
     <>
       <Quiet>{`Step ${done + 1} of ${strip.steps.length}`}</Quiet>
       <Headline data-figure="step">{step.label}</Headline>
-      {step.does ? <p>{step.does}</p> : null}
+      {step.does ? (
+        <p>
+          <TradeText>{step.does}</TradeText>
+        </p>
+      ) : null}
       <Quiet>{`With: ${step.tools.join(", ")}`}</Quiet>
       <StepHazards step={step} />
       {step.takes.length > 0 ? (
@@ -127,7 +132,9 @@ function StepHazards({ step }: { step: StripStep }) {
         <li key={word}>
           <Sign kind="warn" size={20} />
           <strong>{word}</strong>
-          <span>{text}</span>
+          <span>
+            <TradeText>{text}</TradeText>
+          </span>
         </li>
       ))}
     </Hazards>
