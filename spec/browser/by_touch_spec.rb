@@ -33,8 +33,13 @@ module ByTouch
       served.pass_minutes(10) if card["until"]
       before = [entries, stage]
       follow(card)
-      until_api { [entries, stage] != before }
+      until_api { stage != before.last || entries >= before.first + answered(card) }
     end
+  end
+
+  # How many entries a card makes.
+  def answered(card)
+    card.dig("all", "looks")&.size || 1
   end
 
   def follow(card)
@@ -46,12 +51,13 @@ module ByTouch
     when "reading" then session.find("#{NOW_CARD} input").send_keys(typed(card), :enter)
     when "here" then in_its_part(card)
     when "step" then tap(card["act"]["label"])
-    else session.find("#{NOW_CARD} button", match: :first).click
+    when "round" then tap(card["all"]["label"])
+    else session.find("#{NOW_CARD} button:not([data-word])", match: :first).click
     end
   end
 
   def tap(label)
-    session.find("#{NOW_CARD} button", text: label, match: :first).click
+    session.find("#{NOW_CARD} button:not([data-word])", text: label, match: :first).click
   end
 
   def answer(card)

@@ -61,6 +61,7 @@ class ByNow
   def follow(stage, card)
     case card[:kind]
     when "step" then send_entry(stage, card[:act][:entry])
+    when "round" then card[:all][:looks].each { |look| send_entry(stage, look[:entry]) }
     when "question" then send_entry(stage, answer(card)[:entry])
     when "reading" then type(stage, card)
     else in_panel(stage, card)

@@ -6,9 +6,9 @@ module Sandbag
     # card and sends the entry that it holds; which card there is, and in which order, is said here. Each stage has a
     # class `Now` of its own that finds its cards.
     class Now
-      # question: one of a few answers; step: one act; reading: something typed; go: another stage is next; here: it
-      # takes more than one answer, in its panel on the stage's page.
-      KINDS = %w[question step reading go here].freeze
+      # question: one of a few answers; step: one act; reading: something typed; round: several looks at one place; go:
+      # another stage is next; here: it takes more than one answer, in its panel on the stage's page.
+      KINDS = %w[question step reading round go here].freeze
 
       # @param stage [Stage]
       def initialize(stage)
@@ -18,7 +18,8 @@ module Sandbag
       end
 
       # @return [Array<Hash>] kind; id; title: what to do; detail: how; caution; figure: what is read from two metres;
-      #   act (label and entry), answers (each label and entry) or field (name, label, unit, words and entry); stage:
+      #   act (label and entry), answers (each label and entry), field (name, label, unit, words and entry) or all
+      #   (label, and looks, each with label, how and entry); stage:
       #   where another one is next; room: the part of the page where it takes more than one answer. An entry is kind
       #   and data. Empty in a job that takes no entry now
       def to_a
@@ -48,6 +49,27 @@ module Sandbag
       def reading(id, title, entry, name:, unit: nil, **more)
         {kind: "reading", id: id, title: title, **more,
          field: {name: name, label: title, unit: unit, words: unit.nil?, entry: entry}.compact}
+      end
+
+      # Looks at one place that are answered together once all of them are good; each is a card of its own after it.
+      # @param looks [Array<Array(String, String, Hash)>] label, how, and the entry that says it is good
+      # @return [Hash, nil] none for a single look
+      def round(id, title, looks)
+        return if looks.size < 2
+        {kind: "round", id: "round.#{id}", title: title, detail: "One is not right? Go to it by the arrows.",
+         all: {label: "All #{looks.size} good",
+               looks: looks.map { |label, how, entry| {label: label, how: how, entry: entry}.compact }}}
+      end
+
+      # The cards, each place's round before the first card of it.
+      # @param open [Array<Array(String, Hash, Array)>] place of walk_places.yml, card, and its look (see #round), nil
+      #   where it is answered alone
+      def by_place(open)
+        rounds = Tables.rows("walk_places").to_h do |place|
+          [place["id"], round(place["id"], place["label"],
+            open.filter_map { |at, _card, look| look if at == place["id"] })]
+        end
+        open.flat_map { |at, card, look| [(rounds.delete(at) if look), card] }.compact
       end
 
       # @param room [String, nil] the part of the stage's page where it is

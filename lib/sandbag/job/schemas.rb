@@ -10,6 +10,9 @@ module Sandbag
           "stages" => Array,
           **Circuit::MACHINES.to_h { |machine| [machine, Integer] }
         }),
+        "walk_places" => Tables::Schema.new({
+          "label" => String
+        }),
         "prices" => Tables::Schema.new({
           "label" => String,
           "minor" => Integer

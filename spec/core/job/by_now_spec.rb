@@ -58,6 +58,35 @@ RSpec.describe Sandbag::Job::Now do
     expect(job.view("bleed")[:now].map { |each| each[:id] }).to eq %w[topped_up]
   end
 
+  it "lists the looks at one place together, before each of them, but for what is looked at alone or found not right" do
+    worked_to("close", "wash")
+    round = job.view("close")[:now].find { |card| card[:id] == "round.far_end" }
+    expect(round).to include(kind: "round", title: "At the far end")
+    looks = round[:all][:looks].map { |look| look[:entry][:data] }
+    expect(round[:all][:label]).to eq "All #{looks.size} good"
+    expect(looks).to include({gate: "back_wheel", met: true})
+    expect(looks.map { |data| data[:gate] }).not_to include("friction", a_string_starting_with("nipple"))
+    job.add("close", "gate", {"gate" => "back_wheel", "met" => false})
+    left = job.view("close")[:now].find { |card| card[:id] == "round.far_end" }[:all][:looks]
+    expect(left.map { |look| look[:entry][:data] }).to eq(looks - [{gate: "back_wheel", met: true}])
+    expect(job.view("close")[:now].map { |card| card[:id] }).to include("gate.back_wheel")
+  end
+
+  it "makes no round of one look" do
+    worked_to("close", "wash")
+    job.view("close")[:now].find { |card| card[:id] == "round.far_end" }[:all][:looks].drop(1).each do |look|
+      job.add("close", "gate", JSON.parse(JSON.generate(look[:entry][:data])))
+    end
+    expect(job.view("close")[:now].map { |card| card[:id] }).not_to include("round.far_end")
+  end
+
+  # Up to the stage in which a card for this gate stands.
+  def worked_to(stage, gate)
+    hand = ByNow.new(job, "bleed")
+    hand.send(:follow, *step(hand)) until
+      job.state.current == stage && job.view(stage)[:now].any? { |card| card[:id].end_with?(gate) }
+  end
+
   it "offers the second leak watch with the time from which it counts" do
     job("bike_front")
     hand = ByNow.new(job, "bleed")

@@ -6,9 +6,10 @@ module Sandbag
     #
     # @attr row [Hash] of gates.yml; id, label [String] its own, where there is one for each nipple; state [Symbol]
     #   :met, :open or :not_touched; why [String, nil] why it is open; known [Boolean] another stage says; name [String,
-    #   nil] who confirmed it, where that takes a name
+    #   nil] who confirmed it, where that takes a name; denied [Boolean] somebody said that it is not so
     #   detail [String] what has to be true, with the figures of this kind of circuit
-    Gate = Struct.new(:row, :id, :label, :detail, :state, :why, :known, :name, keyword_init: true) do
+    Gate = Struct.new(:row, :id, :label, :detail, :state, :why, :known, :name, :denied,
+      keyword_init: true) do
       # Holds nothing up any more.
       def met
         state != :open
@@ -17,6 +18,12 @@ module Sandbag
       # Worked out, here or where another stage proved it; or not this job's to answer.
       def computed?
         row["settled"] == "computed" || known || state == :not_touched
+      end
+
+      # Confirmed with the others of its place by one answer: not one that a person signs for, nor one that is looked at alone,
+      # nor one that somebody found not right.
+      def together?
+        !computed? && !row["by_name"] && !row["alone"] && !denied
       end
 
       # Done at the end, rather than looked at.

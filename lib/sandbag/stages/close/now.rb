@@ -11,7 +11,7 @@ module Sandbag
       def cards
         return [signature] if @stage.ready?
         return [here("cures", "Confirm what this job put right")] if @stage.cures.any?
-        @stage.open_gates.map { |gate| card(gate) }
+        by_place(@stage.open_gates.map { |gate| [gate.row["place"], card(gate), (good(gate) if gate.together?)] })
       end
 
       def card(gate)
@@ -24,21 +24,28 @@ module Sandbag
         end
       end
 
+      def good(gate)
+        [gate.label, gate.detail, met(gate)]
+      end
+
+      def met(gate)
+        entry("gate", gate: gate.id, met: true)
+      end
+
       def confirm(gate)
         caution = gate.row["caution"] && Tables.find("cautions", gate.row["caution"])["text"]
         said = {detail: gate.detail, caution: caution}
-        done = entry("gate", gate: gate.id, met: true)
-        return by_name(gate, done, **said) if gate.row["by_name"]
-        step("gate.#{gate.id}", gate.label, done, label: gate.step? ? "Done" : "It is so", **said)
+        return by_name(gate, **said) if gate.row["by_name"]
+        step("gate.#{gate.id}", gate.label, met(gate), label: gate.step? ? "Done" : "It is so", **said)
       end
 
       # One of the shop's people, by a digit; typed where the shop has named nobody.
-      def by_name(gate, done, **said)
+      def by_name(gate, **said)
         names = @job.people.able(gate.row["power"])
         title = "#{gate.label}: #{Wording.inside(gate.row["by_name"])}"
-        return reading("gate.#{gate.id}", title, done, name: "name", **said) if names.empty?
+        return reading("gate.#{gate.id}", title, met(gate), name: "name", **said) if names.empty?
         question("gate.#{gate.id}", title, names.map { |name|
-          [name, {kind: "gate", data: {**done[:data], name: name}}]
+          [name, entry("gate", **met(gate)[:data], name: name)]
         }, **said)
       end
 

@@ -26,9 +26,6 @@ module Sandbag
           "families?" => Array,
           "text" => String
         }) { |row| Schemas.owner_line(row) },
-        "gate_places" => Tables::Schema.new({
-          "label" => String
-        }),
         "gates" => Tables::Schema.new({
           "trade" => String,
           "place" => String,
@@ -75,7 +72,7 @@ module Sandbag
           row["touches"] && !Scope::TOUCHES.include?(row["touches"])
         Circuit::Kind.unknown("needs" => [*row["must"], *row["may"]]) ||
           Tables.unknown("machine_kinds", row["machines"] || []) ||
-          Tables.unknown("gate_places", [row["place"]]) || Tables.unknown("feel_tests", row.fetch("test", [])) ||
+          Tables.unknown("walk_places", [row["place"]]) || Tables.unknown("feel_tests", row.fetch("test", [])) ||
           Tables.unknown("cautions", [row["caution"]].compact)
       end
     end

@@ -129,7 +129,7 @@ module Sandbag
         state, why, known = judged(row, id)
         Gate.new(row: row, id: id, label: label, detail: detail(row), state: state, why: why,
           known: known || false,
-          name: confirmations.dig(id, "name")).freeze
+          name: confirmations.dig(id, "name"), denied: confirmations.dig(id, "met") == false).freeze
       end
 
       # What Strip wrote down as moved aside is named where accessories go back.

@@ -51,7 +51,7 @@ module Sandbag
       # In the order in which one walks round the machine.
       def places
         here = @close.gates.map { |gate| gate.row["place"] }
-        Tables.rows("gate_places").select { |row| here.include?(row["id"]) }
+        Tables.rows("walk_places").select { |row| here.include?(row["id"]) }
           .map { |row| {id: row["id"], label: row["label"]} }
       end
 
@@ -66,7 +66,7 @@ module Sandbag
           met: gate.met,
           touched: gate.state != :not_touched,
           step: gate.step?,
-          alone: gate.row["alone"] || false,
+          together: gate.together?,
           by_name: gate.row["by_name"],
           power: gate.row["power"],
           name: gate.name,

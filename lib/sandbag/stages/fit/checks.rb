@@ -29,6 +29,12 @@ module Sandbag
           gap? ? "#{name}: #{Said.mm(value, 0)}, at least #{Said.mm(from_mm, 0)}" : "#{name}: not right"
         end
 
+        # Seen to be good with the others of its place: not what is measured, what a machine may be without,
+        # nor what somebody found not right.
+        def together?
+          !gap? && !row["may_lack"] && value.nil?
+        end
+
         # Wide enough, and still near something that could be pushed on.
         def near?
           gap? && pass && row["aim"] && value < row["aim"]

@@ -4,7 +4,7 @@ module Sandbag
   module Fit
     # The next step with its facings, then what is measured and looked at, in the order of the page.
     class Now < Job::Now
-      LOOKED = {"good" => "In order", "bad" => "Not right"}.freeze
+      LOOKED = {"good" => "Good", "bad" => "Not right"}.freeze
       NONE = {"none" => "There is none"}.freeze
 
       private
@@ -94,7 +94,13 @@ module Sandbag
 
       def looks
         checks = @stage.bleeds? ? @stage.checks.of_phase(@stage.phase) : @stage.checks.all
-        checks.reject(&:pass).map { |check| look_at(check) }
+        by_place(checks.reject(&:pass).map { |check|
+          [check.row["place"], look_at(check), (good(check) if check.together?)]
+        })
+      end
+
+      def good(check)
+        [check.row["label"], check.row["how"], entry("check", check: check.row["id"], value: "good")]
       end
 
       def look_at(check)

@@ -20,6 +20,7 @@ module Sandbag
         }) { |row| Fastening.unknown(row["moves"]) || Circuit::Kind.unknown(row) },
         "fit_checks" => Tables::Schema.new({
           "label" => String,
+          "place" => String,
           **Circuit::SUITS,
           "how" => String,
           "moves" => Array,
@@ -30,7 +31,10 @@ module Sandbag
           "may_lack?" => [TrueClass, FalseClass],
           "after?" => [TrueClass, FalseClass],
           "proves" => String
-        }) { |row| Fastening.unknown(row["moves"]) || Circuit::Kind.unknown(row) },
+        }) { |row|
+          Fastening.unknown(row["moves"]) || Circuit::Kind.unknown(row) ||
+            Tables.unknown("walk_places", [row["place"]])
+        },
         "free_plays" => Tables::Schema.new({
           "label" => String,
           "constructions" => Array,

@@ -23,6 +23,7 @@ module Sandbag
           washers: @fit.washers.stacks.map { |stack| washers(stack) },
           hoses: @fit.hoses.laid.map { |laid| hose(laid) },
           free_play: free_play,
+          walk: walk,
           checks: @fit.checks.all.map { |check| check(check) },
           reservoir: (reservoir if @fit.reservoir.wanted?),
           electrics: (electrics if @fit.electrics.wanted?),
@@ -134,13 +135,20 @@ module Sandbag
         }.compact
       end
 
+      def walk
+        here = @fit.checks.all.map { |check| check.row["place"] }
+        Tables.rows("walk_places").select { |row| here.include?(row["id"]) }.map { |row| row.slice("id", "label") }
+      end
+
       def check(check)
         row = check.row
         {
           id: row["id"],
           label: row["label"],
+          place: row["place"],
           how: row["how"],
           gap: check.gap?,
+          together: check.together? && !later?(check),
           from_mm: check.from_mm,
           aim_mm: row["aim"],
           value_mm: (check.value if check.gap?),

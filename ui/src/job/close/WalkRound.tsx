@@ -13,7 +13,7 @@ export function WalkRound({ close, ...actions }: Props) {
   return close.places.map((place) => {
     const gates = close.gates.filter((gate) => gate.place === place.id);
     const open = gates.filter((gate) => !gate.met);
-    const byHand = open.filter((gate) => gate.settled === "confirmed" && !gate.by_name && !gate.alone);
+    const byHand = open.filter((gate) => gate.together);
     const needed = gates.filter((gate) => gate.touched && (gate.met || !gate.step || actions.isOpen));
     const untouched = gates.filter((gate) => !gate.touched).map((gate) => gate.label);
     const met = needed.filter((gate) => gate.met).length;

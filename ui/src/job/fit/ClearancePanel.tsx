@@ -1,8 +1,9 @@
 import styled from "styled-components";
 import type { Fit } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
+import { Button } from "../../kit/Button";
 import { Choice } from "../../kit/Choice";
-import { Quiet } from "../../kit/layout";
+import { Quiet, Row } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
 import { MeasuredLength } from "../MeasuredLength";
 import { useEntries } from "../useEntries";
@@ -40,17 +41,52 @@ const Item = styled.li<{ $kind: string }>`
   }
 `;
 
-/** What must not touch, pull or catch, and what must work; each by its own name. */
+/** What must not touch, pull or catch, and what must work, in the order in which one walks round the machine. */
 export function ClearancePanel({ job, fit, isOpen }: FitProps) {
   if (fit.checks.length === 0) return null;
   return (
     <FitRoom fit={fit} id="looks" title="Clearance and looks">
+      {fit.walk?.map((place) => (
+        <Place
+          key={place.id}
+          label={place.label}
+          job={job}
+          checks={fit.checks.filter((check) => check.place === place.id)}
+          isOpen={isOpen}
+        />
+      )) ?? <Place label="Round the machine" job={job} checks={fit.checks} isOpen={isOpen} />}
+    </FitRoom>
+  );
+}
+
+interface PlaceProps extends Pick<FitProps, "job" | "isOpen"> {
+  label: string;
+  checks: Check[];
+}
+
+function Place({ label, job, checks, isOpen }: PlaceProps) {
+  const { add } = useEntries(job, "fit");
+  const together = checks.filter((check) => check.together);
+  return (
+    <section aria-label={label}>
+      <Row $gap={1.5}>
+        <h3>{label}</h3>
+        {isOpen && together.length > 1 ? (
+          <Button
+            tone="act"
+            aria-label={`${label}: all ${together.length} good`}
+            onPress={() => together.forEach((check) => add("check", { check: check.id, value: "good" }))}
+          >
+            {`All ${together.length} good`}
+          </Button>
+        ) : null}
+      </Row>
       <Grid>
-        {fit.checks.map((check) => (
+        {checks.map((check) => (
           <Line key={check.id} job={job} check={check} isOpen={isOpen} />
         ))}
       </Grid>
-    </FitRoom>
+    </section>
   );
 }
 

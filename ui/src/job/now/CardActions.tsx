@@ -43,7 +43,7 @@ export function CardActions({ card, keys, isTyping = false, onSend, onGo, undo }
       ? `Go to ${stageNames[card.stage as keyof typeof stageNames] ?? "the next stage"}`
       : card.kind === "here"
         ? "Show it"
-        : card.act?.label;
+        : (card.act ?? card.all)?.label;
   return (
     <Actions>
       {card.field ? (

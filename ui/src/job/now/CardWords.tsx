@@ -1,6 +1,7 @@
 import styled from "styled-components";
 import { TradeText } from "../../pieces/TradeText";
-import type { NowCard } from "../../server/api";
+import type { ReactNode } from "react";
+import type { NowCard, NowRound } from "../../server/api";
 
 const Figure = styled.p`
   font:
@@ -18,6 +19,20 @@ const Caution = styled.p`
   font-weight: 650;
 `;
 
+const Lines = styled.ul`
+  display: grid;
+  gap: 0.3em;
+  li {
+    border-left: 0.25rem solid ${(p) => p.theme.line};
+    padding-left: 0.6em;
+    line-height: 1.15;
+  }
+  small {
+    font-size: 0.8em;
+    color: ${(p) => p.theme.quiet};
+  }
+`;
+
 interface Props {
   card: NowCard;
   as: "h1" | "h2";
@@ -32,11 +47,25 @@ export function CardWords({ card, as: Title, isExplained = false }: Props) {
     <>
       <Title>{said(card.title)}</Title>
       {card.figure ? <Figure>{card.figure}</Figure> : null}
+      {card.all ? <Looks looks={card.all.looks} said={said} /> : null}
       {card.detail ? <p>{said(card.detail)}</p> : null}
       {card.caution ? <Caution>{said(card.caution)}</Caution> : null}
       {card.until ? (
         <p>{`It counts from ${new Date(card.until).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} on.`}</p>
       ) : null}
     </>
+  );
+}
+
+/** The looks at one place, each with how. */
+function Looks({ looks, said }: { looks: NowRound["looks"]; said: (text: string) => ReactNode }) {
+  return (
+    <Lines>
+      {looks.map(({ label, how }) => (
+        <li key={label}>
+          <strong>{label}</strong> {how ? <small>{said(how)}</small> : null}
+        </li>
+      ))}
+    </Lines>
   );
 }

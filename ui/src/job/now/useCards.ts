@@ -59,6 +59,8 @@ export function useCards(
     if (card?.kind === "go" && card.stage) void navigate(`/jobs/${job.id}/${card.stage}`, { replace: true });
     else if (card?.kind === "here") onHere(card);
     else if (card?.act) send(card.act.entry);
+    else if (card?.all && !isOnTheWay)
+      card.all.looks.forEach((look) => add(look.entry.kind, look.entry.data));
   };
   useHotkeys(
     card
