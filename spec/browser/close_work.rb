@@ -57,7 +57,7 @@ module CloseWorkByHand
     place = folding(label)
     id = shown(close_job, "close")["places"].find { |each| each["label"] == label }["id"]
     by_hand = open_gates.select { |gate| gate["place"] == id && gate["settled"] == "confirmed" && gate["by_name"].nil? }
-    alone, together = by_hand.partition { |gate| gate["alone"] }
+    together, alone = by_hand.partition { |gate| gate["together"] }
     open = "[aria-label$=': I have checked'], [aria-label$=': Done']"
     place.find("[aria-label^='#{label}: all']").click if together.size > 1
     (alone + ((together.size > 1) ? [] : together)).each do |gate|
