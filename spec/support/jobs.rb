@@ -27,6 +27,8 @@ class JobInMemory
     ((question == "fluid_found") && marked) || SAFE.fetch(question)
   end
 
+  CARED_FOR = %w[ask choose strip].freeze
+
   # @param careful [Boolean] answers what can stop the job, and protects the machine, before any work is entered
   # @param machine_kind [String, nil] of machine_kinds.yml; nil asks what is asked of any; machine_use [String, nil] of
   #   machine_uses.yml
@@ -226,8 +228,17 @@ class JobInMemory
     entry.id
   end
 
+  # It was seen to already where nothing was asked, chosen, stripped or taken back since.
   def take_care(stage, kind)
-    return if %w[ask choose].include?(stage) || kind == "undo" || state.stop || state.signed?
+    return if %w[ask choose].include?(stage) || kind == "undo"
+    cared = [stage, kind, entries.count { |entry| CARED_FOR.include?(entry.stage) || entry.kind == "undo" }]
+    return if @cared == cared
+    see_to(stage, kind)
+    @cared = cared
+  end
+
+  def see_to(stage, kind)
+    return if state.stop || state.signed?
     answer_stops
     write("ask", "route", {"route" => "bleed"}) unless state.route || %w[ask choose feel].include?(stage)
     choose_what_is_wanted if %w[fit bleed].include?(stage) && state.route && !state.choose.enough?

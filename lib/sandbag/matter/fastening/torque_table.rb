@@ -9,6 +9,7 @@ module Sandbag
       # @param sheet [Circuit::Sheet]
       def initialize(sheet)
         @sheet = sheet
+        @defaults = {}
         freeze
       end
 
@@ -55,6 +56,10 @@ module Sandbag
 
       # @return [Array(Hash, String), nil] row of torques.yml, or what it turns on and nobody has said
       def default(id)
+        @defaults.fetch(id) { @defaults[id] = found(id) }
+      end
+
+      def found(id)
         fastener(id)["defaults"].each do |rule|
           asked = nil
           suits = (rule["when"] || {}).all? do |key, wanted|

@@ -71,7 +71,7 @@ module Sandbag
       end
 
       def find(id)
-        @close.gates.find { |each| each.id == id } ||
+        @close.gate_called(id) ||
           raise(Refusal.at("data/gate", "this job has no gate “#{id}”", @close.gates.map(&:id).join(", ")))
       end
 

@@ -14,9 +14,16 @@ module Sandbag
         @gates ||= Tables.rows("gates").select { |row| scope.here?(row) }.flat_map { |row| gates_of(row) }.freeze
       end
 
+      # @param id [String]
+      # @return [Gate, nil] worked out alone: what one gate takes
+      def gate_called(id)
+        Tables.rows("gates").select { |row| id == row["id"] || (row["each"] && id.start_with?("#{row["id"]}.")) }
+          .select { |row| scope.here?(row) }.flat_map { |row| gates_of(row) }.find { |gate| gate.id == id }
+      end
+
       # @return [String, nil] the second person, who checked and does not sign
       def second
-        gates.find { |gate| gate.id == SECOND }&.name
+        gate_called(SECOND)&.name
       end
 
       # @return [Job::Entry, nil]

@@ -21,8 +21,9 @@ module Sandbag
         @removed = removed
         @bled_at = bled_at
         loosened = @entries.values("loosened", "fastener")
-        @lines = all(Tables.rows("fasteners").select { |row| @scope.here?(row) })
-          .select { |line| out?(line) || loosened.include?(line.id) }.freeze
+        @lines = at_places(Tables.rows("fasteners").select { |row| @scope.here?(row) })
+          .select { |row, id, place| out?(row, place) || loosened.include?(id) }
+          .map { |row, id, place| line_of(row, id, place) }.freeze
         freeze
       end
 
@@ -43,7 +44,8 @@ module Sandbag
 
       # @return [Array<TorqueLine>] what may have been loosened besides
       def others
-        all(Tables.rows("fasteners").select { |row| row["apart"] && @scope.here?(row) }).reject { |each| line(each.id) }
+        at_places(Tables.rows("fasteners").select { |row| row["apart"] && @scope.here?(row) })
+          .reject { |_row, id| line(id) }.map { |row, id, place| line_of(row, id, place) }
       end
 
       # @return [Array<TorqueLine>] tightened without a wrench
@@ -81,36 +83,35 @@ module Sandbag
       private
 
       # It was taken out; or the job takes no such part out and moves what it holds.
-      def out?(line)
-        row = line.fastener
-        at = line.place.at if row["per"] == "far_end"
+      def out?(row, place)
+        at = place.at if row["per"] == "far_end"
         return false if row["held_by"] && @removed.call(row["held_by"], at)
         taken = row["out"] && @removed.call(row["out"], at)
         taken.nil? ? @scope.moves?(*row["moves"]) : taken
       end
 
-      def all(rows)
-        rows.flat_map { |row| lines_of(row) }
-      end
-
-      def lines_of(row)
-        return [line_of(row, nil, row["label"])] if row["per"] == "once"
-        places = @places.fetch(row["per"])
-        places = places.select { |place| row["joints"].include?(place.fitting) } if row["joints"]
-        places.map { |place| line_of(row, place.at, label_of(row, place), place) }
+      # @return [Array<Array(Hash, String, Circuit::Place)>] each fastener with its id and where it is, nil where there
+      #   is one of it
+      def at_places(rows)
+        rows.flat_map do |row|
+          next [[row, row["id"], nil]] if row["per"] == "once"
+          places = @places.fetch(row["per"])
+          places = places.select { |place| row["joints"].include?(place.fitting) } if row["joints"]
+          places.map { |place| [row, "#{row["id"]}.#{place.at}", place] }
+        end
       end
 
       # A nipple's own name says what it is.
       def label_of(row, place)
+        return row["label"] unless place
         (place.kind == "nipple") ? place.label : "#{row["label"]}: #{Wording.inside(place.label)}"
       end
 
-      def line_of(row, at, label, place = nil)
-        id = [row["id"], at].compact.join(".")
-        TorqueLine.new(id: id, fastener: row, label: label, range: @table.range(id), row: @table.row(id),
-          asks: @table.asks(id), reading: newest("torque", id, row), estimate: newest("estimate", id, row),
-          snug: newest("snug", id, row),
-          wrench: wrench_at(newest("torque", id, row)), place: place)
+      def line_of(row, id, place)
+        reading = newest("torque", id, row)
+        TorqueLine.new(id: id, fastener: row, label: label_of(row, place), range: @table.range(id), row: @table.row(id),
+          asks: @table.asks(id), reading: reading, estimate: newest("estimate", id, row), snug: newest("snug", id, row),
+          wrench: wrench_at(reading), place: place)
       end
 
       def newest(kind, id, row)
