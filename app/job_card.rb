@@ -3,9 +3,6 @@
 module App
   # A job card on A4.
   class JobCard
-    # Fits a photo into the width of the page and a third of its height.
-    PHOTO_HEIGHT = 230
-
     # @param content [Hash] of JobCardContent
     # @yieldparam photo [String] id of a photo; @yieldreturn [String, nil] its JPEG bytes
     def initialize(content, &jpeg)
@@ -54,14 +51,7 @@ module App
     end
 
     def pictures
-      @content["photos"].each do |photo|
-        jpeg = @jpeg.call(photo["photo"])
-        next unless jpeg
-        @pdf.start_new_page if @pdf.cursor < PHOTO_HEIGHT + 30
-        @pdf.move_down 10
-        @pdf.text photo["what"], size: 9, color: Paper::PALE
-        @pdf.image StringIO.new(jpeg), fit: [@pdf.bounds.width, PHOTO_HEIGHT]
-      end
+      JobCardPhotos.new(@pdf, @jpeg).draw(@content["photos"])
     end
 
     def closing

@@ -16,7 +16,7 @@ module App
       @shop = shop
     end
 
-    # @return [Hash] shop, title, standing, opened, sections [[title, rows]], photos [what, photo], summary and, where
+    # @return [Hash] shop, title, standing, opened, sections [[title, rows]], photos (see #photos), summary and, where
     #   the lever was read, its curve; by string keys
     def to_h
       {
@@ -26,13 +26,19 @@ module App
         "job" => @job[:id],
         "opened_at" => @job[:opened_at],
         "sections" => JobCardSections.of(@state, @stock),
-        "photos" => JobPhotos.of(@state.journal).map { |photo| photo.slice(:what, :photo).transform_keys(&:to_s) },
+        "photos" => photos,
         "summary" => summary,
         "curve" => curve
       }.compact
     end
 
     private
+
+    # @return [Array<Hash>] entry, photo, what, again and marks, see Sandbag::Job::Photos#all
+    def photos
+      Sandbag::Job::Photos.new(@state.journal).all
+        .map { |photo| JSON.parse(JSON.generate(photo.slice(:entry, :photo, :what, :again, :marks))) }
+    end
 
     def standing
       return "Open: waits for #{@state.waits_for}. Do not use." unless @state.signed?

@@ -18,7 +18,7 @@ module App
 
     # @return [Hash] where it stands, and its photos
     def head
-      {**JobHead.of(@job, @circuit, machine), **@state.headline, photos: JobPhotos.of(@state.journal)}
+      {**JobHead.of(@job, @circuit, machine), **@state.headline, photos: Sandbag::Job::Photos.new(@state.journal).all}
     end
 
     # @return [Hash] what one stage shows

@@ -3,7 +3,6 @@
 require_relative "helper"
 require_relative "cylinder_work"
 require "tmpdir"
-require "vips"
 
 RSpec.describe "A cylinder taken apart", :browser do
   include CylinderWorkByHand
@@ -105,17 +104,56 @@ RSpec.describe "A cylinder taken apart", :browser do
 
   it "keeps a photo with the job, and refuses what is none" do
     Dir.mktmpdir do |folder|
-      Vips::Image.black(80, 60, bands: 3).pngsave("#{folder}/clamp.png")
       File.binwrite("#{folder}/setup.png", "MZ#{"\x90" * 200}")
       open_page "/jobs/job-cargo-front/strip"
       session.fill_in "What it shows", with: "Clamp split\n"
       session.attach_file("Add a photo", "#{folder}/setup.png", make_visible: true)
       expect(session).to have_content("not a PNG image")
-      session.attach_file("Add a photo", "#{folder}/clamp.png", make_visible: true)
+      session.attach_file("Add a photo", "#{ROOT}/spec/fixtures/small.png", make_visible: true)
       expect(session).to have_css("img[alt='Clamp split']")
       width = -> { session.evaluate_script("document.querySelector('img[alt=\"Clamp split\"]').naturalWidth") }
       until_api { width.call.positive? }
       expect(width.call).to eq 80
     end
+  end
+
+  def photos = api("/jobs/job-cargo-rear")["photos"]
+
+  # A finger goes from one place of the open photo to another one, in shares of it.
+  def draw(from, to)
+    picture = session.find("[role=dialog] img").native
+    width, height = picture.size.to_a
+    at = ->(place) { [((place[0] - 0.5) * width).round, ((place[1] - 0.5) * height).round] }
+    session.driver.browser.action.move_to(picture, *at[from]).click_and_hold.move_to(picture, *at[to]).release.perform
+  end
+
+  def natural_size(alt)
+    session.evaluate_script("(({naturalWidth, naturalHeight}) => [naturalWidth, naturalHeight])(" \
+      "document.querySelector('img[alt=\"#{alt}\"]'))")
+  end
+
+  it "shrinks a photo on the way, takes a mark drawn by finger, and stands before and after side by side" do
+    open_page "/jobs/job-cargo-rear/strip"
+    session.fill_in "What it shows", with: "Clamp split\n"
+    session.attach_file("Add a photo", "#{ROOT}/spec/fixtures/large.jpg", make_visible: true)
+    until_api { photos.size == 1 }
+    session.find("button", text: "Clamp split · Strip").click
+    draw [0.5, 0.5], [0.75, 0.5]
+    until_api { photos.first["marks"].size == 1 }
+    session.find("label", text: "Arrow").click
+    draw [0.1, 0.1], [0.4, 0.4]
+    until_api { photos.first["marks"].size == 2 }
+    circle, arrow = photos.first["marks"]
+    expect(circle).to include("shape" => "circle", "to_x" => a_value_within(0.01).of(0.75))
+    expect(arrow).to include("shape" => "arrow", "x" => a_value_within(0.01).of(0.1))
+    session.click_button "Undo the last mark"
+    until_api { photos.first["marks"] == [circle] }
+    session.click_button "Back to work"
+    open_page "/jobs/job-cargo-rear/build"
+    session.attach_file("Photograph it again", "#{ROOT}/spec/fixtures/large.jpg", make_visible: true)
+    expect(session).to have_button("Clamp split · Build")
+    expect(photos.last).to include("again" => photos.first["entry"], "what" => "Clamp split")
+    expect(natural_size("Clamp split")).to eq [2000, 1500]
+    expect(browser_faults).to be_empty
   end
 end

@@ -13,7 +13,7 @@ module Sandbag
       # @return [Entry] with its data read
       # Refuses what EntryReader refuses, any entry on a signed job or on one that was referred, a correction that
       # has nothing to correct, work under a stop or before the questions that can stop it are answered, and what the
-      # entry's stage does not admit; and a simulated reading on a real machine.
+      # entry's stage does not admit, or Photos refuses; and a simulated reading on a real machine.
       def admit(entry)
         refuse_closed
         refuse_correction(entry) if entry.corrects || entry.undo?
@@ -23,12 +23,17 @@ module Sandbag
         refuse_stopped(read)
         refuse_simulated(read)
         refuse_unasked(read)
-        @state.stage(read.stage).admit(read) unless read.undo?
+        admit_read(read) unless read.undo?
         refuse_undone(read)
         read
       end
 
       private
+
+      def admit_read(entry)
+        return Photos.new(@state.journal).admit(entry) if Photos::KINDS.include?(entry.kind)
+        @state.stage(entry.stage).admit(entry)
+      end
 
       def refuse_closed
         return unless @state.signed?
@@ -60,7 +65,7 @@ module Sandbag
 
       def refuse_on_hold(entry)
         held = @state.close.held
-        return if held.nil? || entry.kind == "photo" || entry.corrects == held.id
+        return if held.nil? || Photos::KINDS.include?(entry.kind) || entry.corrects == held.id
         return if [%w[close held], %w[close resumed], %w[ask note]].include?([entry.stage, entry.kind])
         raise Refusal.at("stage", "this job is #{@state.on_hold_said}",
           "the job resumed, under Close")
@@ -76,7 +81,7 @@ module Sandbag
       end
 
       # Said of the job, not done to the machine.
-      SAID = %w[photo held resumed].freeze
+      SAID = [*Photos::KINDS, "held", "resumed"].freeze
 
       # @return [String] kind of the entry, or of the one that it takes back
       def answer_of(entry)

@@ -83,6 +83,9 @@ export const fluidLooks: Record<string, string> = {
   unknown: "#5a3719",
 };
 
+/** What is drawn on a photo, whatever the photo shows. */
+export const markColours = { line: "#d5261b", rim: "#ffffff" };
+
 export const space = (steps: number): string => `${steps * 0.5}rem`;
 
 /** Widths at which a page lies down: a phone, or any screen at twice its size; a tablet. */

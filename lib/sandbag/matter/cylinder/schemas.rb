@@ -39,6 +39,7 @@ module Sandbag
           "good?" => Array,
           "unit?" => String,
           "figures?" => TrueClass,
+          "photo?" => String,
           "first?" => TrueClass,
           "never_abs?" => Array,
           "values?" => Hash,

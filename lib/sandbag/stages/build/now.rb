@@ -35,7 +35,7 @@ module Sandbag
 
       def look_at(row)
         question("check.#{row["id"]}", row["label"], each_answer(PASS, "check", name: :pass, check: row["id"]),
-          detail: row["how"], clock_s: row["seconds"])
+          detail: row["how"], clock_s: row["seconds"], photo: row["photo"])
       end
     end
   end

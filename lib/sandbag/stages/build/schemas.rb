@@ -11,6 +11,7 @@ module Sandbag
           "parts" => Array,
           "before?" => TrueClass,
           "seconds?" => Integer,
+          "photo?" => String,
           "abs?" => TrueClass
         })
       }.freeze

@@ -109,7 +109,7 @@ module Sandbag
       end
 
       # Entries that say what is known, not what was done: taken at any time.
-      KNOWN = %w[fact figure wrench loosened clash photo].freeze
+      KNOWN = %w[fact figure wrench loosened clash].freeze
 
       # @return [Sequence::Step, nil] the next one; marks are painted once every figure is read
       def step

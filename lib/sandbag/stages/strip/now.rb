@@ -17,7 +17,7 @@ module Sandbag
       def set_up(row)
         id = "setup.#{row["id"]}"
         values = @stage.setup.to_h.find { |each| each[:id] == row["id"] }[:values]
-        said = {detail: row["detail"]}
+        said = {detail: row["detail"], photo: row["photo"]}
         return figures(row, values, said) if row["figures"]
         return step(id, row["label"], entry("setup", item: row["id"]), **said) unless values
         question(id, row["label"], each_answer(values, "setup", item: row["id"]), **said)
@@ -31,12 +31,18 @@ module Sandbag
           answers: others, **said)
       end
 
+      # What shows which way its parts go.
+      def before(step)
+        features = step.takes.filter_map(&:feature).map { |feature| Wording.inside(feature) }
+        Wording.sentence(features.join(", ")) if features.any?
+      end
+
       def next_step
         at = @stage.step or return
         done = @stage.work.steps.count { |each| @stage.passed?(each) }
         step("step.#{at.id}", at.label, entry("step", step: at.id),
           detail: [at.does, at.leaks, at.lost].compact.join(" "), caution: at.to_h[:caution] || at.flies,
-          figure: "#{done + 1} of #{@stage.work.steps.size}")
+          figure: "#{done + 1} of #{@stage.work.steps.size}", photo: before(at))
       end
     end
   end

@@ -6,7 +6,7 @@ import { Notice } from "../../kit/Notice";
 import { Room, Rooms } from "../../kit/Rooms";
 import { isDone } from "../isDone";
 import { NextStage } from "../NextStage";
-import { Photos } from "../Photos";
+import { Photos } from "../photos/Photos";
 import { Reckoning } from "../Reckoning";
 import type { StageProps } from "../StageProps";
 import { BuildStepPanel } from "./BuildStepPanel";

@@ -3,7 +3,7 @@ import { stageNames } from "../../words/stages";
 import { Column, Panel, Quiet, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { Rooms } from "../../kit/Rooms";
-import { Photos } from "../Photos";
+import { Photos } from "../photos/Photos";
 import { useEntries } from "../useEntries";
 import type { StageProps } from "../StageProps";
 import { CureList } from "./CureList";

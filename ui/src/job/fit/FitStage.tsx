@@ -2,7 +2,7 @@ import { Panel } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
 import { Rooms } from "../../kit/Rooms";
 import { NextStage } from "../NextStage";
-import { Photos } from "../Photos";
+import { Photos } from "../photos/Photos";
 import { Reckoning } from "../Reckoning";
 import type { StageProps } from "../StageProps";
 import { ClearancePanel } from "./ClearancePanel";

@@ -1,7 +1,7 @@
 import type { Job, Measure } from "../../server/api";
 import { Room, Rooms } from "../../kit/Rooms";
 import { NextStage } from "../NextStage";
-import { Photos } from "../Photos";
+import { Photos } from "../photos/Photos";
 import type { StageProps } from "../StageProps";
 import { ComparePanel } from "./ComparePanel";
 import { GaugePanel } from "./GaugePanel";

@@ -5,6 +5,7 @@ import { Headline, Quiet, Row } from "../../kit/layout";
 import { ReasonButton } from "../../kit/ReasonButton";
 import { Sign } from "../../kit/Mark";
 import { useHotkeys } from "../../kit/useHotkeys";
+import { PhotoButton } from "../photos/PhotoButton";
 import { TradeText } from "../../pieces/TradeText";
 import { useEntries } from "../useEntries";
 import { UndoButton } from "../UndoButton";
@@ -52,6 +53,7 @@ export function StepPanel({ job, strip, isOpen }: Props) {
   const undo = useUndo(job, "strip", strip.recent);
   const step = strip.steps.find((each) => each.id === strip.current);
   const isReady = isOpen && strip.ready && step !== undefined;
+  const shows = strip.now?.[0]?.photo;
   const take = () => {
     if (step) add("step", { step: step.id });
   };
@@ -97,6 +99,11 @@ export function StepPanel({ job, strip, isOpen }: Props) {
             </li>
           ))}
         </Parts>
+      ) : null}
+      {isOpen && shows ? (
+        <div>
+          <PhotoButton job={job} stage="strip" label={`Photo: ${shows}`} what={shows} />
+        </div>
       ) : null}
       {step.caution ? <Quiet>{step.caution}</Quiet> : null}
       {isOpen ? (

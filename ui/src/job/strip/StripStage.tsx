@@ -7,7 +7,7 @@ import { Notice } from "../../kit/Notice";
 import { Room, Rooms } from "../../kit/Rooms";
 import { isDone } from "../isDone";
 import { NextStage } from "../NextStage";
-import { Photos } from "../Photos";
+import { Photos } from "../photos/Photos";
 import type { Job, Strip } from "../../server/api";
 import type { StageProps } from "../StageProps";
 import { OpenToTheAir } from "./OpenToTheAir";
