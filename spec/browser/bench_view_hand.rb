@@ -57,10 +57,13 @@ module BenchViewByHand
       card["answers"].index { |each| each["entry"]["data"].value?(value) } || 0]
   end
 
-  # A lever without air, read to a tenth of a millimetre; what is left in the reservoir or the syringe.
+  # A lever without air, read to a tenth of a millimetre, or by a ruler where bottles hang on it; what is left in the
+  # reservoir or the syringe.
   def typed(card)
     case card["id"].split(".").first
-    when "pull" then travel(card["field"]["entry"]["data"]["force"])
+    when "pull" then travel(card["field"]["entry"]["data"]["force"]).round(1).to_s
+    when "weights" then "0.1 0.2 0.33 L 0.5 L 0.75 L 1 L 1.5 L 2 L 5 L"
+    when "hung" then by_ruler(travel(card["field"]["entry"]["data"]["kg"] * GRAVITY)).to_s
     when "run" then shown("keys", "bleed")["reservoir"]["left_ml"].floor(2).to_s
     when "batch" then "L 2211"
     else card["field"]["words"] ? "M. Beck" : "0.3"
@@ -69,7 +72,14 @@ module BenchViewByHand
 
   def travel(force)
     @circuit ||= Sandbag::Circuit::Assembly.build(Sandbag::Circuit::Sheet.new(api("/circuits/one")["sheet"]))
-    @circuit.travel_mm(@circuit.pressure_mpa(force)).round(1).to_s
+    @circuit.travel_mm(@circuit.pressure_mpa(force))
+  end
+
+  GRAVITY = 9.80665
+
+  # The half millimetre that a ruler shows.
+  def by_ruler(length)
+    (length * 2).round / 2.0
   end
 
   # What is next stands there when this returns.
@@ -83,6 +93,8 @@ module BenchViewByHand
     end
     answered = card.dig("all", "looks")&.size || 1
     until_api { stage != before.last || entries >= before.first + answered }
+  rescue RuntimeError
+    raise "nothing came of #{card}"
   end
 
   # @param most [Integer] cards; @yield each card, before it is worked

@@ -7,6 +7,17 @@ require_relative "bench_view_hand"
 RSpec.describe "Each kind by keys", :browser do
   include BenchViewByHand
 
+  it "judges a bicycle's lever by bottles of water and a ruler, and signs" do
+    start("bicycle", "bike_front",
+      {"route" => "bleed", "colour" => "as_fresh", "means" => "hung", "ruler" => 0.5})
+    hung = 0
+    work_by_keys(180) { |card| hung += 1 if card["id"] == "hung" }
+    expect(hung).to be_between(4, 12)
+    expect(session).to have_css("h1", text: "Signed off.")
+    expect(api("/jobs/keys/entries?limit=500")["items"].map { |entry| entry["kind"] }).not_to include("reading")
+    expect(browser_faults).to be_empty
+  end
+
   {
     "kart" => ["kart", "kart_rear", "check.nipple_sound", "Worn or seized", "renew one with a worn thread"],
     "snowmobile" => ["snowmobile", "snow_jackshaft", "check.reservoir_clean", "Sediment in it", "brush it out"],

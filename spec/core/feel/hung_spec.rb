@@ -45,7 +45,7 @@ RSpec.describe Sandbag::Feel::Hung do
     job = JobInMemory.new(sheet(twin_disc_plain)).bled
     job.add("feel", "weights", {"masses" => "1.5 kg"})
     job.add("feel", "hung", {"kg" => 1.5, "travel" => 20})
-    expect(job.state.feel.waits_for).to include "more that can be hung"
+    expect(job.state.feel.waits_for).to include "hang more weights"
   end
 
   it "knows a ruler's error by its step, so that more readings help" do

@@ -31,7 +31,7 @@ module Sandbag
       def wanted
         return if verdict
         forces = suggested_forces.first(4)
-        return "more that can be hung: it makes too few different pulls" if forces.empty?
+        return "hang more weights: those given make too few different pulls" if forces.empty?
         said = forces.each_with_index.map { |force, index| Said.n(force, bare: index < forces.size - 1) }
         "#{forces.size} more, try #{said.join(", ")}"
       end
