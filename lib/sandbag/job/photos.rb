@@ -18,9 +18,9 @@ module Sandbag
         freeze
       end
 
-      # @return [Array<Hash>] oldest first: entry, photo, what, stage, at; again: the entry of the first photo
-      #   of what it shows once more, where that is still there; marks: shape, and x, y (the middle, or the tail), to_x, to_y (the rim,
-      #   or the tip) as shares of width and height
+      # @return [Array<Hash>] oldest first: entry, photo, what, stage, at; again: the entry of the first photo of what
+      #   it shows once more, where that is still there; marks: shape, and x, y (the middle, or the tail), to_x, to_y
+      #   (the rim, or the tip) as shares of width and height
       def all
         photos.map do |entry|
           {entry: entry.id, photo: entry.data["photo"], what: entry.data["what"], stage: entry.stage, at: entry.at,

@@ -1,13 +1,17 @@
 import type { ScaleLinear } from "d3-scale";
 import { useTheme } from "styled-components";
+import type { Area } from "./useArea";
 
 interface Props {
   x: ScaleLinear<number, number>;
   y: ScaleLinear<number, number>;
-  area: { width: number; height: number; left: number; right: number; top: number; bottom: number };
+  area: Area;
   xLabel: string;
   yLabel: string;
 }
+
+/** Fewer figures fit under a narrow chart. */
+const NARROW = 400;
 
 export function Axes({ x, y, area, xLabel, yLabel }: Props) {
   const theme = useTheme();
@@ -22,7 +26,7 @@ export function Axes({ x, y, area, xLabel, yLabel }: Props) {
           </text>
         </g>
       ))}
-      {x.ticks(7).map((tick) => (
+      {x.ticks(area.width < NARROW ? 4 : 7).map((tick) => (
         <g key={tick} transform={`translate(${x(tick)} ${floor})`}>
           <path d="M0 0V6" stroke={theme.quiet} />
           <text y="22" textAnchor="middle">

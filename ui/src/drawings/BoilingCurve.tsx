@@ -3,21 +3,23 @@ import { line } from "d3-shape";
 import { useTheme } from "styled-components";
 import type { FluidCheck } from "../server/api";
 import { Axes } from "./Axes";
+import { useArea, type Area } from "./useArea";
 
-const AREA = { width: 560, height: 250, left: 52, right: 20, top: 22, bottom: 46 };
+const LARGE: Area = { width: 560, height: 250, left: 52, right: 20, top: 22, bottom: 46 };
 /** Marks on the way to the one that stops the release, lightest first. */
 const DASHES = ["2 6", "8 5"];
 
 /** Boiling point against water: where this fluid stands, with the band of an estimate. */
 export function BoilingCurve({ check }: { check: FluidCheck }) {
+  const area = useArea(LARGE);
   const theme = useTheme();
   const curve = check.curve ?? [];
   const marks = check.marks ?? [];
-  const x = scaleLinear([0, curve.at(-1)?.water ?? 1], [AREA.left, AREA.width - AREA.right]);
+  const x = scaleLinear([0, curve.at(-1)?.water ?? 1], [area.left, area.width - area.right]);
   const boils = curve.map((point) => point.boils_c);
   const y = scaleLinear(
     [Math.min(...boils) - 8, Math.max(...boils) + 8],
-    [AREA.height - AREA.bottom, AREA.top],
+    [area.height - area.bottom, area.top],
   ).nice(5);
   const path = line<(typeof curve)[number]>(
     (point) => x(point.water),
@@ -25,12 +27,12 @@ export function BoilingCurve({ check }: { check: FluidCheck }) {
   );
   const { water, boils_c: now } = check;
   return (
-    <svg viewBox={`0 0 ${AREA.width} ${AREA.height}`} role="img" aria-label={described(check)}>
-      <Axes x={x} y={y} area={AREA} xLabel="Water, % by volume" yLabel="Boils at, °C" />
+    <svg viewBox={`0 0 ${area.width} ${area.height}`} role="img" aria-label={described(check)}>
+      <Axes x={x} y={y} area={area} xLabel="Water, % by volume" yLabel="Boils at, °C" />
       {marks.map((mark, place) => (
         <path
           key={mark.label}
-          d={`M${x(mark.percent)} ${AREA.top}V${AREA.height - AREA.bottom}`}
+          d={`M${x(mark.percent)} ${area.top}V${area.height - area.bottom}`}
           stroke={mark.stops ? theme.stop : theme.warn}
           strokeWidth="2"
           strokeDasharray={mark.stops ? undefined : DASHES[place]}
@@ -45,7 +47,7 @@ export function BoilingCurve({ check }: { check: FluidCheck }) {
         strokeWidth="4"
       >
         {marks.map((mark) => (
-          <text key={mark.label} x={x(mark.percent)} y={AREA.height - AREA.bottom - 8}>
+          <text key={mark.label} x={x(mark.percent)} y={area.height - area.bottom - 8}>
             {mark.label}
           </text>
         ))}

@@ -2,6 +2,7 @@ import type { ReactNode, Ref } from "react";
 import { useTheme } from "styled-components";
 import type { CircuitFigures, PartView } from "../server/api";
 import { fluidLooks } from "../kit/tokens";
+import { usePhone } from "../kit/usePhone";
 import { useUnits } from "../server/useUnits";
 import { partName } from "../words/partNames";
 import { CaliperShape } from "./CaliperShape";
@@ -27,10 +28,11 @@ interface Props {
   ref?: Ref<SVGSVGElement>;
 }
 
-/** The circuit as a schematic to relative height, fluid coloured by its age; every part can be picked, by keyboard too. */
+/** The circuit as a schematic to relative height, fluid coloured by its age; every part can be picked, by keyboard too. On a phone its name and figures stand under the drawing alone. */
 export function CircuitDrawing({ figures, picked, onPick, other, onOther, ref }: Props) {
   const theme = useTheme();
   const units = useUnits();
+  const isPhone = usePhone();
   const { parts, control } = figures;
   const layout = layOut(figures);
   const labels = placeLabels(layout, parts, (part) => labelLines(part, figures, units));
@@ -48,7 +50,7 @@ export function CircuitDrawing({ figures, picked, onPick, other, onOther, ref }:
         onPick={() => onPick(part.id)}
       >
         {shape}
-        <PartLabel {...label} />
+        {isPhone ? null : <PartLabel {...label} />}
       </PartTarget>
     ) : null;
   };

@@ -44,7 +44,7 @@ export function LevelDrawing({ highestMm, lowestMm, readMm }: Props) {
       <path d="M30 20v146h120V20" fill="none" stroke={theme.tube} strokeWidth="6" strokeLinejoin="round" />
       <path d="M22 16h136" stroke={theme.tube} strokeWidth="10" strokeLinecap="round" />
       <rect x="152" y={high} width="9" height={Math.max(y(lowestMm) - high, 2)} fill={theme.good} />
-      <g fontSize="15" fill={theme.ink}>
+      <g fontSize="16" fill={theme.ink}>
         <path d={`M120 ${y(0)}h46M120 ${y(lowestMm)}h46`} stroke={theme.ink} strokeWidth="2" />
         <text x="172" y={y(0) + 5}>
           MAX

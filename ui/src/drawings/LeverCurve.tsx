@@ -5,6 +5,7 @@ import { useUnits } from "../server/useUnits";
 import type { Control, CurvePoint, Feel } from "../server/api";
 import type { Units } from "../kit/units";
 import { Axes } from "./Axes";
+import { useArea, type Area } from "./useArea";
 
 interface Props {
   expected: CurvePoint[];
@@ -18,7 +19,7 @@ interface Props {
   control: Control;
 }
 
-const AREA = { width: 580, height: 320, left: 58, right: 24, top: 18, bottom: 46 };
+const LARGE: Area = { width: 580, height: 320, left: 58, right: 24, top: 18, bottom: 46 };
 
 /** Force up, travel across: as a lever is pulled. Dashed what is expected without air, solid what the readings say. */
 export function LeverCurve({
@@ -30,6 +31,7 @@ export function LeverCurve({
   referenceN,
   control,
 }: Props) {
+  const area = useArea(LARGE);
   const theme = useTheme();
   const units = useUnits();
   const travel = (point: { travel_mm: number }) => units.amount("length", point.travel_mm);
@@ -47,36 +49,36 @@ export function LeverCurve({
       Math.max(0, Math.min(...travels) - units.amount("length", 2)),
       Math.max(...travels) + units.amount("length", 1),
     ],
-    [AREA.left, AREA.width - AREA.right],
+    [area.left, area.width - area.right],
   ).nice(6);
-  const y = scaleLinear([0, Math.max(...forces) * 1.06], [AREA.height - AREA.bottom, AREA.top]).nice(5);
+  const y = scaleLinear([0, Math.max(...forces) * 1.06], [area.height - area.bottom, area.top]).nice(5);
   const path = line<CurvePoint>(
     (point) => x(travel(point)),
     (point) => y(point.force_n),
   );
   return (
     <svg
-      viewBox={`0 0 ${AREA.width} ${AREA.height}`}
+      viewBox={`0 0 ${area.width} ${area.height}`}
       role="img"
       aria-label={described(expected, fitted, readings, control, units)}
     >
       <Axes
         x={x}
         y={y}
-        area={AREA}
+        area={area}
         xLabel={`${control.label} travel, ${units.unit("length")}`}
         yLabel="Force, N"
       />
       {referenceN === undefined ? null : (
         <g>
           <path
-            d={`M${AREA.left} ${y(referenceN)}H${AREA.width - AREA.right}`}
+            d={`M${area.left} ${y(referenceN)}H${area.width - area.right}`}
             stroke={theme.quiet}
             strokeDasharray="2 6"
             strokeWidth="2"
           />
           <text
-            x={AREA.width - AREA.right}
+            x={area.width - area.right}
             y={y(referenceN) - 6}
             textAnchor="end"
             fontSize="14"
@@ -109,7 +111,7 @@ export function LeverCurve({
           )}
         </g>
       ))}
-      <Legend lines={lines} />
+      <Legend lines={lines} area={area} />
     </svg>
   );
 }
@@ -122,10 +124,10 @@ interface Drawn {
   dash: string;
 }
 
-function Legend({ lines }: { lines: Drawn[] }) {
+function Legend({ lines, area }: { lines: Drawn[]; area: Area }) {
   const theme = useTheme();
   return (
-    <g transform={`translate(${AREA.left + 14} ${AREA.top + 40})`} fontSize="14" fill={theme.ink} aria-hidden>
+    <g transform={`translate(${area.left + 14} ${area.top + 40})`} fontSize="14" fill={theme.ink} aria-hidden>
       {lines
         .filter(({ points }) => points)
         .map(({ word, ink, width, dash }, index) => (

@@ -2,6 +2,7 @@ import { scaleLinear, scaleUtc } from "d3-scale";
 import { useTheme } from "styled-components";
 import { daySaid } from "../kit/format";
 import type { LeverOnFile } from "../server/api";
+import { useArea, type Area } from "./useArea";
 
 export interface Line {
   label: string;
@@ -17,10 +18,11 @@ interface Props {
   line: Line;
 }
 
-const AREA = { width: 580, height: 170, left: 58, right: 24, top: 26, bottom: 28 };
+const LARGE: Area = { width: 580, height: 170, left: 58, right: 24, top: 26, bottom: 28 };
 
 /** One figure of a lever over the months, with its errors: hollow as it came in, filled as it went, a drop where fluid was renewed. */
 export function LeverMonths({ points, line }: Props) {
+  const area = useArea(LARGE);
   const theme = useTheme();
   const shown = points.flatMap((point) => {
     const value = line.value(point);
@@ -32,48 +34,48 @@ export function LeverMonths({ points, line }: Props) {
   const month = 30 * 86_400_000;
   const x = scaleUtc(
     [new Date(Math.min(...days) - month / 2), new Date(Math.max(...days) + month / 2)],
-    [AREA.left, AREA.width - AREA.right],
+    [area.left, area.width - area.right],
   );
   const most = Math.max(line.limit?.value ?? 0, ...shown.map(({ value, error }) => value + 2 * error));
-  const y = scaleLinear([0, most * 1.08 || 1], [AREA.height - AREA.bottom, AREA.top]).nice(4);
-  const floor = AREA.height - AREA.bottom;
+  const y = scaleLinear([0, most * 1.08 || 1], [area.height - area.bottom, area.top]).nice(4);
+  const floor = area.height - area.bottom;
   return (
     <svg
-      viewBox={`0 0 ${AREA.width} ${AREA.height}`}
+      viewBox={`0 0 ${area.width} ${area.height}`}
       role="img"
       aria-label={`${line.label} over the months: ${shown
         .map(({ point, value }) => `${daySaid(point.at)} ${value.toFixed(2)} ${line.unit}`)
         .join(", ")}`}
     >
-      <text x={AREA.left - 44} y="16" fontSize="15" fontWeight="650" fill={theme.ink}>
+      <text x={area.left - 44} y="16" fontSize="15" fontWeight="650" fill={theme.ink}>
         {`${line.label}, ${line.unit}`}
       </text>
       <g fontSize="14" fill={theme.quiet} aria-hidden>
         {y.ticks(3).map((tick) => (
           <g key={tick} transform={`translate(0 ${y(tick)})`}>
-            <path d={`M${AREA.left} 0H${AREA.width - AREA.right}`} stroke={theme.line} />
-            <text x={AREA.left - 8} y="5" textAnchor="end">
+            <path d={`M${area.left} 0H${area.width - area.right}`} stroke={theme.line} />
+            <text x={area.left - 8} y="5" textAnchor="end">
               {tick}
             </text>
           </g>
         ))}
         {x.ticks(5).map((tick) => (
-          <text key={tick.getTime()} x={x(tick)} y={AREA.height - 6} textAnchor="middle">
+          <text key={tick.getTime()} x={x(tick)} y={area.height - 6} textAnchor="middle">
             {tick.toLocaleDateString("en-GB", { month: "short", year: "2-digit", timeZone: "UTC" })}
           </text>
         ))}
-        <path d={`M${AREA.left} ${floor}H${AREA.width - AREA.right}`} stroke={theme.quiet} strokeWidth="2" />
+        <path d={`M${area.left} ${floor}H${area.width - area.right}`} stroke={theme.quiet} strokeWidth="2" />
       </g>
       {line.limit ? (
         <g>
           <path
-            d={`M${AREA.left} ${y(line.limit.value)}H${AREA.width - AREA.right}`}
+            d={`M${area.left} ${y(line.limit.value)}H${area.width - area.right}`}
             stroke={theme.stop}
             strokeDasharray="9 6"
             strokeWidth="2"
           />
           <text
-            x={(AREA.left + AREA.width - AREA.right) / 2}
+            x={(area.left + area.width - area.right) / 2}
             y={y(line.limit.value) - 5}
             textAnchor="middle"
             fontSize="14"

@@ -80,11 +80,11 @@ export function NearMissDrawing({ nearMiss }: { nearMiss: NearMiss }) {
         <text x={GLASS_AT} y="36">
           {(Math.abs(nearMiss.hundredths) / 100).toFixed(2)} mm
         </text>
-        <text x={SCALE_AT} y="107" fontSize="13">
+        <text x={SCALE_AT} y="107" fontSize="14">
           0.1 mm
         </text>
       </g>
-      <g fontSize="13" fill={theme.quiet} textAnchor="middle">
+      <g fontSize="14" fill={theme.quiet} textAnchor="middle">
         <text x="74" y="163">
           solid: bore, dashed: kit
         </text>

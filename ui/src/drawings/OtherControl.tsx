@@ -1,4 +1,5 @@
 import { useTheme } from "styled-components";
+import { usePhone } from "../kit/usePhone";
 import type { CircuitFigures } from "../server/api";
 import type { CircuitLayout } from "./circuitLayout";
 import { ControlShape } from "./ControlShape";
@@ -31,6 +32,7 @@ const LABEL_LEFT = 52;
 /** The control of the other circuit that works the same far end, smaller, with the hose between the two. */
 export function OtherControl({ other, layout, fluid, onPick }: Props) {
   const theme = useTheme();
+  const isPhone = usePhone();
   const size = masterSize(other.figures.parts);
   const feed = layout.hoses[0];
   const { master } = layout;
@@ -55,15 +57,17 @@ export function OtherControl({ other, layout, fluid, onPick }: Props) {
         <MasterShape size={size} fluid={fluid} isPicked={false} />
         <ControlShape control={other.figures.control.id} size={size} isPicked={false} />
       </g>
-      <text
-        {...label}
-        textAnchor={other.isInLine ? "end" : "start"}
-        fontSize="16"
-        fontWeight="600"
-        fill={theme.ink}
-      >
-        {other.name}
-      </text>
+      {isPhone ? null : (
+        <text
+          {...label}
+          textAnchor={other.isInLine ? "end" : "start"}
+          fontSize="16"
+          fontWeight="600"
+          fill={theme.ink}
+        >
+          {other.name}
+        </text>
+      )}
     </PartTarget>
   );
 }

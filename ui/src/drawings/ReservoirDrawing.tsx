@@ -43,7 +43,7 @@ export function ReservoirDrawing({ reservoir, supply }: Props) {
       <path d={`M18 ${FLOOR}h112`} stroke={theme.stop} strokeWidth="3" strokeDasharray="8 4" />
       <path d={`M18 ${TOP}h112`} stroke={theme.ink} strokeWidth="2" />
       <path d={`M106 ${topUpLevel}h24`} stroke={theme.warn} strokeWidth="4" />
-      <g fontSize="15" fill={theme.ink}>
+      <g fontSize="16" fill={theme.ink}>
         <text x="132" y={TOP + 5}>
           {supply === "reservoir" ? "MAX" : "full"}
         </text>

@@ -87,7 +87,7 @@ export function SectionDrawing({ section, asked = [] }: Props) {
           </g>
         );
       })}
-      <g fontSize="18" fill={theme.ink}>
+      <g fontSize="21" fill={theme.ink}>
         {section.label ? (
           <text x="24" y="26" fontWeight="700">
             {section.label}

@@ -8,6 +8,7 @@ import { useUnits } from "../server/useUnits";
 import { figure } from "../kit/format";
 import { rowName } from "../words/cylinderNames";
 import { Axes } from "./Axes";
+import { useArea, type Area } from "./useArea";
 
 interface Props {
   sizing: Sizing;
@@ -16,7 +17,7 @@ interface Props {
   ref?: Ref<SVGSVGElement>;
 }
 
-const AREA = { width: 600, height: 300, left: 58, right: 24, top: 18, bottom: 46 };
+const LARGE: Area = { width: 600, height: 300, left: 58, right: 24, top: 18, bottom: 46 };
 /** Room a label takes; of two dots nearer than this only the first is named. */
 const LABEL = { width: 74, height: 17 };
 const STEPS: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
@@ -28,6 +29,7 @@ const Dot = styled.g`
 /** Effort up, travel across: the wanted box, the fitted cylinder square, rejected ones crossed, the front joined up. Tab
  * comes to the nearest dot, arrows go along the travel, Enter picks. */
 export function SizingPlot({ sizing, picked, onPick, ref }: Props) {
+  const area = useArea(LARGE);
   const theme = useTheme();
   const units = useUnits();
   const [at, setAt] = useState<string>();
@@ -44,11 +46,11 @@ export function SizingPlot({ sizing, picked, onPick, ref }: Props) {
   const pad = travel(3);
   const x = scaleLinear(
     [Math.max(0, Math.min(...travels) - pad), Math.max(...travels) + pad],
-    [AREA.left, AREA.width - AREA.right],
+    [area.left, area.width - area.right],
   ).nice(6);
   const y = scaleLinear(
     [Math.max(0, Math.min(...efforts) - 10), Math.max(...efforts) + 10],
-    [AREA.height - AREA.bottom, AREA.top],
+    [area.height - area.bottom, area.top],
   ).nice(5);
   const place = (row: SizingRow) => [x(travel(row.travel_mm)), y(row.force_n)] as const;
   const along = [...rows].sort((a, b) => a.travel_mm - b.travel_mm);
@@ -72,7 +74,7 @@ export function SizingPlot({ sizing, picked, onPick, ref }: Props) {
   return (
     <svg
       ref={ref}
-      viewBox={`0 0 ${AREA.width} ${AREA.height}`}
+      viewBox={`0 0 ${area.width} ${area.height}`}
       role="group"
       aria-label="Effort against travel of every cylinder; the table below says the same"
     >
@@ -86,7 +88,7 @@ export function SizingPlot({ sizing, picked, onPick, ref }: Props) {
         strokeDasharray="7 5"
         strokeWidth="2"
       />
-      <Axes x={x} y={y} area={AREA} xLabel={`Travel, ${units.unit("length")}`} yLabel="Effort, N" />
+      <Axes x={x} y={y} area={area} xLabel={`Travel, ${units.unit("length")}`} yLabel="Effort, N" />
       <path d={front ?? ""} fill="none" stroke={theme.act} strokeWidth="1.500" opacity="0.6" />
       {along.map((row) => (
         <Dot

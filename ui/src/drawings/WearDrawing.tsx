@@ -67,7 +67,7 @@ export function WearDrawing({ judgements, limits }: { judgements: Judgement[]; l
               strokeWidth="4"
             />
             <g
-              fontSize="13"
+              fontSize="14"
               fill={theme.ink}
               textAnchor="middle"
               paintOrder="stroke"

@@ -20,8 +20,8 @@ module Sandbag
         row["settled"] == "computed" || known || state == :not_touched
       end
 
-      # Confirmed with the others of its place by one answer: not one that a person signs for, nor one that is looked at alone,
-      # nor one that somebody found not right.
+      # Confirmed with the others of its place by one answer: not one that a person signs for, nor one that is looked at
+      # alone, nor one that somebody found not right.
       def together?
         !computed? && !row["by_name"] && !row["alone"] && !denied
       end
