@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 # How long each page is with the demonstration's data, at 1280 × 800 and on a phone, whether it is wider than the
-# screen, and the smallest letters of its drawings there: bench/pages.rb. OVER marks a missed aim: 1,600 px for a page of a job
-# at 1280, 12 px for the letters of a drawing on a phone.
+# screen, and the smallest letters of its drawings there: bench/pages.rb. OVER marks a missed aim: 1,600 px for a page
+# of a job at 1280, 12 px for the letters of a drawing on a phone.
 require_relative "../app/boot"
 require_relative "../spec/support/served"
 require_relative "../spec/support/browser"
