@@ -17,7 +17,8 @@ RSpec.describe "A kind of circuit that is not in the tables" do
       "has" => %w[switch loom stands suspension second_control], "like" => "brake_hand",
       "cylinders" => "thumb_brake", "bores" => [9, 13],
       "hoses" => %w[rubber braided], "fluid" => "dot4", "fluid_months" => 18, "firm" => 60, "hold" => 90,
-      "pump_limit" => 4.0, "most" => 300, "air_share" => 1.0
+      "pump_limit" => 4.0, "most" => 300, "air_share" => 1.0, "frees" => "the wheel spins free at once",
+      "sweep" => "light to hard by steps"
     },
     "circuit/circuit_templates.yml" => {
       "id" => "trials_thumb", "label" => "Rear, thumb lever", "kind" => "brake_thumb",

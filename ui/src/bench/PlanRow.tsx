@@ -12,7 +12,7 @@ interface Props {
   /** Minute 0, ms. */
   from: number;
   isLate: boolean;
-  /** To a time of the day; nothing lets go of it. */
+  /** To a time of the day; nothing removes it. */
   onMove: (at: Date | undefined) => void;
 }
 

@@ -21,7 +21,7 @@ describe("a change that comes with an entry", () => {
   const settled = () => new Promise((done) => setTimeout(done));
   const change = (changed: unknown) => takeChange(client, "j", changed as Changed);
 
-  it("lets go an answer asked ahead of it, and the room that opens asks again", async () => {
+  it("drops an answer asked ahead of it, and the room that opens asks again", async () => {
     void client.prefetchQuery(question("stage", "j", "choose"));
     change({ stage: { id: "ask" } });
     answers[0]?.("before");

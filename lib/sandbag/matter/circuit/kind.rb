@@ -10,9 +10,10 @@ module Sandbag
       #   calipers have whatever is written down; fluid [String] the usual one; fluid_months [Integer] between full
       #   changes; firm_n [Float] of one firm pull by this limb; hold_n [Float] of the steady pull of a hold test;
       #   most_n [Float] that no hand, finger or foot exceeds; pump_limit_mm [Float] that the fifth pull may differ from
-      #   the first; air_share [Float] of the limits of air
+      #   the first; air_share [Float] of the limits of air; frees [String] what is seen once its pressure is gone;
+      #   sweep [String] how its feel is tried
       attr_reader :id, :label, :far_end, :safety, :outlet, :control, :like, :cylinders, :hoses, :caliper, :fluid,
-        :fluid_months, :firm_n, :hold_n, :most_n, :pump_limit_mm, :air_share, :words
+        :fluid_months, :firm_n, :hold_n, :most_n, :pump_limit_mm, :air_share, :frees, :sweep, :words
 
       # @return [Array<Kind>]
       def self.all
@@ -31,6 +32,7 @@ module Sandbag
         @id, @label, @far_end, @safety, @outlet = row.values_at(*%w[id label far_end safety outlet])
         @like, @cylinders, @bores, @hoses, @caliper = row.values_at(*%w[like cylinders bores hoses caliper])
         @fluid, @fluid_months, @air_share = row.values_at(*%w[fluid fluid_months air_share])
+        @frees, @sweep = row.values_at(*%w[frees sweep])
         @firm_n, @hold_n, @most_n, @pump_limit_mm = row.values_at(*%w[firm hold most pump_limit]).map(&:to_f)
         control = Tables.find("controls", row["control"])
         @control = control.except("has").freeze
@@ -49,7 +51,8 @@ module Sandbag
       # @return [String] with the forces and limits of this kind in place of {firm}, {hold} and {pump}
       def fill(text)
         text.gsub("{firm}") { Said.n(firm_n, "g") }.gsub("{hold}") { Said.n(hold_n, "g") }
-          .gsub("{pump}") { Said.mm(pump_limit_mm, "g") }
+          .gsub("{pump}") { Said.mm(pump_limit_mm, "g") }.gsub("{frees}") { frees }
+          .gsub("{sweep}") { sweep }
       end
 
       # @param wanted [Array<String>] see Kind.known_words

@@ -9,6 +9,8 @@ module Sandbag
           "label" => String,
           "control" => String,
           "far_end" => String,
+          "frees" => String,
+          "sweep" => String,
           "safety" => String,
           "outlet" => String,
           "reservoir" => String,

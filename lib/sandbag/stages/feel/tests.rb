@@ -15,7 +15,7 @@ module Sandbag
         rows = Tables.rows("feel_tests").select do |row|
           (kind.suits?(row) || (two_controls && row["two_controls"])) && (rubber_pair || !row["rubber_pair"]) &&
             !(row["proof"] && fitted.call(row["proof"]))
-        end
+        end.map { |row| {**row, "how" => kind.fill(row["how"])} }
         @amounts = rows.to_h { |row| [row["id"], row["amount"]] }.compact
         @tried = taken.by("test", "test")
         @tests = Job::Asked.all(rows, @tried.transform_values { |data| {"value" => read_answer(data)} }).freeze
