@@ -45,11 +45,16 @@ class Served
     self
   end
 
+  # What is asked to stop and does not is killed after so long.
+  STOP_SECONDS = 60
+
   # @param signal [String] KILL leaves it no time for anything
   def stop(signal = "TERM")
     return unless @pid
     Process.kill(signal, @pid)
-    Process.wait(@pid)
+    deadline = Time.now + STOP_SECONDS
+    sleep 0.02 until (gone = Process.wait(@pid, Process::WNOHANG)) || Time.now > deadline
+    stop_at_once unless gone
     @pid = nil
   end
 
@@ -64,6 +69,11 @@ class Served
   end
 
   private
+
+  def stop_at_once
+    Process.kill("KILL", @pid)
+    Process.wait(@pid)
+  end
 
   def boot
     spawn(environment, "bin/support/puma.sh", chdir: ROOT, out: "#{@folder}/log", err: %i[child out])

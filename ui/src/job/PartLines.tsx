@@ -21,7 +21,7 @@ const Parts = styled.ul`
   }
 `;
 
-/** Parts of the step at hand: how many, wetted with what, and which way each faces. */
+/** Parts of the step at hand: how many, wetted with what, and which way each faces. One that is the right way round is a line. */
 export function PartLines({ parts, asked, onFace }: Props) {
   return (
     <Parts>
@@ -29,7 +29,7 @@ export function PartLines({ parts, asked, onFace }: Props) {
         <li key={part.id}>
           <Row $gap={1}>
             <p>
-              <strong>{part.label}</strong> <Quiet as="span">{said(part)}</Quiet>
+              <strong>{part.label}</strong> {part.right ? null : <Quiet as="span">{said(part)}</Quiet>}
             </p>
             {part.right ? <Mark kind="good">{`Faces ${facing(part)}`}</Mark> : null}
           </Row>

@@ -1,4 +1,3 @@
-import { Fragment } from "react";
 import type { Choose, Job, PullLine, Supplies } from "../../server/api";
 import { Big, Panel, Quiet, Row, TextButton, TextLink } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
@@ -19,11 +18,15 @@ interface Props {
 /** Neither asked for before the work starts nor on the buy list. */
 const isSpare = (line: PullLine) => !line.needed && line.short === 0 && !line.id.startsWith("hose.");
 
-const GROUPS = ["parts", "fluid", "consumables", "tools", "protection"] as const;
-/** Groups in which each line wants a thought of its own. */
-const WEIGHED: readonly string[] = ["parts", "fluid"];
-const GROUP_NAMES = {
+/** The room of a line: spares have their own. */
+const roomOf = (line: PullLine) => (line.group === "parts" && isSpare(line) ? "spares" : line.group);
+
+const ROOMS = ["parts", "spares", "fluid", "consumables", "tools", "protection"] as const;
+/** Rooms in which each line wants a thought of its own. */
+const WEIGHED: readonly string[] = ["parts", "spares", "fluid"];
+const ROOM_NAMES = {
   parts: "Parts",
+  spares: "Spare, or only if the old one fails",
   fluid: "Fluid",
   consumables: "Consumables",
   tools: "Tools",
@@ -59,28 +62,23 @@ export function PullListPanel({ job, choose, supplies, isOpen }: Props) {
         )}
       </Row>
       <Rooms
-        start={GROUPS.find((group) => supplies.lines.some((line) => line.group === group && isLeft(line)))}
+        start={ROOMS.find((room) => supplies.lines.some((line) => roomOf(line) === room && isLeft(line)))}
       >
-        {GROUPS.map((group) => {
-          const lines = supplies.lines.filter((line) => line.group === group);
+        {ROOMS.map((room) => {
+          const lines = supplies.lines.filter((line) => roomOf(line) === room);
           if (lines.length === 0) return null;
           return (
             <Room
-              key={group}
-              id={group}
-              title={GROUP_NAMES[group]}
+              key={room}
+              id={room}
+              title={ROOM_NAMES[room]}
               said={`${lines.filter((line) => line.done).length} of ${lines.length}`}
               left={lines.some((line) => line.needed) ? lines.filter(isLeft).length : undefined}
             >
-              {lines.map((line, place) => (
-                <Fragment key={line.id}>
-                  {group === "parts" && isSpare(line) && !lines.slice(0, place).some(isSpare) ? (
-                    <h3>Spare, or only if the old one fails</h3>
-                  ) : null}
-                  <PullListLine job={job} line={line} onItsWay={onItsWay} isOpen={isOpen} />
-                </Fragment>
+              {lines.map((line) => (
+                <PullListLine key={line.id} job={job} line={line} onItsWay={onItsWay} isOpen={isOpen} />
               ))}
-              {isOpen && !WEIGHED.includes(group) ? (
+              {isOpen && !WEIGHED.includes(room) ? (
                 <TickTheRest job={job} lines={lines} onItsWay={onItsWay} />
               ) : null}
             </Room>
