@@ -3,6 +3,7 @@ import styled, { useTheme } from "styled-components";
 import type { PracticeEnds, PracticeFrame, PracticeStart } from "../server/api";
 import { useDrag } from "../kit/useDrag";
 import { ClearHose } from "./ClearHose";
+import { FarEnd, LeverInHand, PracticeMaster } from "./practiceShapes";
 
 interface Props {
   run: PracticeStart;
@@ -19,9 +20,9 @@ interface Props {
 }
 
 const WIDTH = 640;
-const HEIGHT = 420;
+const HEIGHT = 440;
 const TOP = 96;
-const FLOOR = 380;
+const FLOOR = 362;
 
 /** How far a finger goes for the whole of the lever's way. */
 const DRAG_PX = 70;
@@ -44,7 +45,7 @@ const FROTH = [
 const SEEN_ML = 0.01;
 
 const Drawing = styled.svg`
-  max-height: max(22rem, 100vh - 30rem);
+  max-height: max(20rem, 100vh - 26rem);
   width: 100%;
   g[data-moves] {
     transition: transform 0.1s linear;
@@ -104,13 +105,12 @@ export function PracticeLine({ run, ends, frame, end, isOpen, isGlass, onDrag }:
     >
       <path d="M40 8v60h70V8" fill={theme.panel} stroke={theme.tube} strokeWidth="5" />
       <rect data-moves x="43" y={level} width="64" height={66 - level} fill={theme.fresh} />
-      <path d={`M75 68L75 ${y(top)}L${x(0)} ${y(top)}`} fill="none" stroke={theme.tube} strokeWidth="14" />
-      <path d={`M75 68L75 ${y(top)}L${x(0)} ${y(top)}`} fill="none" stroke={theme.fresh} strokeWidth="8" />
+      <PracticeMaster y={y(top)} to={x(0)} />
       <g
         data-moves
         style={{ transform: `translate(0px, ${y(top)}px) rotate(${-lever}deg)`, transformOrigin: "75px 0px" }}
       >
-        <path d="M75 0H10" stroke={theme.ink} strokeWidth="9" strokeLinecap="round" />
+        <LeverInHand />
         {onDrag ? <Grip d="M75 0H10" stroke="transparent" strokeWidth="44" {...drag} /> : null}
       </g>
       {ends.map((each, index) => {
@@ -130,16 +130,11 @@ export function PracticeLine({ run, ends, frame, end, isOpen, isGlass, onDrag }:
             />
             {last ? (
               <g transform={`translate(${x(last.at_mm)} ${y(last.height_mm)})`}>
-                <circle
-                  r="13"
-                  fill={open ? theme.focus : theme.panel}
-                  stroke={each.id === end ? theme.focus : theme.tube}
-                  strokeWidth="5"
-                />
+                <FarEnd isOpen={open} isWorked={each.id === end} />
                 <ClearHose hose={frame.hoses[index]} side={anchors[index]?.anchor === "end" ? 1 : -1} />
                 <text
                   x={anchors[index]?.x}
-                  y="36"
+                  y="66"
                   textAnchor={anchors[index]?.anchor}
                   fontSize="15"
                   fill={theme.ink}

@@ -2,7 +2,8 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
 import { Loaded } from "../kit/Loaded";
-import { Page } from "../kit/layout";
+import { Page, Row } from "../kit/layout";
+import { Mark } from "../kit/Mark";
 import { Notice } from "../kit/Notice";
 import { useTitle } from "../kit/useTitle";
 import { answer, client } from "../server/client";
@@ -45,8 +46,10 @@ export function PracticePage() {
   const fault = start.error ?? mystery.error;
   return (
     <Page>
-      <h1>Practice</h1>
-      <Notice tone="warn">Simulated. Nothing here touches a machine or the record.</Notice>
+      <Row $gap={2}>
+        <h1>{start.data && asked ? start.data.lesson.label : "Practice"}</h1>
+        <Mark kind="warn">Simulated. Nothing here touches a machine or the record.</Mark>
+      </Row>
       {fault ? <Notice tone="stop">{fault.message}</Notice> : null}
       {start.data && asked ? (
         <PracticeRun

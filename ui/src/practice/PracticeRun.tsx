@@ -58,7 +58,6 @@ export function PracticeRun({ run, isExam, onOver, onAgain, onLeave }: Props) {
     <Split $left="1.6fr">
       <Column>
         <Panel>
-          <h2>{run.lesson.label}</h2>
           <Quiet>{run.lesson.goal}</Quiet>
           {fault ? <Notice tone="stop">{fault}</Notice> : null}
           {isExam || isOver ? null : <Coach run={run} slips={slips} />}
@@ -102,6 +101,7 @@ export function PracticeRun({ run, isExam, onOver, onAgain, onLeave }: Props) {
           ) : null
         ) : (
           <>
+            <Figures run={run} frame={frame} />
             <Hands
               run={run}
               frame={frame}
@@ -115,7 +115,6 @@ export function PracticeRun({ run, isExam, onOver, onAgain, onLeave }: Props) {
               crack={crack}
               onFinish={() => setOver(true)}
             />
-            <Figures run={run} frame={frame} />
           </>
         )}
       </Column>
@@ -129,22 +128,22 @@ function Figures({ run, frame }: { run: PracticeStart; frame: PracticeFrame }) {
     <Panel>
       <Row>
         <div>
-          <Big $size="2.4rem">{figure(frame.force_n, 0)}</Big>
+          <Big $size="2rem">{figure(frame.force_n, 0)}</Big>
           <Quiet>N at the lever</Quiet>
         </div>
         <div>
-          <Big $size="2.4rem">{units.bare("volume", frame.reservoir_ml, 1)}</Big>
+          <Big $size="2rem">{units.bare("volume", frame.reservoir_ml, 1)}</Big>
           <Quiet>{`${units.unit("volume")} over the port`}</Quiet>
         </div>
         <div>
-          <Big $size="2.4rem" data-figure="jar">
+          <Big $size="2rem" data-figure="jar">
             {units.bare("volume", frame.jar_ml, 1)}
           </Big>
           <Quiet>{`${units.unit("volume")} in the jar`}</Quiet>
         </div>
         {run.lesson.tools.includes("pass") ? (
           <div>
-            <Big $size="2.4rem" data-figure="celsius">
+            <Big $size="2rem" data-figure="celsius">
               {figure(frame.celsius, 0)}
             </Big>
             <Quiet>°C at the brake</Quiet>
