@@ -18,7 +18,8 @@ module Sandbag
         case gate.id
         when "leak" then leak(gate)
         when "batch"
-          reading("batch", "Type the batch of the fluid", entry("batch"), name: "batch", detail: gate.why)
+          reading("batch", "Type the batch of the fluid", entry("batch"), name: "batch",
+            detail: Wording.sentence(gate.why))
         when "recheck" then recheck(gate)
         else gate.computed? ? elsewhere_said(gate) : confirm(gate)
         end

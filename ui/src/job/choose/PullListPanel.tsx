@@ -26,7 +26,7 @@ const ROOMS = ["parts", "spares", "fluid", "consumables", "tools", "protection"]
 const WEIGHED: readonly string[] = ["parts", "spares", "fluid"];
 const ROOM_NAMES = {
   parts: "Parts",
-  spares: "Spare, or only if the old one fails",
+  spares: "Spares",
   fluid: "Fluid",
   consumables: "Consumables",
   tools: "Tools",
