@@ -22,7 +22,7 @@ module App
 
     # @param photos [Array<Hash>] see JobCardContent
     def draw(photos)
-      rows(photos).each do |row|
+      rows(with_bytes(photos)).each do |row|
         @pdf.start_new_page if @pdf.cursor < HEIGHT + 30
         @pdf.move_down 10
         top = @pdf.cursor
@@ -34,12 +34,16 @@ module App
 
     private
 
-    # A photo that shows another one once more stands on its right.
+    # @return [Array<Hash>] those that are there, each with its bytes
+    def with_bytes(photos)
+      photos.map { |photo| {**photo, "jpeg" => @jpeg.call(photo["photo"])} }.select { |photo| photo["jpeg"] }
+    end
+
+    # A photo that shows another one once more stands on its right. On cards of before December 2026 none has an entry.
     def rows(photos)
-      there = photos.select { |photo| @jpeg.call(photo["photo"]) }
-      later = there.group_by { |photo| photo["again"] }
-      there.reject { |photo| there.any? { |each| each["entry"] && each["entry"] == photo["again"] } }
-        .flat_map { |photo| [photo, *(later[photo["entry"]] if photo["entry"])].each_slice(2).to_a }
+      entries = photos.filter_map { |photo| photo["entry"] }
+      later, first = photos.partition { |photo| entries.include?(photo["again"]) }
+      first.flat_map { |photo| [photo, *later.select { |each| each["again"] == photo["entry"] }].each_slice(2).to_a }
     end
 
     # @return [Float] where its foot is
@@ -48,7 +52,7 @@ module App
       @pdf.fill_color Paper::PALE
       @pdf.text_box photo["what"], at: at, width: width, height: 12, size: 9, overflow: :ellipsis
       @pdf.fill_color Paper::INK
-      drawn = @pdf.image(StringIO.new(@jpeg.call(photo["photo"])), at: [left, top - 14], fit: [width, HEIGHT])
+      drawn = @pdf.image(StringIO.new(photo["jpeg"]), at: [left, top - 14], fit: [width, HEIGHT])
       Array(photo["marks"]).each { |mark| draw_mark(mark, [left, top - 14], drawn.scaled_width, drawn.scaled_height) }
       top - 14 - drawn.scaled_height
     end

@@ -91,8 +91,7 @@ module BenchViewByHand
     when "reading" then session.find("main input").send_keys(typed(card), :enter)
     else press :space
     end
-    answered = card.dig("all", "looks")&.size || 1
-    until_api { stage != before.last || entries >= before.first + answered }
+    until_api { stage != before.last || entries >= before.first + entries_of(card) }
   rescue RuntimeError
     raise "nothing came of #{card}"
   end

@@ -33,13 +33,8 @@ module ByTouch
       served.pass_minutes(10) if card["until"]
       before = [entries, stage]
       follow(card)
-      until_api { stage != before.last || entries >= before.first + answered(card) }
+      until_api { stage != before.last || entries >= before.first + entries_of(card) }
     end
-  end
-
-  # How many entries a card makes.
-  def answered(card)
-    card.dig("all", "looks")&.size || 1
   end
 
   def follow(card)

@@ -89,6 +89,11 @@ module AtTheBench
     expect(session).to have_no_content("Fetching…")
   end
 
+  # @return [Integer] how many entries a card makes: one, but for the looks of a round
+  def entries_of(card)
+    card.dig("all", "looks")&.size || 1
+  end
+
   # Types keys wherever the focus is, as a foot switch does.
   def press(*keys)
     keys.each { |key| session.active_element.send_keys(key) }

@@ -65,9 +65,9 @@ module Sandbag
       # @param open [Array<Array(String, Hash, Array)>] place of walk_places.yml, card, and its look (see #round), nil
       #   where it is answered alone
       def by_place(open)
-        rounds = Tables.rows("walk_places").to_h do |place|
-          [place["id"], round(place["id"], place["label"],
-            open.filter_map { |at, _card, look| look if at == place["id"] })]
+        rounds = Walk.of(open.map(&:first)).to_h do |place|
+          looks = open.filter_map { |at, _card, look| look if at == place[:id] }
+          [place[:id], round(place[:id], place[:label], looks)]
         end
         open.flat_map { |at, card, look| [(rounds.delete(at) if look), card] }.compact
       end

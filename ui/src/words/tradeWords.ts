@@ -8,12 +8,29 @@ export interface Piece {
   word?: TradeWord;
 }
 
-/** A text in pieces: each word of the trade once, where it stands first, the longest form that fits. */
-export function inPieces(text: string, words: readonly TradeWord[]): Piece[] {
+interface Finder {
+  byForm: ReadonlyMap<string, TradeWord>;
+  found: RegExp;
+}
+
+/** Made once of the words that the server sent, and not for every sentence. */
+const finders = new WeakMap<readonly TradeWord[], Finder>();
+
+function finderOf(words: readonly TradeWord[]): Finder {
+  const known = finders.get(words);
+  if (known) return known;
   const byForm = new Map(words.flatMap((word) => word.forms.map((form) => [form, word] as const)));
   const forms = [...byForm.keys()].sort((a, b) => b.length - a.length);
-  if (forms.length === 0) return [{ text }];
   const found = new RegExp(`(?<![\\p{L}-])(?:${forms.map(escaped).join("|")})(?![\\p{L}-])`, "giu");
+  const finder = { byForm, found };
+  finders.set(words, finder);
+  return finder;
+}
+
+/** A text in pieces: each word of the trade once, where it stands first, the longest form that fits. */
+export function inPieces(text: string, words: readonly TradeWord[]): Piece[] {
+  const { byForm, found } = finderOf(words);
+  if (byForm.size === 0) return [{ text }];
   const pieces: Piece[] = [];
   const seen = new Set<string>();
   let from = 0;

@@ -11,14 +11,14 @@ module Sandbag
 
       # @return [Array<Gate>] every gate and step that this kind of circuit has, in the order of the table
       def gates
-        @gates ||= Tables.rows("gates").select { |row| scope.here?(row) }.flat_map { |row| gates_of(row) }.freeze
+        @gates ||= gates_in(Tables.rows("gates")).freeze
       end
 
       # @param id [String]
       # @return [Gate, nil] worked out alone: what one gate takes
       def gate_called(id)
-        Tables.rows("gates").select { |row| id == row["id"] || (row["each"] && id.start_with?("#{row["id"]}.")) }
-          .select { |row| scope.here?(row) }.flat_map { |row| gates_of(row) }.find { |gate| gate.id == id }
+        rows = Tables.rows("gates").select { |row| id == row["id"] || (row["each"] && id.start_with?("#{row["id"]}.")) }
+        gates_in(rows).find { |gate| gate.id == id }
       end
 
       # @return [String, nil] the second person, who checked and does not sign
@@ -122,6 +122,12 @@ module Sandbag
 
       def fluid_pulled?
         job.choose.pulled.any? { |entry| entry.data["line"] == "fluid" && entry.data["item"] }
+      end
+
+      # @param rows [Array<Hash>] of gates.yml
+      # @return [Array<Gate>] those that this job has
+      def gates_in(rows)
+        rows.select { |row| scope.here?(row) }.flat_map { |row| gates_of(row) }
       end
 
       # @return [Array<Gate>] one, or one for each nipple

@@ -48,11 +48,8 @@ module Sandbag
         @close.cures.map { |flag| {id: flag.id, label: flag.label, lifts: flag.row["lifts"]} }
       end
 
-      # In the order in which one walks round the machine.
       def places
-        here = @close.gates.map { |gate| gate.row["place"] }
-        Tables.rows("walk_places").select { |row| here.include?(row["id"]) }
-          .map { |row| {id: row["id"], label: row["label"]} }
+        Job::Walk.of(@close.gates.map { |gate| gate.row["place"] })
       end
 
       def gate_view(gate)

@@ -23,7 +23,7 @@ module Sandbag
           washers: @fit.washers.stacks.map { |stack| washers(stack) },
           hoses: @fit.hoses.laid.map { |laid| hose(laid) },
           free_play: free_play,
-          walk: walk,
+          walk: Job::Walk.of(@fit.checks.all.map { |check| check.row["place"] }),
           checks: @fit.checks.all.map { |check| check(check) },
           reservoir: (reservoir if @fit.reservoir.wanted?),
           electrics: (electrics if @fit.electrics.wanted?),
@@ -133,11 +133,6 @@ module Sandbag
           fine: play.fine? || false, due: play.due("before").first || play.due("after").first,
           before: @fit.job.strip.figures.to_a.select { |figure| figure.key?(:value) }
         }.compact
-      end
-
-      def walk
-        here = @fit.checks.all.map { |check| check.row["place"] }
-        Tables.rows("walk_places").select { |row| here.include?(row["id"]) }.map { |row| row.slice("id", "label") }
       end
 
       def check(check)

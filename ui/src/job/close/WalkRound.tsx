@@ -1,7 +1,7 @@
-import { Button } from "../../kit/Button";
 import { Quiet } from "../../kit/layout";
 import { Room } from "../../kit/Rooms";
 import type { Close } from "../../server/api";
+import { AllGood } from "../AllGood";
 import { GateRow, type GateActions } from "./GateRow";
 
 interface Props extends GateActions {
@@ -12,8 +12,7 @@ interface Props extends GateActions {
 export function WalkRound({ close, ...actions }: Props) {
   return close.places.map((place) => {
     const gates = close.gates.filter((gate) => gate.place === place.id);
-    const open = gates.filter((gate) => !gate.met);
-    const byHand = open.filter((gate) => gate.together);
+    const byHand = gates.filter((gate) => !gate.met && gate.together).map((gate) => gate.id);
     const needed = gates.filter((gate) => gate.touched && (gate.met || !gate.step || actions.isOpen));
     const untouched = gates.filter((gate) => !gate.touched).map((gate) => gate.label);
     const met = needed.filter((gate) => gate.met).length;
@@ -25,16 +24,8 @@ export function WalkRound({ close, ...actions }: Props) {
         said={`${met} of ${needed.length}`}
         left={needed.length - met}
       >
-        {actions.isOpen && byHand.length > 1 ? (
-          <div>
-            <Button
-              tone="act"
-              aria-label={`${place.label}: all ${byHand.length} good`}
-              onPress={() => byHand.forEach((gate) => actions.onConfirm(gate.id, true))}
-            >
-              {`All ${byHand.length} good`}
-            </Button>
-          </div>
+        {actions.isOpen ? (
+          <AllGood place={place.label} ids={byHand} onGood={(gate) => actions.onConfirm(gate, true)} />
         ) : null}
         <ul>
           {gates

@@ -1,10 +1,10 @@
 import styled from "styled-components";
 import type { Fit } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
-import { Button } from "../../kit/Button";
 import { Choice } from "../../kit/Choice";
 import { Quiet, Row } from "../../kit/layout";
 import { Sign } from "../../kit/Mark";
+import { AllGood } from "../AllGood";
 import { MeasuredLength } from "../MeasuredLength";
 import { useEntries } from "../useEntries";
 import type { FitProps } from "./fitProps";
@@ -66,19 +66,16 @@ interface PlaceProps extends Pick<FitProps, "job" | "isOpen"> {
 
 function Place({ label, job, checks, isOpen }: PlaceProps) {
   const { add } = useEntries(job, "fit");
-  const together = checks.filter((check) => check.together);
   return (
     <section aria-label={label}>
       <Row $gap={1.5}>
         <h3>{label}</h3>
-        {isOpen && together.length > 1 ? (
-          <Button
-            tone="act"
-            aria-label={`${label}: all ${together.length} good`}
-            onPress={() => together.forEach((check) => add("check", { check: check.id, value: "good" }))}
-          >
-            {`All ${together.length} good`}
-          </Button>
+        {isOpen ? (
+          <AllGood
+            place={label}
+            ids={checks.filter((check) => check.together).map((check) => check.id)}
+            onGood={(check) => add("check", { check, value: "good" })}
+          />
         ) : null}
       </Row>
       <Grid>

@@ -4,8 +4,7 @@ import { Panel, Quiet } from "../../kit/layout";
 import { PHONE } from "../../kit/tokens";
 import type { Job, NowCard } from "../../server/api";
 import type { Shown } from "../StageProps";
-import { earlier } from "../photos/pairs";
-import { PhotoButton } from "../photos/PhotoButton";
+import { AskedPhoto } from "../photos/AskedPhoto";
 import { CardActions } from "./CardActions";
 import { CardWords } from "./CardWords";
 import { ANSWER_KEYS } from "./digits";
@@ -68,17 +67,7 @@ export function NowPanel({ job, stage, cards, recent }: Props) {
       </Quiet>
       <Words aria-live="polite">
         <CardWords card={card} as="h2" isExplained />
-        {card.photo ? (
-          <div>
-            <PhotoButton
-              job={job}
-              stage={stage}
-              label={`Photo: ${card.photo}`}
-              what={card.photo}
-              again={earlier(job.photos, card.photo, stage)}
-            />
-          </div>
-        ) : null}
+        <AskedPhoto job={job} stage={stage} what={card.photo} />
       </Words>
       <CardActions
         key={`${card.id} ${recent[recent.length - 1]?.id}`}

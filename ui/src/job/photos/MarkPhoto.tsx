@@ -1,36 +1,13 @@
 import { useState, type PointerEvent } from "react";
-import { Dialog, Heading, Modal, ModalOverlay } from "react-aria-components";
 import styled from "styled-components";
 import { PhotoMarks, type Mark } from "../../drawings/PhotoMarks";
 import { Button } from "../../kit/Button";
 import { Choice } from "../../kit/Choice";
 import { Row } from "../../kit/layout";
+import { Sheet } from "../../kit/Sheet";
 import type { Job, Stage } from "../../server/api";
 import { useEntries } from "../useEntries";
 import type { Photo } from "./pairs";
-
-const Veil = styled(ModalOverlay)`
-  position: fixed;
-  inset: 0;
-  background: rgb(4 16 18 / 75%);
-  display: grid;
-  place-items: center;
-  z-index: 3;
-`;
-
-const Sheet = styled(Dialog)`
-  display: grid;
-  gap: 0.8rem;
-  justify-items: center;
-  padding: 0.9rem 1.1rem;
-  border-radius: 0.75rem;
-  background: ${(p) => p.theme.panel};
-  color: ${(p) => p.theme.ink};
-  outline: none;
-  h2 {
-    font-size: 1.2rem;
-  }
-`;
 
 /** As large as the screen allows; a finger draws and does not roll the page. */
 const Picture = styled.div`
@@ -100,38 +77,33 @@ export function MarkPhoto({ job, stage, photo, onClose }: Props) {
     setDrawn(undefined);
   };
   return (
-    <Veil isOpen onOpenChange={(isOpen) => (isOpen ? undefined : onClose())} isDismissable>
-      <Modal>
-        <Sheet>
-          <Heading slot="title">{photo.what}</Heading>
-          <Picture onPointerDown={begin} onPointerMove={draw} onPointerUp={end} onPointerCancel={end}>
-            <img
-              src={`/api/photos/${photo.photo}`}
-              alt={photo.what}
-              draggable={false}
-              onLoad={({ currentTarget }) =>
-                setSize({ width: currentTarget.naturalWidth, height: currentTarget.naturalHeight })
-              }
-            />
-            {size ? <PhotoMarks marks={drawn ? [...marks, drawn] : marks} {...size} /> : null}
-          </Picture>
-          <Row $gap={1}>
-            {stage ? (
-              <Choice
-                label="Draw by finger"
-                isLabelHidden
-                options={[...SHAPES]}
-                value={shape}
-                onChange={(id) => setShape(id as Mark["shape"])}
-              />
-            ) : null}
-            {stage && last ? <Button onPress={() => undo(last.entry)}>Undo the last mark</Button> : null}
-            <Button tone="act" onPress={onClose}>
-              Back to work
-            </Button>
-          </Row>
-        </Sheet>
-      </Modal>
-    </Veil>
+    <Sheet title={photo.what} isOpen onClose={onClose} isWide>
+      <Picture onPointerDown={begin} onPointerMove={draw} onPointerUp={end} onPointerCancel={end}>
+        <img
+          src={`/api/photos/${photo.photo}`}
+          alt={photo.what}
+          draggable={false}
+          onLoad={({ currentTarget }) =>
+            setSize({ width: currentTarget.naturalWidth, height: currentTarget.naturalHeight })
+          }
+        />
+        {size ? <PhotoMarks marks={drawn ? [...marks, drawn] : marks} {...size} /> : null}
+      </Picture>
+      <Row $gap={1}>
+        {stage ? (
+          <Choice
+            label="Draw by finger"
+            isLabelHidden
+            options={[...SHAPES]}
+            value={shape}
+            onChange={(id) => setShape(id as Mark["shape"])}
+          />
+        ) : null}
+        {stage && last ? <Button onPress={() => undo(last.entry)}>Undo the last mark</Button> : null}
+        <Button tone="act" onPress={onClose}>
+          Back to work
+        </Button>
+      </Row>
+    </Sheet>
   );
 }

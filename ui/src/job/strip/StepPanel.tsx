@@ -5,7 +5,7 @@ import { Headline, Quiet, Row } from "../../kit/layout";
 import { ReasonButton } from "../../kit/ReasonButton";
 import { Sign } from "../../kit/Mark";
 import { useHotkeys } from "../../kit/useHotkeys";
-import { PhotoButton } from "../photos/PhotoButton";
+import { AskedPhoto } from "../photos/AskedPhoto";
 import { TradeText } from "../../pieces/TradeText";
 import { useEntries } from "../useEntries";
 import { UndoButton } from "../UndoButton";
@@ -53,7 +53,6 @@ export function StepPanel({ job, strip, isOpen }: Props) {
   const undo = useUndo(job, "strip", strip.recent);
   const step = strip.steps.find((each) => each.id === strip.current);
   const isReady = isOpen && strip.ready && step !== undefined;
-  const shows = strip.now?.[0]?.photo;
   const take = () => {
     if (step) add("step", { step: step.id });
   };
@@ -100,11 +99,7 @@ export function StepPanel({ job, strip, isOpen }: Props) {
           ))}
         </Parts>
       ) : null}
-      {isOpen && shows ? (
-        <div>
-          <PhotoButton job={job} stage="strip" label={`Photo: ${shows}`} what={shows} />
-        </div>
-      ) : null}
+      {isOpen ? <AskedPhoto job={job} stage="strip" what={strip.now?.[0]?.photo} /> : null}
       {step.caution ? <Quiet>{step.caution}</Quiet> : null}
       {isOpen ? (
         <Row $gap={1}>
