@@ -94,7 +94,7 @@ module App
     def keep(draft)
       @store.journals.append(draft.job[:id], {**draft.entry.to_h, **draft.times})
       move_stock(draft)
-      Headlines.new(@store, @memory).write(draft.job[:id], draft.after, draft.circuit[:revision])
+      @store.jobs.refer(draft.job[:id], draft.after.ask.referral&.at)
       sign(draft) if draft.entry.kind == "signed"
       true
     end

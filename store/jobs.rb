@@ -124,6 +124,12 @@ module Store
       )
     end
 
+    # Keeps the job among the referred ones since then, or among the open ones.
+    # @param since [String, nil] ISO 8601
+    def refer(id, since)
+      @jobs.where(id: id).update(referred_at: since)
+    end
+
     # Where the open jobs of a machine stand is worked out again: one of its circuits has changed.
     def forget_headlines(machine_id)
       of_machine = @database[:circuits].where(machine_id: machine_id).select(:id)

@@ -158,17 +158,23 @@ module AtTheBench
     session.find("[data-figure='#{name}']").text.to_i
   end
 
-  def theme(name)
-    session.execute_script("localStorage.setItem('sandbag.light', arguments[0])", name)
+  # Light becomes dark, or dark light.
+  def turn_the_theme
+    button = session.find("header button", text: /\A(Dark|Light)\z/)
+    was = button.text
+    button.click
+    expect(session).to have_no_button(was, exact: true)
   end
 
+  # @param only [String, nil] the one rule that is tried
   # @return [Array<String>] what axe finds wrong on the page as it stands
-  def axe_violations
-    session.execute_script(File.read(AXE))
+  def axe_violations(only: nil)
+    session.execute_script(File.read(AXE)) unless session.evaluate_script("!!window.axe")
     found =
-      session.evaluate_async_script(
-        "const done = arguments[0]; axe.run(document, {resultTypes: ['violations']}).then(r => done(r.violations))"
-      )
+      session.evaluate_async_script(<<~JS, only && {runOnly: [only]})
+        const done = arguments[1];
+        axe.run(document, { resultTypes: ["violations"], ...arguments[0] }).then((result) => done(result.violations));
+      JS
     found.flat_map do |violation|
       violation["nodes"].map { |node| "#{violation["id"]}: #{node["html"][0, 160]} #{node["failureSummary"]}" }
     end
