@@ -1,9 +1,8 @@
 # frozen_string_literal: true
 
 module App
-  # Jobs in a line each, for lists: read as they are kept, worked out where something they rest on has changed since, a
-  # new entry for one.
-  # A job that cannot be read is shown as damaged, and the rest as they are.
+  # Jobs in a line each, for lists: read as they are kept, worked out when a list asks for them and something that they
+  # rest on has changed, such as the journal. A job that cannot be read is shown as damaged, and the rest as they are.
   class Headlines
     SIGNED = "signed"
 

@@ -23,6 +23,23 @@ RSpec.describe "Bench view", :browser do
     expect(api("/jobs/job-kart/entries?limit=500")["items"].drop(before).map { |entry| entry["kind"] }).to eq ["hold"]
   end
 
+  it "puts a part in by the right answer to which way it faces, and by no other" do
+    open_page "/jobs/job-cargo-rear/build"
+    press "v"
+    expect(session).to have_css("h1", text: "Put in: piston, secondary cup, primary cup")
+    answers = shown("job-cargo-rear", "build")["now"].first["answers"]
+    wrong, right = answers.partition { |each| each["following"].nil? }.map { |each| BenchViewByHand::KEYS[answers.index(each.first)] }
+    steps = -> { api("/jobs/job-cargo-rear/entries?limit=500")["items"].count { |each| each["kind"] == "step" } }
+    before = steps.call
+    press wrong
+    expect(session).to have_button("Undo: facing")
+    expect(session).to have_css("h1", text: "Put in: piston, secondary cup, primary cup")
+    expect(steps.call).to eq before
+    press right
+    expect(session).to have_no_css("h1", text: "Put in: piston, secondary cup, primary cup")
+    until_api { steps.call == before + 1 }
+  end
+
   it "keeps Tab inside it, and gives the rest of the page back when it is left" do
     open_page "/jobs/job-tourer-front/bleed"
     press "v"

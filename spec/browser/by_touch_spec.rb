@@ -38,8 +38,8 @@ module ByTouch
   end
 
   def follow(card)
-    return beside(card) if (stage == "bleed" && card["kind"] != "go") || card["id"].start_with?("fetch.", "finding.",
-      "route")
+    return beside(card) if (stage == "bleed" && !%w[go round].include?(card["kind"])) ||
+      card["id"].start_with?("fetch.", "finding.", "route")
     expect(session).to have_css("#{NOW_CARD} h2", text: card["title"], exact_text: true)
     case card["kind"]
     when "question" then tap(answer(card))

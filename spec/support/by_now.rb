@@ -26,10 +26,14 @@ class ByNow
     @route = route
     @owns = owns
     @seen = []
+    @cards = []
   end
 
   # @return [Array<Array(String, String)>] stage and kind of each card that was drawn
   attr_reader :seen
+
+  # @return [Array<Hash>] every card that was answered
+  attr_reader :cards
 
   # @return [Boolean] it was signed
   def work
@@ -39,6 +43,7 @@ class ByNow
       stage ||= job.state.current
       card = pick(stage)
       seen << [stage, card[:kind]]
+      cards << card
       stage = (card[:kind] == "go") ? card[:stage] : (follow(stage, card) && nil)
     end
     false
@@ -62,7 +67,7 @@ class ByNow
     case card[:kind]
     when "step" then send_entry(stage, card[:act][:entry])
     when "round" then card[:all][:looks].each { |look| send_entry(stage, look[:entry]) }
-    when "question" then send_entry(stage, answer(card)[:entry])
+    when "question" then answer(card).values_at(:entry, :following).compact.each { |entry| send_entry(stage, entry) }
     when "reading" then type(stage, card)
     else in_panel(stage, card)
     end

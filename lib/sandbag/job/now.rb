@@ -18,10 +18,10 @@ module Sandbag
       end
 
       # @return [Array<Hash>] kind; id; title: what to do; detail: how; caution; figure: what is read from two metres;
-      #   act (label and entry), answers (each label and entry), field (name, label, unit, words and entry) or all
-      #   (label, and looks, each with label, how and entry); stage:
-      #   where another one is next; room: the part of the page where it takes more than one answer. An entry is kind
-      #   and data. Empty in a job that takes no entry now
+      #   act (label and entry), answers (each label, entry and, where one follows, the following entry), field (name,
+      #   label, unit, words and entry) or all (label, and looks, each with label, how and entry); stage: where another
+      #   one is next; room: the part of the page where it takes more than one answer. An entry is kind and data. Empty
+      #   in a job that takes no entry now
       def to_a
         return [] if @job.signed? || @job.stop || @job.on_hold?
         return [onward] if @stage.done?
@@ -35,10 +35,10 @@ module Sandbag
         raise NotImplementedError, "#{self.class} finds no cards"
       end
 
-      # @param answers [Array<Array(String, Hash)>] label and entry
+      # @param answers [Array<Array(String, Hash, Hash)>] label, entry, and the entry that follows it, if one does
       def question(id, title, answers, **more)
         {kind: "question", id: id, title: title, **more,
-         answers: answers.map { |label, entry| {label: label, entry: entry} }}
+         answers: answers.map { |label, entry, following| {label: label, entry: entry, following: following}.compact }}
       end
 
       def step(id, title, entry, label: "Done", **more)
@@ -51,25 +51,32 @@ module Sandbag
          field: {name: name, label: title, unit: unit, words: unit.nil?, entry: entry}.compact}
       end
 
-      # Looks at one place that are answered together once all of them are good; each is a card of its own after it.
+      # Looks that are answered together once all of them are good; each is a card of its own after it.
       # @param looks [Array<Array(String, String, Hash)>] label, how, and the entry that says it is good
+      # @param good [String] what is said of all of them
       # @return [Hash, nil] none for a single look
-      def round(id, title, looks)
+      def round(id, title, looks, good:)
         return if looks.size < 2
-        {kind: "round", id: "round.#{id}", title: title, detail: "One is not right? Go to it by the arrows.",
-         all: {label: "All #{looks.size} good",
+        {kind: "round", id: "round.#{id}", title: title, detail: "Not all of them? Go to each by the arrows.",
+         all: {label: "All #{looks.size} #{good}",
                looks: looks.map { |label, how, entry| {label: label, how: how, entry: entry}.compact }}}
       end
 
-      # The cards, each place's round before the first card of it.
-      # @param open [Array<Array(String, Hash, Array)>] place of walk_places.yml, card, and its look (see #round), nil
-      #   where it is answered alone
-      def by_place(open)
-        rounds = Walk.of(open.map(&:first)).to_h do |place|
-          looks = open.filter_map { |at, _card, look| look if at == place[:id] }
-          [place[:id], round(place[:id], place[:label], looks)]
+      # The cards, each group's round before the first card of it that is answered by the round.
+      # @param open [Array<Array(String, Hash, Array)>] group, card, and its look (see #round), nil where it is answered
+      #   alone
+      # @param titles [Hash{String => String}] group => title of its round
+      def in_rounds(open, titles, good: "good")
+        rounds = titles.to_h do |group, title|
+          [group, round(group, title, open.filter_map { |of, _card, look| look if of == group }, good: good)]
         end
-        open.flat_map { |at, card, look| [(rounds.delete(at) if look), card] }.compact
+        open.flat_map { |group, card, look| [(rounds.delete(group) if look), card] }.compact
+      end
+
+      # The cards, with a round for each place of the walk round the machine.
+      # @param open [Array<Array(String, Hash, Array)>] as above, each group a place of walk_places.yml
+      def by_place(open)
+        in_rounds(open, Walk.of(open.map(&:first)).to_h { |place| place.values_at(:id, :label) })
       end
 
       # @param room [String, nil] the part of the stage's page where it is
@@ -102,17 +109,25 @@ module Sandbag
         go(@job.current, "Go on to #{@job.current.capitalize}")
       end
 
-      # A question for each part of a step that can go in two ways.
-      # @param put_back [Cylinder::PutBack]; step [Cylinder::Step, nil]
-      def facings(put_back, step)
-        return [] unless step
-        put_back.wrong([step]).map do |part|
-          asked = put_back.facings.of(part)
-          ways = asked[:options].map do |option|
-            [Wording.sentence(option[:label]), entry("facing", part: part.id, faces: option[:id])]
-          end
-          question("facing.#{part.id}", asked[:question], ways, caution: asked[:why])
+      # A question for each part of a step that can go in two ways. The right answer of the last one does the step.
+      # @param put_back [Cylinder::PutBack]; step [Cylinder::Step]
+      # @param act [Hash, nil] the card of the step; nil where it is done already
+      def facings(put_back, step, act = nil)
+        wrong = put_back.wrong([step])
+        return wrong.map { |part| facing(put_back, part) } unless act && wrong.one?
+        asked = facing(put_back, wrong.first, act[:act][:entry])
+        [{**asked, title: act[:title], detail: [asked[:title], act[:detail]].compact.reject(&:empty?).join(" "),
+                   caution: asked[:caution] || act[:caution], figure: act[:figure]}]
+      end
+
+      # @param following [Hash, nil] entry that follows the right answer
+      def facing(put_back, part, following = nil)
+        asked = put_back.facings.of(part)
+        ways = asked[:options].map do |option|
+          [Wording.sentence(option[:label]), entry("facing", part: part.id, faces: option[:id]),
+            (following if option[:id] == part.faces)]
         end
+        question("facing.#{part.id}", asked[:question], ways, caution: asked[:why])
       end
     end
   end

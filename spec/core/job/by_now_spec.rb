@@ -80,6 +80,52 @@ RSpec.describe Sandbag::Job::Now do
     expect(job.view("close")[:now].map { |card| card[:id] }).not_to include("round.far_end")
   end
 
+  context "when a kart's master is resealed" do
+    let(:cards) do
+      ByNow.new(job("kart_rear"), "reseal_mc").tap(&:work).cards.each_with_object({}) do |card, first|
+        first[card[:id]] ||= card
+      end
+    end
+
+    # @return [Array<String>] labels of a round
+    def looks(round)
+      cards.fetch("round.#{round}")[:all][:looks].map { |look| look[:label] }
+    end
+
+    it "takes together what is simply fetched, done or seen to be good" do
+      expect(cards["round.tools"]).to include(title: "Fetch the tools", all: include(label: "All 3 here"))
+      expect(cards["round.setup"][:all]).to include(label: "All 5 done")
+      expect(looks("setup")).to include("Eye shield and gloves on")
+      expect(looks("reservoir")).to eq ["Diaphragm, plate, rim", "Rim of the reservoir and gasket",
+        "Reservoir window and body"]
+      expect(cards["round.reservoir"][:all][:looks].first[:how])
+        .to eq "Both sides, folds opened. Good: supple, dry."
+      expect(looks("inner")).to eq ["Cups, seals and boots", "Spring", "Circlip, washer and pin"]
+      expect(looks("checks")).to include("Piston slides", "Ports clear")
+      expect(looks("start")).to include("One-way valve tested")
+    end
+
+    it "asks alone for what seals or slides, takes its time, is measured or wants a photo" do
+      expect(cards.keys).to include(*%w[
+        look.bore look.ports look.piston look.glide look.old_cups setup.free_play inner.piston check.soaked check.ring
+        check.nipple_sound
+      ])
+    end
+
+    it "does the step with the right answer of its last part, and with no other" do
+      spring = cards["facing.spring"]
+      expect(spring).to include(title: "Put in: return spring", figure: "1 of 4",
+        detail: start_with("Which way does it face? Large end of the spring."))
+      expect(spring[:answers].filter_map { |each| each[:following] })
+        .to eq [{kind: "step", data: {step: "spring"}}]
+      right = spring[:answers].find { |each| each[:following] }
+      expect(right[:entry][:data][:faces]).to eq job.state.build.put_back.steps.first.takes.first.faces
+      expect(cards["facing.piston"][:answers].map(&:keys)).to all eq %i[label entry]
+      expect(cards["facing.primary_cup"]).to include(title: start_with("Put in: shaft piston"),
+        detail: end_with("primary cup. Free, full return. Lip not turned."))
+    end
+  end
+
   # Up to the stage in which a card for this gate stands.
   def worked_to(stage, gate)
     hand = ByNow.new(job, "bleed")

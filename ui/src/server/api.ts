@@ -37,6 +37,7 @@ export type Knowledge = Schemas["Knowledge"];
 export type Stage = Schemas["Stage"];
 export type NowCard = Schemas["NowCard"];
 export type NowEntry = Schemas["NowEntry"];
+export type NowAnswer = Schemas["NowAnswer"];
 export type NowRound = Schemas["NowRound"];
 export type Ask = Schemas["Ask"];
 export type Place = Schemas["Place"];

@@ -10,7 +10,7 @@ module Sandbag
         return [here("order", Wording.sentence(@stage.order_due))] if @stage.order_due
         return [way_to_bleed] if @stage.proposed
         asked = @stage.checks.start.reject(&:good?)
-        return asked.map { |check| look_at(check) } if asked.any?
+        return before_fluid(asked) if asked.any?
         return [here("tight", Wording.sentence(@stage.checks.before_fluid))] if @stage.checks.before_fluid
         return finish if count.finished? && !@stage.aided_last?
         return [to_finish] if @stage.aided_last? && count.finished?
@@ -24,6 +24,21 @@ module Sandbag
         choices = [@stage.proposed, @stage.method_row].uniq.to_h { |row| row.values_at("id", "label") }
         question("method", "How is it bled?", each_answer(choices, "method", name: :method),
           detail: "#{@stage.proposed["label"]} is proposed. The others are listed below, each with its verdict.")
+      end
+
+      # What is simply done is done together; what has more than one answer is a card of its own.
+      def before_fluid(asked)
+        in_rounds(asked.map { |check|
+          ["start", look_at(check), ([check.row["label"], nil, done(check)] if done_or_not?(check))]
+        }, {"start" => "Before fluid moves"}, good: "done")
+      end
+
+      def done_or_not?(check)
+        check.answer.nil? && check.row["good"] == %w[done]
+      end
+
+      def done(check)
+        entry("check", check: check.id, value: check.row["good"].first)
       end
 
       def look_at(check)

@@ -12,12 +12,26 @@ module Sandbag
         return [go("strip", "Take it apart first")] if @stage.reckoning.tray.cells.empty?
         return [go("measure", "Settle reuse or renew first")] unless @job.measure.done?
         return @stage.first_checks.map { |check| look_at(check[:row]) } if @stage.step && @stage.first_checks.any?
-        facing = facings(@stage.put_back, @stage.step)
-        return facing if facing.any?
-        return [put_in] if @stage.step
+        return asked_or_put_in if @stage.step
         return facings_left if @stage.put_back.wrong.any?
         return [here("count", Wording.sentence(@stage.reckoning.says), room: "tray")] unless @stage.reckoning.zero?
-        @stage.checks.reject { |check| check[:pass] }.map { |check| look_at(check[:row]) }
+        in_rounds(@stage.checks.reject { |check| check[:pass] }.map { |check|
+          ["checks", look_at(check[:row]), (right(check[:row]) if together?(check))]
+        }, {"checks" => "The cylinder in the hand"}, good: "right")
+      end
+
+      def asked_or_put_in
+        act = put_in
+        facings(@stage.put_back, @stage.step, act).then { |asked| asked.any? ? asked : [act] }
+      end
+
+      # Seen with the others: not what takes its time or a photo, nor what somebody found not right.
+      def together?(check)
+        check[:pass].nil? && !check[:row]["seconds"] && !check[:row]["photo"]
+      end
+
+      def right(row)
+        [row["label"], row["how"], entry("check", check: row["id"], pass: true)]
       end
 
       def put_in
@@ -25,7 +39,7 @@ module Sandbag
         done = @stage.steps.count { |each| @stage.put_back.done?(each) }
         parts = @stage.put_back.present(at)
         step("step.#{at.id}", "Put in: #{@stage.put_back.said(at)}", entry("step", step: at.id),
-          detail: parts.filter_map(&:check).map { |each| Wording.sentence(each) }.join(" "),
+          detail: parts.filter_map(&:check).uniq.map { |each| "#{Wording.sentence(each)}." }.join(" "),
           caution: Cylinder::Notes.for(parts).first&.fetch(:text), figure: "#{done + 1} of #{@stage.steps.size}")
       end
 

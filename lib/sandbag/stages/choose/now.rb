@@ -12,7 +12,16 @@ module Sandbag
         return [fluid] if @stage.fluid_wanted?
         return @stage.unmeasured_hoses.map { |line| hose(line) } if @stage.unmeasured_hoses.any?
         return [no_kit] if @stage.no_kit
-        @stage.wanting.map { |line| fetch(line) }
+        in_rounds(@stage.wanting.map { |line| ["tools", fetch(line), (tool(line) if line.tool)] },
+          {"tools" => "Fetch the tools"}, good: "here")
+      end
+
+      def tool(line)
+        [line.label, line.detail, pulled(line)]
+      end
+
+      def pulled(line)
+        entry("pulled", line: line.id, reason: "it is on the bench")
       end
 
       def cylinder
@@ -45,7 +54,7 @@ module Sandbag
       end
 
       def fetch(line)
-        step("fetch.#{line.id}", "Fetch: #{line.label}", entry("pulled", line: line.id, reason: "it is on the bench"),
+        step("fetch.#{line.id}", "Fetch: #{line.label}", pulled(line),
           label: "It is here", detail: line.detail,
           figure: (line.id == PullList::FLUID) ? Said.ml(line.count) : line.count.to_s)
       end

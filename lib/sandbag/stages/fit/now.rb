@@ -19,11 +19,15 @@ module Sandbag
 
       def sequence
         at = @stage.step or return []
-        facing = at.strip ? facings(@stage.put_back, at.strip) : []
-        return facing if facing.any?
+        act = act_of(at)
+        asked = at.strip ? facings(@stage.put_back, at.strip, act) : []
+        asked.any? ? asked : [act]
+      end
+
+      def act_of(at)
         all = @stage.sequence.of(@stage.phase)
-        [step("step.#{at.id}", at.label, entry("step", step: at.id), detail: at.does,
-          figure: "#{all.count { |each| @stage.sequence.done?(each) } + 1} of #{all.size}")]
+        step("step.#{at.id}", at.label, entry("step", step: at.id), detail: at.does,
+          figure: "#{all.count { |each| @stage.sequence.done?(each) } + 1} of #{all.size}")
       end
 
       def hoses

@@ -26,6 +26,11 @@ module Sandbag
           SETTLED.include?(found&.fetch("value")) && (apart.empty? || found["value"] == "kept")
         end
 
+        # Nothing is measured on it, and nothing was said of it yet.
+        def plain?
+          found.nil? && row["figures"].nil?
+        end
+
         def to_h
           {id: id, label: label, compare: compare, value: found&.fetch("value"), note: found&.fetch("note", nil),
            kept: row["kept"], maker: row["maker"], figures: figures_view, settled: settled?}.compact

@@ -23,6 +23,11 @@ module Sandbag
             unit.named(row["parts"].first)
           end
 
+          # Found as good as it can be with the others of its kind, by one answer.
+          def together?
+            row.key?("together") && value.nil?
+          end
+
           def to_h
             found = value && row["values"][value]
             {

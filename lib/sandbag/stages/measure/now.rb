@@ -15,7 +15,7 @@ module Sandbag
         return [go("strip", "Take it apart first")] unless @job.strip.done?
         return [nominal(report)] if report.unit.unproven && !@stage.by_eye?
         open = @stage.reports.reject(&:whole?).flat_map { |each| each.inspection.open }
-        return open.map { |look| look_at(look) } if open.any?
+        return looks(open) if open.any?
         gauges = @stage.reports.reject(&:whole?).flat_map(&:gauge_missing)
         return gauges.map { |place| gauge(place) } if gauges.any?
         return inner if @stage.reports.all?(&:settled?)
@@ -23,11 +23,19 @@ module Sandbag
       end
 
       def inner
-        @stage.inner.open.map do |line|
-          answers = {"same" => "The same", "kept" => line.row["kept"]}.compact
-          question("inner.#{line.id}", "New against old: #{line.label}",
-            each_answer(answers, "inner", row: line.id), detail: line.compare)
-        end
+        in_rounds(@stage.inner.open.map { |line|
+          ["inner", beside_old(line), (same(line) if line.plain?)]
+        }, {"inner" => "New against old"}, good: "the same")
+      end
+
+      def same(line)
+        [line.label, line.compare, entry("inner", row: line.id, value: "same")]
+      end
+
+      def beside_old(line)
+        answers = {"same" => "The same", "kept" => line.row["kept"]}.compact
+        question("inner.#{line.id}", "New against old: #{line.label}",
+          each_answer(answers, "inner", row: line.id), detail: line.compare)
       end
 
       def nominal(report)
@@ -40,6 +48,18 @@ module Sandbag
           question("compare.#{row["id"]}", "New against old: #{row["label"]}",
             each_answer(answers, "compared", row: row["id"]), detail: row["compare"])
         end
+      end
+
+      # Each look at what seals, slides or tells the cause by itself; the others of one kind together.
+      def looks(open)
+        in_rounds(open.map { |look| [look.row["together"], look_at(look), (good(look) if look.together?)] },
+          Tables.rows("looks_together").to_h { |row| row.values_at("id", "label") })
+      end
+
+      def good(look)
+        value, row = look.row["values"].first
+        [look.label, "#{look.row["how"]} Good: #{Wording.inside(row["label"])}.",
+          entry("finding", check: look.id, value: value)]
       end
 
       def look_at(look)

@@ -9,8 +9,10 @@ module Sandbag
           "label" => String,
           "how" => String,
           "parts" => Array,
-          "values" => Hash
-        }) { |row| Schemas.rules(row["values"]) },
+          "values" => Hash,
+          "together?" => String
+        }) { |row| Schemas.rules(row["values"]) || Tables.unknown("looks_together", [row["together"]].compact) },
+        "looks_together" => Tables::Schema.new({"label" => String}),
         "inner_comparisons" => Tables::Schema.new({
           "label" => String,
           "parts" => Array,

@@ -10,16 +10,28 @@ module Sandbag
         return [go("ask", "Say where the repair works")] if @job.ask.where.wanted?
         return [go("measure", "Compare new with old first")] unless @stage.compared?
         return [go("choose", "Fetch what is still missing")] if @stage.wanting.any?
-        return @stage.setup.missing.map { |row| set_up(row) } if @stage.setup.missing.any?
+        return set_up if @stage.setup.missing.any?
         [next_step].compact
       end
 
-      def set_up(row)
+      # What is simply done is done together; what is answered, measured or photographed is a card of its own.
+      def set_up
+        in_rounds(@stage.setup.missing.map { |row|
+          alone = row.keys.intersect?(%w[values figures photo])
+          ["setup", item(row), ([row["label"], row["detail"], done(row)] unless alone)]
+        }, {"setup" => "Protect the machine and yourself"}, good: "done")
+      end
+
+      def done(row)
+        entry("setup", item: row["id"])
+      end
+
+      def item(row)
         id = "setup.#{row["id"]}"
         values = @stage.setup.to_h.find { |each| each[:id] == row["id"] }[:values]
         said = {detail: row["detail"], photo: row["photo"]}
         return figures(row, values, said) if row["figures"]
-        return step(id, row["label"], entry("setup", item: row["id"]), **said) unless values
+        return step(id, row["label"], done(row), **said) unless values
         question(id, row["label"], each_answer(values, "setup", item: row["id"]), **said)
       end
 

@@ -7,7 +7,7 @@ import { PHONE } from "../../kit/tokens";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { useInert } from "../../kit/useInert";
 import { useKept } from "../../kit/useKept";
-import type { Job } from "../../server/api";
+import type { Job, NowCard } from "../../server/api";
 import { stageQuery } from "../../server/queries";
 import { stageNames } from "../../words/stages";
 import { RefusedEntries } from "../RefusedEntries";
@@ -72,10 +72,10 @@ export function BenchView({ job, stage, onLeave }: Props) {
   useInert();
   const view = useQuery(stageQuery(job.id, stage)).data?.[stage];
   const cards = view?.now ?? [];
-  const { card, place, send, go, keys, isTyping } = useCards(job, stage, cards, { onHere: onLeave });
+  const { card, place, send, answer, go, keys, isTyping } = useCards(job, stage, cards, { onHere: onLeave });
   const undo = useUndo(job, stage, view?.recent ?? []);
   const [aloud, setAloud] = useKept("aloud", ["off", "on"]);
-  const said = card ? [card.title, card.figure, card.caution].filter(Boolean).join(". ") : "";
+  const said = card ? aloudOf(card) : "";
   useEffect(() => {
     if (aloud === "on" && said) speak(said);
   }, [aloud, said]);
@@ -111,12 +111,19 @@ export function BenchView({ job, stage, onLeave }: Props) {
           keys={keys}
           isTyping={isTyping}
           onSend={send}
+          onAnswer={answer}
           onGo={go}
           undo={undo}
         />
       ) : null}
     </Screen>
   );
+}
+
+/** What is read aloud of a card: a question and the looks of a round as they stand. */
+function aloudOf({ title, figure, kind, detail, all, caution }: NowCard) {
+  const asked = kind === "question" ? [detail] : (all?.looks.map((look) => look.label) ?? []);
+  return [title, ...asked, figure, caution].filter(Boolean).join(". ");
 }
 
 function Nothing({ job }: { job: Job }) {

@@ -2,7 +2,7 @@ import styled from "styled-components";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { PHONE } from "../../kit/tokens";
-import type { NowCard, NowEntry } from "../../server/api";
+import type { NowAnswer, NowCard, NowEntry } from "../../server/api";
 import { stageNames } from "../../words/stages";
 import { CARD_FIELD } from "./useCards";
 
@@ -32,12 +32,13 @@ interface Props {
   /** The field takes the cursor. */
   isTyping?: boolean;
   onSend: (entry: NowEntry, typed?: Record<string, unknown>) => void;
+  onAnswer: (answer: NowAnswer) => void;
   onGo: () => void;
   undo?: { word: string; take: () => void } | undefined;
 }
 
 /** What answers a card: Space, the digits, a figure that is typed, and U for the last one back. */
-export function CardActions({ card, keys, isTyping = false, onSend, onGo, undo }: Props) {
+export function CardActions({ card, keys, isTyping = false, onSend, onAnswer, onGo, undo }: Props) {
   const go =
     card.kind === "go"
       ? `Go to ${stageNames[card.stage as keyof typeof stageNames] ?? "the next stage"}`
@@ -68,7 +69,7 @@ export function CardActions({ card, keys, isTyping = false, onSend, onGo, undo }
         <Button
           key={answer.label}
           {...(keys[place] ? { hotkey: keys[place].toUpperCase() } : {})}
-          onPress={() => onSend(answer.entry)}
+          onPress={() => onAnswer(answer)}
         >
           {answer.label}
         </Button>

@@ -75,6 +75,7 @@ export function NowPanel({ job, stage, cards, recent }: Props) {
         keys={now.keys}
         isTyping={now.isTyping}
         onSend={now.send}
+        onAnswer={now.answer}
         onGo={now.go}
       />
     </Frame>

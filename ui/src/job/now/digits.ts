@@ -1,5 +1,5 @@
 import type { Hotkeys } from "../../kit/useHotkeys";
-import type { NowCard, NowEntry } from "../../server/api";
+import type { NowAnswer, NowCard } from "../../server/api";
 
 /** The keys of the answers: nine digits, then nought, then letters that no other key of the view has. */
 export const ANSWER_KEYS = ["1", "2", "3", "4", "5", "6", "7", "8", "9", "0", ..."bcdefghijklmnopqrstwxyz"];
@@ -8,11 +8,9 @@ export const ANSWER_KEYS = ["1", "2", "3", "4", "5", "6", "7", "8", "9", "0", ..
 export function digits(
   card: NowCard | undefined,
   keys: readonly string[],
-  send: (entry: NowEntry) => unknown,
+  give: (answer: NowAnswer) => unknown,
 ): Hotkeys {
   return Object.fromEntries(
-    (card?.answers ?? [])
-      .slice(0, keys.length)
-      .map((answer, place) => [keys[place], () => send(answer.entry)]),
+    (card?.answers ?? []).slice(0, keys.length).map((answer, place) => [keys[place], () => give(answer)]),
   );
 }

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { useHotkeys } from "../../kit/useHotkeys";
-import type { Job, NowCard, NowEntry } from "../../server/api";
+import type { Job, NowAnswer, NowCard, NowEntry } from "../../server/api";
 import { useOutboxState } from "../../server/useOutbox";
 import type { Shown } from "../StageProps";
 import { useEntries } from "../useEntries";
@@ -22,6 +22,7 @@ export interface Cards {
   card: NowCard | undefined;
   place: number;
   send: (entry: NowEntry, typed?: Record<string, unknown>) => void;
+  answer: (answer: NowAnswer) => void;
   go: () => void;
   keys: readonly string[];
   /** The last one was typed: the next field takes the cursor. */
@@ -55,24 +56,29 @@ export function useCards(
     setTyping(typed !== undefined);
     add(entry.kind, { ...entry.data, ...typed });
   };
+  const sendAll = (entries: NowEntry[]) => {
+    if (isOnTheWay) return;
+    setTyping(false);
+    entries.forEach((entry) => add(entry.kind, entry.data));
+  };
+  const answer = ({ entry, following }: NowAnswer) => sendAll(following ? [entry, following] : [entry]);
   const go = () => {
     if (card?.kind === "go" && card.stage) void navigate(`/jobs/${job.id}/${card.stage}`, { replace: true });
     else if (card?.kind === "here") onHere(card);
     else if (card?.act) send(card.act.entry);
-    else if (card?.all && !isOnTheWay)
-      card.all.looks.forEach((look) => add(look.entry.kind, look.entry.data));
+    else if (card?.all) sendAll(card.all.looks.map((look) => look.entry));
   };
   useHotkeys(
     card
       ? {
-          ...digits(card, keys, (entry) => isAskedElsewhere() || send(entry)),
+          ...digits(card, keys, (given) => isAskedElsewhere() || answer(given)),
           " ": spaceDoes(card, go),
           arrowright: () => look(1),
           arrowleft: () => look(-1),
         }
       : {},
   );
-  return { card, place, send, go, keys, isTyping, isOnTheWay };
+  return { card, place, send, answer, go, keys, isTyping, isOnTheWay };
 }
 
 /** Another question stands on the page, and the digits are its. */
