@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  # What a job card says of the release: gates, leak watches, level, waste and when it is looked at again.
+  # What a job card says of the release: gates, leak watches, level, discs, waste and when it is looked at again.
   module JobCardClose
     # @param close [Hash, nil] view of the stage
     # @return [Array<Array(String, String)>] rows of release
@@ -21,6 +21,7 @@ module App
         (["Leak watches", watches.join(", ")] if watches.any?),
         (["Batch of the fluid", close[:batch]] if close[:batch]),
         (["Level", level(close[:level])] if close.dig(:level, :below_mm)),
+        *discs(close),
         (["Fluid out", close.dig(:fluid_balance, :says)] if close[:fluid_balance]),
         *close[:gates].select { |gate|
           gate[:step]
@@ -41,9 +42,20 @@ module App
       "#{said.mm(level[:below_mm])} below the upper mark; at least #{said.mm(level[:highest_below_mm])} for these pads"
     end
 
+    def self.discs(close)
+      measured = (close.dig(:discs, :items) || []).select { |disc| disc[:thickness_mm] }
+      measured.map { |disc| ["Disc: #{disc[:label]}", thickness(disc)] }
+    end
+
+    def self.thickness(disc)
+      said = Sandbag::Said
+      least = "; at least #{said.mm(disc[:least_mm], 2)}" if disc[:least_mm]
+      "#{said.mm(disc[:thickness_mm], 2)} at its thinnest#{least}"
+    end
+
     def self.time(iso)
       iso[0, 16].tr("T", " ")
     end
-    private_class_method :standing, :level, :time
+    private_class_method :standing, :level, :discs, :thickness, :time
   end
 end

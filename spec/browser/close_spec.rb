@@ -87,6 +87,17 @@ RSpec.describe "Close", :browser do
     expect(session).to have_content("Too full for these pads")
     expect(gate("Level set")).to have_content("too full")
   end
+
+  it "holds the release over a disc that is too thin, until a new one is measured" do
+    session.fill_in "least-caliper", with: "4\n"
+    expect(session).to have_field("least-caliper", with: "4.00")
+    session.fill_in "thickness-caliper", with: "3.9\n"
+    expect(session).to have_content("the disc is 3.90 mm at its thinnest, at least 4.00 mm: a new disc.")
+    expect(gate("Pads and disc")).to have_content("a new disc")
+    session.fill_in "thickness-caliper", with: "4.5\n"
+    expect(session).to have_no_content("a new disc")
+    expect(gate("Pads and disc")).to have_no_content("a new disc")
+  end
 end
 
 RSpec.describe "What falls due", :browser do

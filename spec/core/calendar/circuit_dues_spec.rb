@@ -39,6 +39,10 @@ RSpec.describe Sandbag::Calendar::CircuitDues do
     dues(with(left_caliper__pad_wear: worn)).keys.grep(/pads/)
   end
 
+  both_sides "Calendar::CircuitDues::DISC_SHARE", 4.21 => [], 4.19 => ["disc.left_caliper"] do |thickness|
+    dues(with(left_caliper__disc_thickness: thickness, left_caliper__disc_least: 4.0)).keys.grep(/disc/)
+  end
+
   it "has a job write how far it found the pads worn, and nothing of the new ones it brought" do
     worn = JobInMemory.new(sheet(twin_disc_plain)).tap(&:answer_stops)
     worn.add("ask", "route", {"route" => "bleed"})

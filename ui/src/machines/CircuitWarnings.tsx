@@ -4,6 +4,7 @@ import { figure } from "../kit/format";
 import { Quiet } from "../kit/layout";
 import { Notice } from "../kit/Notice";
 import { partName } from "../words/partNames";
+import { capital } from "../words/capital";
 
 /** What the drawing marks, in words. */
 export function CircuitWarnings({ figures }: { figures: CircuitFigures }) {
@@ -42,5 +43,3 @@ export function CircuitWarnings({ figures }: { figures: CircuitFigures }) {
     </>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

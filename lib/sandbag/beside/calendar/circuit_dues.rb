@@ -4,11 +4,13 @@ require "date"
 
 module Sandbag
   module Calendar
-    # What falls due on a circuit by the calendar (docs/trade.md 9.4), out of the days in its record, and pads that are
-    # worn. The machine's service information prevails.
+    # What falls due on a circuit by the calendar (docs/trade.md 9.4), out of the days in its record, and pads and discs
+    # that are worn. The machine's service information prevails.
     class CircuitDues
       # Share of the wear that pads may have, from which they are wanted. [default]
       PADS_SHARE = 0.8
+      # A disc is wanted once it is no thicker than this share of its least thickness. [default]
+      DISC_SHARE = 1.05
 
       # @param sheet [Circuit::Sheet]; machine_kind [String] of machine_kinds.yml; use [String] of machine_uses.yml
       # @param shop_months [Integer, nil] the shop's own longest interval between changes of fluid
@@ -23,7 +25,7 @@ module Sandbag
 
       # @return [Array<Due>] soonest first
       def to_a
-        [fluid, *Tables.rows("intervals").flat_map { |row| dues(row) }, *pads].sort_by(&:on)
+        [fluid, *Tables.rows("intervals").flat_map { |row| dues(row) }, *pads, *discs].sort_by(&:on)
       end
 
       private
@@ -40,6 +42,16 @@ module Sandbag
           next if worn.source == Circuit::Source::DEFAULT || worn.value < PADS_SHARE * life.value
           Due.new(kind: "pads", label: "Pads: #{Circuit::Places.name(part)}", part: part["id"], on: @today,
             why: "#{Wording.figures(worn.value)} of #{Wording.figures(life.value)} mm worn.").freeze
+        end
+      end
+
+      # A disc that somebody measured, and found nearly as thin as it may be.
+      def discs
+        Close::Discs.new(@sheet, {}).all.filter_map do |disc|
+          thickness, least = disc.thickness_mm, disc.least_mm
+          next unless thickness && least && thickness <= DISC_SHARE * least
+          Due.new(kind: "disc", label: "Disc: #{disc.label}", part: disc.part, on: @today,
+            why: "#{Wording.figures(thickness)} mm at its thinnest, at least #{Wording.figures(least)} mm.").freeze
         end
       end
 

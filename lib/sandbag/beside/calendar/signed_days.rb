@@ -2,8 +2,8 @@
 
 module Sandbag
   module Calendar
-    # What a signed job writes into the circuit's record: the days of what it renewed, tested or looked at, and how far
-    # the pads are worn.
+    # What a signed job writes into the circuit's record: the days of what it renewed, tested or looked at, how far the
+    # pads are worn, and how thick the discs are.
     module SignedDays
       # @param state [Job::State] signed; day [String] ISO 8601
       # @return [Circuit::Sheet] the circuit with what the job chose and these days
@@ -11,7 +11,15 @@ module Sandbag
         dated = of(state).reduce(refilled(state)) do |sheet, (part_id, field)|
           sheet.change(part_id, field, day, "measured")
         end
-        pads(state).reduce(dated) { |sheet, (part_id, worn_mm)| sheet.change(part_id, "pad_wear", worn_mm, "measured") }
+        friction(state).reduce(dated) { |sheet, (part_id, field, mm)| sheet.change(part_id, field, mm, "measured") }
+      end
+
+      # @return [Array<Array(String, String, Float)>] caliper, field and mm: pads and discs
+      def self.friction(state)
+        pads(state).map { |part_id, worn_mm| [part_id, "pad_wear", worn_mm] } +
+          state.close.measured_discs.flat_map { |part_id, figures|
+            figures.map { |figure, mm| [part_id, Close::Discs::FIELDS.fetch(figure), mm] }
+          }
       end
 
       # @return [Hash{String => Float}] caliper => mm that its pads are worn: as measured in this job, nothing where new
@@ -68,7 +76,7 @@ module Sandbag
         state.ask.where.at.select { |place| place.part["part"] == "slave" && place.kind == "far_end" }
           .map { |place| [place.at, "looked_on"] }
       end
-      private_class_method :of, :refilled, :pads, :new_pads, :new_seals?, :new_lid_rubber?, :slaves_seen
+      private_class_method :of, :refilled, :friction, :pads, :new_pads, :new_seals?, :new_lid_rubber?, :slaves_seen
     end
   end
 end

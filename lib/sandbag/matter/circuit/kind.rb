@@ -48,12 +48,20 @@ module Sandbag
       end
 
       # @param text [String] sentence of a table
-      # @return [String] with the forces and limits of this kind in place of {firm}, {hold} and {pump}
+      # @return [String] with the forces, limits and words of this kind in place of {firm}, {hold}, {pump}, {frees},
+      #   {sweep} and {friction}
       def fill(text)
-        text.gsub("{firm}") { Said.n(firm_n, "g") }.gsub("{hold}") { Said.n(hold_n, "g") }
-          .gsub("{pump}") { Said.mm(pump_limit_mm, "g") }.gsub("{frees}") { frees }
-          .gsub("{sweep}") { sweep }
+        text.gsub(/\{(\w+)\}/) { |braced| FILLED.key?($1) ? FILLED[$1].call(self) : braced }
       end
+      FILLED = {
+        "firm" => ->(kind) { Said.n(kind.firm_n, "g") },
+        "hold" => ->(kind) { Said.n(kind.hold_n, "g") },
+        "pump" => ->(kind) { Said.mm(kind.pump_limit_mm, "g") },
+        "frees" => :frees.to_proc,
+        "sweep" => :sweep.to_proc,
+        "friction" => ->(kind) { kind.clutch? ? "The clutch itself" : "Pads and disc" }
+      }.freeze
+      private_constant :FILLED
 
       # @param wanted [Array<String>] see Kind.known_words
       def has?(*wanted)

@@ -23,7 +23,7 @@ module Sandbag
         when "cured" then admit_cure(entry.data["flag"])
         when "leak" then admit_leak(entry.data)
         when "recheck" then admit_recheck(entry)
-        when "worn" then admit_worn(entry.data["part"])
+        when "worn", "disc" then admit_brake_end(entry.data["part"])
         when "level" then admit_level
         when "signed" then admit_signature(entry.data["name"])
         end
@@ -104,10 +104,10 @@ module Sandbag
           "a day from #{Day.said(today)} to #{Day.said(today >> Rechecks::FAR_MONTHS)}")
       end
 
-      def admit_worn(id)
+      def admit_brake_end(id)
         ends = @close.job.sheet.far_ends.map { |part| part["id"] }
         return if !@close.job.sheet.clutch? && ends.include?(id)
-        raise Refusal.at("data/part", "“#{id}” has no pads here",
+        raise Refusal.at("data/part", "“#{id}” has no pads and no disc here",
           @close.job.sheet.clutch? ? "a brake" : ends.join(", "))
       end
 

@@ -83,6 +83,10 @@ module Sandbag
         when "level"
           level = @close.level
           [level.fault.nil?, level.fault] if level.read?
+        when "disc"
+          # a disc that is thick enough still has to be looked at
+          thin = @close.discs.fault
+          [false, thin] if thin
         end
       end
 

@@ -87,6 +87,19 @@ module Sandbag
         entries.by("worn", "part").transform_values { |data| data["depth"] }
       end
 
+      # @return [Discs]
+      def discs
+        @discs ||= Discs.new(job.sheet, measured_discs)
+      end
+
+      # @return [Hash{String => Hash}] caliper => figure of its disc => mm, as measured in this job
+      def measured_discs
+        entries.of("disc").each_with_object({}) do |entry, measured|
+          part, figure, value = entry.data.values_at("part", "figure", "value")
+          (measured[part] ||= {})[figure] = value
+        end
+      end
+
       # @return [String, nil] batch of the fluid: as typed, or that the bottle off the shelf has it
       def batch
         typed = entries.said("batch")&.fetch("batch")
@@ -140,7 +153,7 @@ module Sandbag
 
       def gate(row, id, label)
         state, why, known = judged(row, id)
-        Gate.new(row: row, id: id, label: label, detail: detail(row), state: state, why: why,
+        Gate.new(row: row, id: id, label: job.sheet.kind.fill(label), detail: detail(row), state: state, why: why,
           known: known || false,
           name: confirmations.dig(id, "name"), denied: confirmations.dig(id, "met") == false).freeze
       end

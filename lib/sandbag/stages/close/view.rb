@@ -22,6 +22,7 @@ module Sandbag
           ready: @close.ready?,
           leak_watch: @close.leak_watch.to_h,
           level: @close.level.to_h,
+          discs: discs,
           fluid_balance: @close.fluid_balance,
           batch: @close.batch,
           rechecks: @close.rechecks.to_a,
@@ -41,6 +42,11 @@ module Sandbag
         OwnerLines::SECTIONS.to_h do |section|
           [section.to_sym, OwnerLines.of(section, job.sheet.kind, job.choose.family)]
         end
+      end
+
+      def discs
+        all = @close.discs.all
+        {items: all.map(&:to_h), fault: @close.discs.fault}.compact if all.any?
       end
 
       # Flags that this job was to cure: what has to be true before each is gone.

@@ -7,6 +7,7 @@ import { Photos } from "../photos/Photos";
 import { useEntries } from "../useEntries";
 import type { StageProps } from "../StageProps";
 import { CureList } from "./CureList";
+import { DiscPanel } from "./DiscPanel";
 import { LevelPanel } from "./LevelPanel";
 import { OnHold } from "./OnHold";
 import { RecheckPanel } from "./RecheckPanel";
@@ -46,6 +47,13 @@ export function CloseStage({ job, view: close }: StageProps<"close">) {
                 isOpen={!job.signed}
                 onWorn={(part, depth) => add("worn", { part, depth })}
                 onLevel={(below) => add("level", { below })}
+              />
+            ) : null}
+            {close.discs ? (
+              <DiscPanel
+                discs={close.discs}
+                isOpen={!job.signed}
+                onMeasure={(part, figure, value) => add("disc", { part, figure, value })}
               />
             ) : null}
             <RecheckPanel close={close} />

@@ -5,6 +5,7 @@ import { Room } from "../../kit/Rooms";
 import { Notice } from "../../kit/Notice";
 import type { Close } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
+import { capital } from "../../words/capital";
 import { MeasuredLength } from "../MeasuredLength";
 
 interface Props {
@@ -73,8 +74,4 @@ export function LevelPanel({ level, isOpen, onWorn, onLevel }: Props) {
       {level.fault ? <Notice tone="stop">{`${capital(level.fault)}.`}</Notice> : null}
     </Room>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
