@@ -17,7 +17,8 @@ module App
     # @return [String] PDF bytes
     def render
       @pdf = Paper.open("Buy list, #{@title}", Time.iso8601(@at), JSON.generate([@title, @rows, @shop_name]))
-      Paper.head(@pdf, @shop_name, "Buy list: #{@title}", "Job #{@job_id}, #{@at[0, 10]}. Take the old parts along.")
+      Paper.head(@pdf, @shop_name, "Buy list: #{@title}",
+        "Job #{@job_id}, #{Sandbag::Day.of(@at)}. Take the old parts along.")
       @pdf.move_down 12
       @pdf.text "Nothing is short.", size: 12 if @rows.empty?
       named, unnamed = @rows.partition { |row| row["supplier"] }

@@ -28,7 +28,7 @@ module App
       @pdf.text @content["shop"], size: 9, color: Paper::PALE unless @content["shop"].empty?
       @pdf.text @content["title"], size: 20, style: :bold
       @pdf.text @content["standing"], size: 11
-      @pdf.text "Job #{@content["job"]}, opened #{@content["opened_at"].to_s[0, 16].tr("T", " ")}", size: 9,
+      @pdf.text "Job #{@content["job"]}, opened #{Sandbag::Day.moment(@content["opened_at"])}", size: 9,
         color: Paper::PALE
       @pdf.move_down 12
     end

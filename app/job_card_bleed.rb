@@ -9,7 +9,7 @@ module App
     def self.of(bleed)
       return [] unless bleed[:begun]
       [
-        ["Way", way(bleed)],
+        ["Bleeding method", method_of(bleed)],
         *bleed[:changes].map { |change| ["Changed", "#{change[:from]} to #{change[:to]}. #{change[:says]}"] },
         *bleed[:points].map { |point| [point[:label], point_said(point, bleed)] },
         *bleed.fetch(:samples_say, []).map { |said| ["Samples", said] },
@@ -25,7 +25,7 @@ module App
       ].compact
     end
 
-    def self.way(bleed)
+    def self.method_of(bleed)
       hands = (bleed[:people] == 1) ? "one pair of hands" : "#{bleed[:people]} pairs of hands"
       "#{bleed[:method][:label]}, #{hands}, fluid at #{format("%g", bleed[:celsius])} °C"
     end
@@ -61,6 +61,6 @@ module App
     def self.check_said(check)
       ["Looked at", "#{check[:label]}: #{check[:answers].fetch(check[:answer])}"] if check[:answer]
     end
-    private_class_method :way, :point_said, :syringes, :tight, :report, :rung_said, :check_said
+    private_class_method :method_of, :point_said, :syringes, :tight, :report, :rung_said, :check_said
   end
 end

@@ -16,7 +16,7 @@ module App
 
     # @return [Array<Array(String, String)>] rows of what was done at the end
     def self.ending(close)
-      watches = close.dig(:leak_watch, :watches).map { |watch| "#{watch[:dry] ? "dry" : "WET"} #{time(watch[:at])}" }
+      watches = close.dig(:leak_watch, :watches).map { |watch| "#{watch[:dry] ? "dry" : "WET"} #{Sandbag::Day.moment(watch[:at])}" }
       [
         (["Leak watches", watches.join(", ")] if watches.any?),
         (["Batch of the fluid", close[:batch]] if close[:batch]),
@@ -26,7 +26,7 @@ module App
         *close[:gates].select { |gate|
           gate[:step]
         }.map { |step| [step[:label], step[:met] ? "done" : "not recorded"] },
-        *close[:rechecks].map { |row| ["Again: #{row[:label]}", [row[:when], *row[:days]].join(", ")] }
+        *close[:rechecks].map { |row| ["Again: #{row[:label]}", [row[:when], *row[:days]&.map { |day| Sandbag::Day.of(day) }].join(", ")] }
       ].compact
     end
 
@@ -53,9 +53,6 @@ module App
       "#{said.mm(disc[:thickness_mm], 2)} at its thinnest#{least}"
     end
 
-    def self.time(iso)
-      iso[0, 16].tr("T", " ")
-    end
-    private_class_method :standing, :level, :discs, :thickness, :time
+    private_class_method :standing, :level, :discs, :thickness
   end
 end

@@ -43,7 +43,7 @@ module App
     def standing
       return "Open: waits for #{@state.waits_for}. Do not use." unless @state.signed?
       signature = @state.close.signature
-      "Signed off by #{signature.data["name"]}, #{signature.at.to_s[0, 16].tr("T", " ")}"
+      "Signed off by #{signature.data["name"]}, #{Sandbag::Day.moment(signature.at)}"
     end
 
     # Every so many points of a curve: enough on paper.

@@ -51,7 +51,7 @@ module App
         (["Cylinder", cylinder_said(cylinder)] if cylinder),
         (["Fluid in", Sandbag::Tables.find("fluids", choose[:fluid])["label"]] if choose[:fluid]),
         ["Fluid to have", Sandbag::Said.ml(choose[:need][:total_ml])],
-        ["Way of bleeding", Sandbag::Tables.find("bleed_methods", choose[:method])["label"]]
+        ["Bleeding method", Sandbag::Tables.find("bleed_methods", choose[:method])["label"]]
       ].compact
     end
 

@@ -12,7 +12,7 @@ module App
       jobs.filter_map do |job|
         adds = Sandbag::Job::Route.find(job[:route])&.adds if job[:signed]
         next if adds.nil? || kinds.include?(adds.id)
-        day = Sandbag::Day.said(Date.iso8601(job[:closed_at][0, 10]))
+        day = Sandbag::Day.of(job[:closed_at])
         "#{adds.label}, #{day}: the added cylinder is not in this record. Look at the machine and add its circuit."
       end
     end

@@ -31,7 +31,7 @@ module App
 
     def standing
       return "This machine is not released. Do not use it." unless @head["signed"]
-      "Released by #{@close["signed_by"]} on #{Sandbag::Day.said(Date.iso8601(@head["closed_at"][0, 10]))}"
+      "Released by #{@close["signed_by"]} on #{Sandbag::Day.of(@head["closed_at"])}"
     end
 
     # @return [Array<Array(String, Array<String>)>]
@@ -101,7 +101,7 @@ module App
 
     def again
       @close["rechecks"].map do |row|
-        days = row["days"]&.map { |day| Sandbag::Day.said(Date.iso8601(day)) }
+        days = row["days"]&.map { |day| Sandbag::Day.of(day) }
         [row["when"], days && "(#{days.join(", ")})", "– #{Sandbag::Wording.inside(row["label"])}"].compact.join(" ")
       end
     end

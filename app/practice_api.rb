@@ -67,6 +67,12 @@ module App
       json 200, learner(query_for("listPracticeResults")["name"].to_s)
     end
 
+    get "/sheet.pdf" do
+      name = query_for("getLearnerSheet")["name"].to_s
+      path = plain(learner(name)[:path])
+      pdf "practice", LearnerSheet.new(name: name, path: path, shop_name: shop.name, at: @clock.call).render
+    end
+
     get "/runs/:id/result" do |id|
       json 200, runs.work(id) { |run| run.lesson.result(run.rig) }
     end

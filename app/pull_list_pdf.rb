@@ -19,7 +19,7 @@ module App
     def render
       @pdf = Paper.open("Pull list, #{@title}", Time.iso8601(@at), JSON.generate([@title, @lines, @shop_name]))
       Paper.head(@pdf, @shop_name, "Pull list: #{@title}",
-        "Job #{@job_id}, #{@at[0, 10]}. On the bench before the first screw is turned.")
+        "Job #{@job_id}, #{Sandbag::Day.of(@at)}. On the bench before the first screw is turned.")
       @lines.group_by { |line| line["group"] }.each { |group, lines| section(group, lines) }
       Paper.finish(@pdf)
     end

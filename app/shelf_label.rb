@@ -59,7 +59,7 @@ module App
     end
 
     def day_said(day)
-      Sandbag::Day.said(Date.iso8601(day))
+      Sandbag::Day.of(day)
     end
   end
 end

@@ -19,7 +19,7 @@ module App
       pdf.move_down 16
       pdf.text why, size: 22
       pdf.move_down 16
-      pdf.text "Since #{Sandbag::Day.said(Date.iso8601(since[0, 10]))}, #{since[11, 5]} UTC#{by}", size: 16
+      pdf.text "Since #{Sandbag::Day.moment(since)}#{by}", size: 16
       pdf.text "Job #{@head["id"]}. #{@shop_name}", size: 12, color: Paper::PALE
       Paper.finish(pdf)
     end

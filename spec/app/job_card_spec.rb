@@ -23,7 +23,7 @@ RSpec.describe App::JobCardSections do
     expect(section("Ask")).to include("Complaint" => "soft after the winter", "Note" => "bar end scraped",
       "Lever feel" => "Spongy")
     expect(section("Choose")).to include("Fluid in" => "DOT 4 glycol", "Fluid to have" => "152 mL",
-      "Way of bleeding" => "Hold, open, close, release")
+      "Bleeding method" => "Hold, open, close, release")
     expect(section("Bleed")["Right caliper"]).to match(/\A11 strokes, 38 mL, last 11 without a bubble\z/)
     expect(section("Feel")).to include("Static hold" => "0.4 mm in 60 s, limit 2.0",
       "Verdict" => a_string_including("clear of air"))
@@ -54,7 +54,7 @@ RSpec.describe App::JobCardSections do
     job.look_before_fluid
     job.add("bleed", "run", {"ml" => 6})
     said = section("Bleed")
-    expect(said["Way"]).to eq "Hand vacuum pump, 2 pairs of hands, fluid at 5 °C"
+    expect(said["Bleeding method"]).to eq "Hand vacuum pump, 2 pairs of hands, fluid at 5 °C"
     expect(said["Changed"]).to start_with "Hold, open, close, release to Hand vacuum pump. 12 mL are kept"
     expect(said["Right caliper"]).to eq "4 strokes, 18 mL, last 6 mL without a bubble, not finished"
     expect(said["Catch jar"]).to include "a stroke moves 3.00 mL ± 0.25 mL"

@@ -84,7 +84,7 @@ RSpec.describe "Practice", :api do
       {do: "lever", to: 0, s: 0.3}, {do: "nipple", end: run["ends"][0]["id"], turns: 0})
     20.times { stroke(run["ends"][0]["id"], run["travel_mm"]) }
     slips = ask(:get, "/practice/runs/run/result")["slips"].map { |slip| slip["label"] }
-    expect(slips).to contain_exactly("Let go with the nipple open", "Reservoir run dry")
+    expect(slips).to contain_exactly("Released with the nipple open", "Reservoir run dry")
   end
 
   it "says a slip as it is made, once, and what a good hand would do now when it is asked" do
@@ -93,7 +93,7 @@ RSpec.describe "Practice", :api do
     expect(ask(:get, "/practice/runs/run/hint")["says"]).to eq "Hold: lever in, steady."
     practise({do: "nipple", end: at, turns: 0.5}, {do: "lever", to: run["travel_mm"], s: 1})
     made = practise({do: "lever", to: 0, s: 0.3})
-    expect(made["slips"].map { |slip| slip["label"] }).to eq ["Let go with the nipple open"]
+    expect(made["slips"].map { |slip| slip["label"] }).to eq ["Released with the nipple open"]
     expect(practise({do: "wait", s: 0.1})).not_to have_key "slips"
     expect(ask(:get, "/practice/runs/none/hint")["status"]).to eq 404
   end
@@ -110,6 +110,15 @@ RSpec.describe "Practice", :api do
     expect(ask(:get, "/practice/results?name=O.+Fell")["items"]).to eq []
     expect(pointers(ask(:post, "/practice/runs/run/results", {name: "  "}))).to eq ["name"]
     expect(ask(:get, "/practice/results")["status"]).to eq 422
+  end
+
+  it "prints how far somebody is" do
+    start("four_strokes")
+    ask(:post, "/practice/runs/run/results", {name: "R. Tarn", exam: true})
+    get "/api/practice/sheet.pdf?name=R.+Tarn"
+    expect([last_response.content_type, last_response.body[0, 5]]).to eq ["application/pdf", "%PDF-"]
+    expect(ask(:get, "/practice/sheet.pdf")["status"]).to eq 422
+    expect(ask(:get, "/practice/sheet.pdf?name=")["status"]).to eq 422
   end
 
   it "starts on the circuit of a job of this shop" do

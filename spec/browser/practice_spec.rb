@@ -212,7 +212,7 @@ RSpec.describe "Practice", :browser do
     expect(session).to have_css("[data-hint]", text: "Hold: lever in, steady.")
     press "n"
     hold_lever(1.5)
-    expect(session).to have_css("[role=alert]", text: "Let go with the nipple open.")
+    expect(session).to have_css("[role=alert]", text: "Released with the nipple open.")
     press "h"
     expect(session).to have_css("[data-hint]", text: /Close|Hold/)
     expect(axe_violations).to be_empty
@@ -228,7 +228,7 @@ RSpec.describe "Practice", :browser do
     press "n"
     press "f"
     expect(session).to have_content("Air is left")
-    expect(session).to have_content("Let go with the nipple open")
+    expect(session).to have_content("Released with the nipple open")
     session.click_button "Once more"
     expect(session).to have_button("Finish (F)")
   end

@@ -32,6 +32,18 @@ module Sandbag
       date.strftime("%-d %b %Y")
     end
 
+    # @param iso [String] a day or a moment as it is stored, 2026-12-01T09:30:00Z
+    # @return [String] its day as it is said: 1 Dec 2026
+    def self.of(iso)
+      said(Date.iso8601(iso[0, 10]))
+    end
+
+    # @param iso [String] as above
+    # @return [String] 1 Dec 2026, 09:30 UTC
+    def self.moment(iso)
+      "#{of(iso)}, #{iso[11, 5]} UTC"
+    end
+
     # @return [Integer, nil] 1 to 12
     def self.number(month)
       return month.to_i if month&.match?(/\A\d{1,2}\z/)

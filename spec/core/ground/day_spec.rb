@@ -60,4 +60,10 @@ RSpec.describe Sandbag::Day do
       expect(forms.map { |form| described_class.read(form) }.uniq).to eq [date]
     end
   end
+
+  it "says the day and the moment of what is stored" do
+    expect(described_class.of("2026-12-01")).to eq "1 Dec 2026"
+    expect(described_class.of("2026-12-01T09:30:59Z")).to eq "1 Dec 2026"
+    expect(described_class.moment("2026-12-01T09:30:59Z")).to eq "1 Dec 2026, 09:30 UTC"
+  end
 end

@@ -58,7 +58,16 @@ export function LessonList(props: Props) {
           />
         </Row>
         <Quiet>
-          {kept.name === "" ? "With a name, the shop keeps your results." : pathSaid(kept.learner)}
+          {kept.name === "" ? "With a name, the shop keeps your results." : pathSaid(kept.learner)}{" "}
+          {kept.learner ? (
+            <a
+              href={`/api/practice/sheet.pdf?name=${encodeURIComponent(kept.name)}`}
+              target="_blank"
+              rel="noreferrer"
+            >
+              Sheet to print, PDF
+            </a>
+          ) : null}
         </Quiet>
       </Panel>
       {job ? (
@@ -133,7 +142,7 @@ function Standing({ lesson }: { lesson: Learner["path"][number] | undefined }) {
     <p>
       <Mark kind={lesson.passed ? "good" : "quiet"}>
         {lesson.passed
-          ? "Passed"
+          ? `Passed${lesson.exam_on ? ", also as an exam" : ""}`
           : lesson.tries === 0
             ? "Next"
             : `${lesson.in_a_row} of 2 in a row, ${lesson.tries} ${lesson.tries === 1 ? "try" : "tries"}`}

@@ -2,7 +2,7 @@
 
 module Sandbag
   module Close
-    # How thick the discs are at their thinnest place, against the least that is marked on them (docs/trade.md 9.2). There
+    # How thick the discs are at their thinnest place, against the least marked on them (docs/trade.md 9.2). There
     # is no default: every disc has a figure of its own.
     class Discs
       # @attr part [String] caliper; label [String]; thickness_mm, least_mm [Float, nil] nil where nobody measured it or
