@@ -68,13 +68,40 @@ module CylinderWorkByHand
     end
   end
 
+  # By the first card: what is odd first, reached by the arrows; then everything good, many by one answer.
+  # @param odd [Hash{Symbol => String}] look => finding
   def look_over(**odd)
-    stage_now("measure")["inspection"].each do |look|
-      expect(session).to have_css(AtTheBench::NOW, text: look["label"], exact_text: true)
-      values = look["values"].keys
-      press((values.index(odd[look["id"].to_sym]) || 0).succ.to_s)
-      expect(session).to have_css("button[type=button]", text: look["label"])
+    odd.each { |id, finding| find_odd(id.to_s, finding) }
+    while (card = look_card)
+      turn_to(card["title"], :left)
+      press((card["kind"] == "round") ? :space : "1")
+      until_api { look_card&.fetch("id") != card["id"] }
+      all_sent
     end
+  end
+
+  # @return [Hash, nil] the first card, where it is a look at a part
+  def look_card
+    card = stage_now("measure")["now"].first
+    card if card["id"].start_with?("look.") || (card["id"].start_with?("round.") && card["id"] != "round.inner")
+  end
+
+  # The arrow that leads to a card.
+  def turn_to(title, arrow)
+    press arrow until session.has_css?(AtTheBench::NOW, text: title, exact_text: true, wait: 0.2)
+  end
+
+  def find_odd(id, finding)
+    look = stage_now("measure")["inspection"].find { |each| each["id"] == id }
+    turn_to(look["label"], :right)
+    press look["values"].keys.index(finding).succ.to_s
+    until_api { stage_now("measure")["inspection"].find { |each| each["id"] == id }["value"] == finding }
+    all_sent
+  end
+
+  # A card takes no answer while one is on its way.
+  def all_sent
+    expect(session).to have_no_css("section[aria-label='Now']", text: "Sending…")
   end
 
   def gauge(bore:, piston:)

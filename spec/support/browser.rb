@@ -18,6 +18,8 @@ module Browser
     --force-device-scale-factor=1
     --hide-scrollbars
   ].freeze
+  # Between two looks at a page that is not there yet: each of them takes the time of a processor that the page needs.
+  RETRY_SECONDS = 0.05
   # Waits end on what is waited for; only what never comes takes so long, on any machine.
   PATIENCE_SECONDS = 60
   # Looking a page through for what is out of reach takes long on a laden machine.
@@ -40,6 +42,7 @@ module Browser
     Capybara.enable_aria_label = true
     Capybara.run_server = false
     Capybara.default_max_wait_time = PATIENCE_SECONDS
+    Capybara.default_retry_interval = RETRY_SECONDS
     Capybara::Session.new(:chromium)
   end
 
