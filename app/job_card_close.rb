@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 module App
-  # What a job card says of the release: gates, leak watches, level, discs, waste and when it is looked at again.
+  # What a job card says of the release: gates, leak watches, level, discs, sessions, waste, and when it is looked at
+  # again.
   module JobCardClose
     # @param close [Hash, nil] view of the stage
     # @return [Array<Array(String, String)>] rows of release
@@ -22,6 +23,7 @@ module App
         (["Batch of the fluid", close[:batch]] if close[:batch]),
         (["Level", level(close[:level])] if close.dig(:level, :below_mm)),
         *discs(close),
+        *sessions(close),
         (["Fluid out", close.dig(:fluid_balance, :says)] if close[:fluid_balance]),
         *close[:gates].select { |gate|
           gate[:step]
@@ -47,12 +49,16 @@ module App
       measured.map { |disc| ["Disc: #{disc[:label]}", thickness(disc)] }
     end
 
+    def self.sessions(close)
+      (close.dig(:sessions, :items) || []).each_with_index.map { |session, at| ["Session #{at + 1}", session[:says]] }
+    end
+
     def self.thickness(disc)
       said = Sandbag::Said
       least = "; at least #{said.mm(disc[:least_mm], 2)}" if disc[:least_mm]
       "#{said.mm(disc[:thickness_mm], 2)} at its thinnest#{least}"
     end
 
-    private_class_method :standing, :level, :discs, :thickness
+    private_class_method :standing, :level, :discs, :sessions, :thickness
   end
 end

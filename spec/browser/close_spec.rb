@@ -88,6 +88,20 @@ RSpec.describe "Close", :browser do
     expect(gate("Level set")).to have_content("too full")
   end
 
+  it "keeps the sessions of a kart, and holds the release over a pedal that went softer" do
+    session.fill_in "minutes", with: "12\n"
+    session.fill_in "celsius", with: "140\n"
+    session.find("label", text: "Softer or longer").click
+    session.click_button "Record the session"
+    expect(session).to have_css("ol[aria-label='Sessions'] li",
+      text: "12 min, 140 °C at the caliper, the pedal softer or longer")
+    expect(gate("Cool enough, and no softer")).to have_content("bleed it, and look for what let air in")
+    session.fill_in "celsius", with: "90\n"
+    session.click_button "Record the session"
+    expect(session).to have_css("ol[aria-label='Sessions'] li", count: 2)
+    expect(gate("Cool enough, and no softer")).to have_no_content("bleed it")
+  end
+
   it "holds the release over a disc that is too thin, until a new one is measured" do
     session.fill_in "least-caliper", with: "4\n"
     expect(session).to have_field("least-caliper", with: "4.00")

@@ -24,6 +24,7 @@ module Sandbag
         when "leak" then admit_leak(entry.data)
         when "recheck" then admit_recheck(entry)
         when "worn", "disc" then admit_brake_end(entry.data["part"])
+        when "session" then admit_session
         when "level" then admit_level
         when "signed" then admit_signature(entry.data["name"])
         end
@@ -109,6 +110,12 @@ module Sandbag
         return if !@close.job.sheet.clutch? && ends.include?(id)
         raise Refusal.at("data/part", "“#{id}” has no pads and no disc here",
           @close.job.sheet.clutch? ? "a brake" : ends.join(", "))
+      end
+
+      def admit_session
+        return if @close.sessions.kept?
+        raise Refusal.at("kind", "no sessions are kept of this machine",
+          "a brake that is driven on a track or used hard")
       end
 
       def admit_level

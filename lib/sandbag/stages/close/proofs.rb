@@ -33,6 +33,7 @@ module Sandbag
         case id
         when "undone" then @job.ledger.faults.first
         when "stop" then @job.stop || uncured
+        when "sessions" then @close.sessions.fault
         when "fluid_age" then FluidAge.fault(@job)
         when "fluid" then ("no fluid chosen" unless @job.choose.fluid) ||
           ("it is not of the family stamped on the cap" unless @job.choose.fluid_right?)

@@ -6,7 +6,7 @@ module Sandbag
     class Scope
       CONDITIONS = %w[
         fluid_left fluid_in fluid_moved opened estimated tested two_controls slave_off abs second_person
-        lid_by_hand linked
+        lid_by_hand linked sessions
       ].freeze
       TOUCHES = %w[strip measure build fit bleed joint clear].freeze
 
@@ -65,6 +65,7 @@ module Sandbag
         when "abs" then @job.ask.intake.abs != "none"
         when "lid_by_hand" then lid_by_hand?
         when "linked" then @job.bleed.linked?
+        when "sessions" then @job.close.sessions.any?
         when "second_person" then @job.ask.second_person?
         end
       end

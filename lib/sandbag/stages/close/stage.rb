@@ -87,6 +87,11 @@ module Sandbag
         entries.by("worn", "part").transform_values { |data| data["depth"] }
       end
 
+      # @return [Sessions] since fluid last moved
+      def sessions
+        @sessions ||= Sessions.new(job, fresh)
+      end
+
       # @return [Discs]
       def discs
         @discs ||= Discs.new(job.sheet, measured_discs)

@@ -23,6 +23,7 @@ module Sandbag
           leak_watch: @close.leak_watch.to_h,
           level: @close.level.to_h,
           discs: discs,
+          sessions: (@close.sessions.to_h if @close.sessions.kept?),
           fluid_balance: @close.fluid_balance,
           batch: @close.batch,
           rechecks: @close.rechecks.to_a,

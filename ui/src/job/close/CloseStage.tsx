@@ -7,6 +7,7 @@ import { Photos } from "../photos/Photos";
 import { useEntries } from "../useEntries";
 import type { StageProps } from "../StageProps";
 import { CureList } from "./CureList";
+import { SessionPanel } from "./SessionPanel";
 import { DiscPanel } from "./DiscPanel";
 import { LevelPanel } from "./LevelPanel";
 import { OnHold } from "./OnHold";
@@ -54,6 +55,13 @@ export function CloseStage({ job, view: close }: StageProps<"close">) {
                 discs={close.discs}
                 isOpen={!job.signed}
                 onMeasure={(part, figure, value) => add("disc", { part, figure, value })}
+              />
+            ) : null}
+            {close.sessions ? (
+              <SessionPanel
+                sessions={close.sessions}
+                isOpen={!job.signed}
+                onSession={(session) => add("session", { ...session })}
               />
             ) : null}
             <RecheckPanel close={close} />
