@@ -29,18 +29,13 @@ module BenchViewByHand
     shown("keys", stage)["now"].tap { |all| expect(session).to have_css("h1", text: all.first["title"]) }
   end
 
-  # Arrows go on to a card further back.
-  def turn_to(card)
-    press :right until session.has_css?("h1", text: card["title"], wait: 0.2)
-  end
-
   # The first card, or the repair, which is known; a colour is told once enough has run.
   def picked
     all = cards
     route = all.find { |each| each["id"] == "route" }
     colour = all.find { |each| each["id"] == "colour" }
     later = [route, (colour if colour && enough?)].compact.first
-    later ? later.tap { |card| turn_to(card) } : all.first
+    later ? later.tap { |card| turn_to("h1", all.map { |each| each["title"] }, card["title"]) } : all.first
   end
 
   def enough?

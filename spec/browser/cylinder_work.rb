@@ -73,7 +73,7 @@ module CylinderWorkByHand
   def look_over(**odd)
     odd.each { |id, finding| find_odd(id.to_s, finding) }
     while (card = look_card)
-      turn_to(card["title"], :left)
+      turn_to_look(card["title"])
       press((card["kind"] == "round") ? :space : "1")
       until_api { look_card&.fetch("id") != card["id"] }
       all_sent
@@ -86,14 +86,13 @@ module CylinderWorkByHand
     card if card["id"].start_with?("look.") || (card["id"].start_with?("round.") && card["id"] != "round.inner")
   end
 
-  # The arrow that leads to a card.
-  def turn_to(title, arrow)
-    press arrow until session.has_css?(AtTheBench::NOW, text: title, exact_text: true, wait: 0.2)
+  def turn_to_look(title)
+    turn_to(AtTheBench::NOW, stage_now("measure")["now"].map { |card| card["title"] }, title)
   end
 
   def find_odd(id, finding)
     look = stage_now("measure")["inspection"].find { |each| each["id"] == id }
-    turn_to(look["label"], :right)
+    turn_to_look(look["label"])
     press look["values"].keys.index(finding).succ.to_s
     until_api { stage_now("measure")["inspection"].find { |each| each["id"] == id }["value"] == finding }
     all_sent

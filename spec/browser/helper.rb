@@ -94,6 +94,16 @@ module AtTheBench
     card.dig("all", "looks")&.size || 1
   end
 
+  # Turns to a card by the arrows, one after the other as the page shows them.
+  # @param heading [String] selector of a card's title; titles [Array<String>] of all cards, in their order
+  def turn_to(heading, titles, wanted)
+    until (at = session.find(heading).text) == wanted
+      place = titles.index(at)
+      press((place < titles.index(wanted)) ? :right : :left) if place
+      expect(session).to have_no_css(heading, text: at, exact_text: true)
+    end
+  end
+
   # Types keys wherever the focus is, as a foot switch does.
   def press(*keys)
     keys.each { |key| session.active_element.send_keys(key) }
