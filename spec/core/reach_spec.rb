@@ -27,8 +27,9 @@ RSpec.describe "Rows of the tables", :slow do
     "job_parts" => ->(job) { job.choose.pull_list.lines.map { |line| line.id.split("@").first } },
     "bench_things" => ->(job) { job.choose.pull_list.lines.map(&:id) }
   }
-  # What no job has before its work: joints that were estimated, and brakes that Ask has found to be linked.
-  later = {"gates" => %w[estimate linked], "rechecks" => %w[estimated]}
+  # What no job has before its work: sessions that were driven, joints that were estimated, and brakes that Ask has
+  # found to be linked.
+  later = {"gates" => %w[sessions estimate linked], "rechecks" => %w[estimated]}
 
   it "are each reached by some job" do
     seen = Hash.new { |tables, table| tables[table] = Set.new }

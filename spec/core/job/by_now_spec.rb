@@ -122,7 +122,7 @@ RSpec.describe Sandbag::Job::Now do
       expect(right[:entry][:data][:faces]).to eq job.state.build.put_back.steps.first.takes.first.faces
       expect(cards["facing.piston"][:answers].map(&:keys)).to all eq %i[label entry]
       expect(cards["facing.primary_cup"]).to include(title: start_with("Put in: shaft piston"),
-        detail: end_with("primary cup. Free, full return. Lip not turned."))
+        detail: end_with("primary cup. Full return. Lip even. Cone used, lip even."))
     end
   end
 

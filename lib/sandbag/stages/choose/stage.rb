@@ -173,6 +173,12 @@ module Sandbag
         Fluid::WaterTest.new(fluid, reading.data) if reading && fluid&.key?("wet_c")
       end
 
+      # @param today [Date]
+      # @return [FluidCheck] of the fluid that is in the circuit, by the machine's record and what was measured
+      def fluid_in(today)
+        FluidCheck.new(job.sheet, today: today, tested: water_tested, most_months: job.fluid_months)
+      end
+
       # Only a job that renews the cylinder has to choose one.
       def cylinder_wanted?
         !@ask.route.nil? && @ask.route.size_wanted?

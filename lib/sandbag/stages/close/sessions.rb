@@ -76,7 +76,7 @@ module Sandbag
       end
 
       def boils_by_age
-        Choose::FluidCheck.new(@job.sheet, today: today, tested: @job.choose.water_tested).to_h[:boils_low_c]
+        @job.choose.fluid_in(today).to_h[:boils_low_c]
       end
 
       def refilled?
