@@ -196,6 +196,7 @@ module App
       raise Sandbag::Refusal.at("closed_at", "is missing: its journal is signed", "a time") if state.signed?
       state.stages.each_value(&:view)
       Headlines.new(@store, @memory).write(job["id"], state, circuit[:revision])
+      @store.jobs.refer(job["id"], state.ask.referral&.at)
     end
 
     def known!(table, id, name)

@@ -32,7 +32,7 @@ module App
     def section(supplier, rows)
       @pdf.move_down 6
       @pdf.text supplier, size: 12, style: :bold
-      lines = rows.map { |row| [PullListPdf::OPEN, row["label"], said(row), amount(row), price(row)] }
+      lines = rows.map { |row| [Paper::OPEN, row["label"], said(row), amount(row), price(row)] }
       @pdf.table(lines, width: @pdf.bounds.width, column_widths: {0 => 22, 1 => 150, 3 => 60, 4 => 90},
         cell_style: PullListPdf::ROW) { |table| table.column(2).text_color = Paper::PALE }
     end

@@ -17,7 +17,9 @@ module App
 
     # @return [Array<Array(String, String)>] rows of what was done at the end
     def self.ending(close)
-      watches = close.dig(:leak_watch, :watches).map { |watch| "#{watch[:dry] ? "dry" : "WET"} #{Sandbag::Day.moment(watch[:at])}" }
+      watches = close.dig(:leak_watch, :watches).map do |watch|
+        "#{watch[:dry] ? "dry" : "WET"} #{Sandbag::Day.moment(watch[:at])}"
+      end
       [
         (["Leak watches", watches.join(", ")] if watches.any?),
         (["Batch of the fluid", close[:batch]] if close[:batch]),
@@ -28,7 +30,7 @@ module App
         *close[:gates].select { |gate|
           gate[:step]
         }.map { |step| [step[:label], step[:met] ? "done" : "not recorded"] },
-        *close[:rechecks].map { |row| ["Again: #{row[:label]}", [row[:when], *row[:days]&.map { |day| Sandbag::Day.of(day) }].join(", ")] }
+        *close[:rechecks].map { |row| ["Again: #{row[:label]}", again(row)] }
       ].compact
     end
 
@@ -42,6 +44,11 @@ module App
     def self.level(level)
       said = Sandbag::Said
       "#{said.mm(level[:below_mm])} below the upper mark; at least #{said.mm(level[:highest_below_mm])} for these pads"
+    end
+
+    def self.again(row)
+      days = (row[:days] || []).map { |day| Sandbag::Day.of(day) }
+      [row[:when], *days].join(", ")
     end
 
     def self.discs(close)
@@ -59,6 +66,6 @@ module App
       "#{said.mm(disc[:thickness_mm], 2)} at its thinnest#{least}"
     end
 
-    private_class_method :standing, :level, :discs, :sessions, :thickness
+    private_class_method :standing, :level, :again, :discs, :sessions, :thickness
   end
 end

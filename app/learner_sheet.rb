@@ -3,8 +3,6 @@
 module App
   # What one person has done of the lessons, as a PDF to print and sign.
   class LearnerSheet
-    PASSED = "[x]"
-    OPEN = "[  ]"
     WIDTHS = {0 => 24, 1 => 150, 3 => 60, 4 => 110}.freeze
 
     # @param name [String]; path [Array<Hash>] of Sandbag::Rig::Learner, as JSON has it; at [Time]
@@ -37,7 +35,8 @@ module App
 
     def rows
       [["", "Lesson", "Teaches", "Tries", "Passed"]] + @path.map do |lesson|
-        [lesson["passed"] ? PASSED : OPEN, lesson["label"], lesson["teaches"], lesson["tries"].to_s, passed(lesson)]
+        mark = lesson["passed"] ? Paper::TICKED : Paper::OPEN
+        [mark, lesson["label"], lesson["teaches"], lesson["tries"].to_s, passed(lesson)]
       end
     end
 

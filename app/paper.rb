@@ -14,6 +14,10 @@ module App
     # Rows of a table: ruled off below, aligned with the text above.
     ROW = {borders: [:bottom], border_color: RULE, border_width: 0.5, padding: [3, 6, 3, 0]}.freeze
 
+    # An empty square to tick by hand, and one that is ticked.
+    OPEN = "[  ]"
+    TICKED = "[x]"
+
     # @param title [String]; at [Time] printed into the file
     # @param text [String] everything that will be printed: says which further fonts it takes
     # @return [Prawn::Document]

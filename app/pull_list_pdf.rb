@@ -3,9 +3,6 @@
 module App
   # The pull list as a PDF to tick at the bench.
   class PullListPdf
-    # An empty square, and one that is ticked.
-    OPEN = "[  ]"
-    TICKED = "[x]"
     ROW = {**Paper::ROW, padding: [4, 6, 4, 0], size: 9}.freeze
 
     # @param lines [Array<Hash>] of Sandbag::Choose::Supplies, as JSON has them
@@ -31,7 +28,7 @@ module App
       @pdf.text group.capitalize, size: 12, style: :bold
       rows =
         lines.map do |line|
-          [line["done"] ? TICKED : OPEN, line["label"], line["detail"].to_s, amount(line), state(line)]
+          [line["done"] ? Paper::TICKED : Paper::OPEN, line["label"], line["detail"].to_s, amount(line), state(line)]
         end
       @pdf.table(
         rows,

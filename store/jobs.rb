@@ -113,15 +113,10 @@ module Store
       @jobs.exclude(closed_at: nil).where(record: nil).order(:opened_at).select_map(:id)
     end
 
-    # Keeps where the job stands: among the open ones, or put away as referred.
-    # @param headline [Hash] with referred, and since when, of a job that is put away; of [String] what it was worked
-    #   out from
+    # Keeps where the job stands.
+    # @param headline [Hash]; of [String] what it was worked out from
     def write_headline(id, headline, of)
-      @jobs.where(id: id).update(
-        headline: Document.dump(headline),
-        headline_of: of,
-        referred_at: headline.dig(:referred, :at)
-      )
+      @jobs.where(id: id).update(headline: Document.dump(headline), headline_of: of)
     end
 
     # Keeps the job among the referred ones since then, or among the open ones.

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "date"
+
 module Sandbag
   module Job
     # The append-only list of a job's entries, and which of them are still in force.
@@ -43,6 +45,12 @@ module Sandbag
       # @return [Integer] place of the newest entry, 0 in an empty journal
       def position
         entries.last&.position.to_i
+      end
+
+      # @return [Date, nil] day of the newest entry, taken back or not: today, for a job that is worked on; nil where
+      #   there is none
+      def newest_day
+        entries.last && Date.iso8601(entries.last.at[0, 10])
       end
 
       # @return [Journal] with one more entry; only one that corrects changes what earlier ones say

@@ -73,6 +73,12 @@ module Sandbag
         open.flat_map { |group, card, look| [(rounds.delete(group) if look), card] }.compact
       end
 
+      # The cards of one group.
+      # @param open [Array<Array(Hash, Array)>] card and its look, as above
+      def in_one_round(group, title, open, good: "good")
+        in_rounds(open.map { |card, look| [group, card, look] }, {group => title}, good: good)
+      end
+
       # The cards, with a round for each place of the walk round the machine.
       # @param open [Array<Array(String, Hash, Array)>] as above, each group a place of walk_places.yml
       def by_place(open)
@@ -109,12 +115,14 @@ module Sandbag
         go(@job.current, "Go on to #{@job.current.capitalize}")
       end
 
-      # A question for each part of a step that can go in two ways. The right answer of the last one does the step.
-      # @param put_back [Cylinder::PutBack]; step [Cylinder::Step]
-      # @param act [Hash, nil] the card of the step; nil where it is done already
-      def facings(put_back, step, act = nil)
+      # A step, or before it a question for each of its parts that can go in two ways. The right answer of the last one
+      # does the step.
+      # @param put_back [Cylinder::PutBack]; step [Cylinder::Step]; act [Hash] the card of the step
+      # @return [Array<Hash>]
+      def facings_or(act, put_back, step)
         wrong = put_back.wrong([step])
-        return wrong.map { |part| facing(put_back, part) } unless act && wrong.one?
+        return [act] if wrong.empty?
+        return wrong.map { |part| facing(put_back, part) } if wrong.size > 1
         asked = facing(put_back, wrong.first, act[:act][:entry])
         [{**asked, title: act[:title], detail: [asked[:title], act[:detail]].compact.reject(&:empty?).join(" "),
                    caution: asked[:caution] || act[:caution], figure: act[:figure]}]

@@ -9,7 +9,7 @@ module Sandbag
     class CircuitDues
       # Share of the wear that pads may have, from which they are wanted. [default]
       PADS_SHARE = 0.8
-      # A disc is wanted once it is no thicker than this share of its least thickness. [default]
+      # A disc falls due when it is no thicker than this share of its least thickness. [default]
       DISC_SHARE = 1.05
 
       # @param sheet [Circuit::Sheet]; machine_kind [String] of machine_kinds.yml; use [String] of machine_uses.yml
@@ -45,7 +45,7 @@ module Sandbag
         end
       end
 
-      # A disc that somebody measured, and found nearly as thin as it may be.
+      # Discs that were measured and are nearly as thin as they may be.
       def discs
         Close::Discs.new(@sheet, {}).all.filter_map do |disc|
           thickness, least = disc.thickness_mm, disc.least_mm

@@ -292,8 +292,7 @@ module Sandbag
 
       # @return [Date, nil]
       def today
-        newest = job.journal.entries.last
-        newest && Date.iso8601(newest.at[0, 10])
+        job.journal.newest_day
       end
 
       # Findings without those that say nothing of this fluid.

@@ -28,17 +28,18 @@ module Sandbag
 
       # What is simply done is done together; what has more than one answer is a card of its own.
       def before_fluid(asked)
-        in_rounds(asked.map { |check|
-          ["start", look_at(check), ([check.row["label"], nil, done(check)] if done_or_not?(check))]
-        }, {"start" => "Before fluid moves"}, good: "done")
+        in_one_round("start", "Before fluid moves",
+          asked.map { |check| [look_at(check), (done(check) if done_or_not?(check))] }, good: "done")
       end
 
+      DONE = "done"
+
       def done_or_not?(check)
-        check.answer.nil? && check.row["good"] == %w[done]
+        check.answer.nil? && check.row["good"] == [DONE]
       end
 
       def done(check)
-        entry("check", check: check.id, value: check.row["good"].first)
+        [check.row["label"], nil, entry("check", check: check.id, value: DONE)]
       end
 
       def look_at(check)

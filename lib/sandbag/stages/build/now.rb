@@ -12,17 +12,15 @@ module Sandbag
         return [go("strip", "Take it apart first")] if @stage.reckoning.tray.cells.empty?
         return [go("measure", "Settle reuse or renew first")] unless @job.measure.done?
         return @stage.first_checks.map { |check| look_at(check[:row]) } if @stage.step && @stage.first_checks.any?
-        return asked_or_put_in if @stage.step
+        return facings_or(put_in, @stage.put_back, @stage.step) if @stage.step
         return facings_left if @stage.put_back.wrong.any?
         return [here("count", Wording.sentence(@stage.reckoning.says), room: "tray")] unless @stage.reckoning.zero?
-        in_rounds(@stage.checks.reject { |check| check[:pass] }.map { |check|
-          ["checks", look_at(check[:row]), (right(check[:row]) if together?(check))]
-        }, {"checks" => "The cylinder in the hand"}, good: "right")
+        checks(@stage.checks.reject { |check| check[:pass] })
       end
 
-      def asked_or_put_in
-        act = put_in
-        facings(@stage.put_back, @stage.step, act).then { |asked| asked.any? ? asked : [act] }
+      def checks(open)
+        in_one_round("checks", "The cylinder in the hand",
+          open.map { |check| [look_at(check[:row]), (right(check[:row]) if together?(check))] }, good: "right")
       end
 
       # Seen with the others: not what takes its time or a photo, nor what somebody found not right.
@@ -44,7 +42,7 @@ module Sandbag
       end
 
       def facings_left
-        @stage.put_back.steps.flat_map { |each| facings(@stage.put_back, each) }
+        @stage.put_back.wrong.map { |part| facing(@stage.put_back, part) }
       end
 
       def look_at(row)

@@ -38,6 +38,11 @@ module Sandbag
         @tested ? @tested.verdict : Fluid::WaterTest.verdict(water[:percent])
       end
 
+      # @return [Float, nil] °C at which it may boil, with as much water as its age allows; nil where that is unknown
+      def boils_low_c
+        boils_with(water[:high]) if water
+      end
+
       # @return [Hash] all of it for the page
       def to_h
         {
@@ -58,11 +63,18 @@ module Sandbag
 
       def boiling
         return {} unless takes_water?
-        at = ->(percent) { Fluid::BoilingPoint.c(@fluid, percent) }
-        now = water ? {boils_c: at[water[:percent]], boils_low_c: at[water[:high]], boils_high_c: at[water[:low]]} : {}
-        now[:boils_c] = @tested.boils_c if @tested&.boils_c
         {dry_c: @fluid["dry_c"], wet_c: @fluid["wet_c"], curve: Fluid::BoilingPoint.curve(@fluid),
-         marks: marks, **now}
+         marks: marks, **boiling_now}
+      end
+
+      def boiling_now
+        return {} unless water
+        {boils_c: @tested&.boils_c || boils_with(water[:percent]), boils_low_c: boils_low_c,
+         boils_high_c: boils_with(water[:low])}
+      end
+
+      def boils_with(percent)
+        Fluid::BoilingPoint.c(@fluid, percent)
       end
 
       # @return [Array<Hash>] percent, label, stops: where the verdict changes

@@ -12,8 +12,8 @@ module Sandbag
         return [fluid] if @stage.fluid_wanted?
         return @stage.unmeasured_hoses.map { |line| hose(line) } if @stage.unmeasured_hoses.any?
         return [no_kit] if @stage.no_kit
-        in_rounds(@stage.wanting.map { |line| ["tools", fetch(line), (tool(line) if line.tool)] },
-          {"tools" => "Fetch the tools"}, good: "here")
+        in_one_round("tools", "Fetch the tools", @stage.wanting.map { |line| [fetch(line), (tool(line) if line.tool)] },
+          good: "here")
       end
 
       def tool(line)

@@ -176,7 +176,7 @@ module Sandbag
       # @param today [Date]
       # @return [FluidCheck] of the fluid that is in the circuit, by the machine's record and what was measured
       def fluid_in(today)
-        FluidCheck.new(job.sheet, today: today, tested: water_tested, most_months: job.fluid_months)
+        FluidCheck.new(sheet, today: today, tested: water_tested, most_months: job.fluid_months)
       end
 
       # Only a job that renews the cylinder has to choose one.

@@ -62,8 +62,7 @@ module Sandbag
       private
 
       def check
-        FluidCheck.new(@sheet, today: @today, tested: @choose.water_tested,
-          most_months: @choose.job.fluid_months)
+        @choose.fluid_in(@today)
       end
 
       def known?

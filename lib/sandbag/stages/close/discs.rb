@@ -25,17 +25,12 @@ module Sandbag
       def initialize(sheet, measured)
         @sheet = sheet
         @measured = measured
+        @all = (sheet.clutch? ? [] : sheet.far_ends.map { |part| disc(part) }).freeze
         freeze
       end
 
       # @return [Array<Disc>] none on a clutch
-      def all
-        return [] if @sheet.clutch?
-        @sheet.far_ends.map do |part|
-          Disc.new(part: part["id"], label: part["label"] || Circuit::Places.name(part),
-            thickness_mm: figure(part, "thickness"), least_mm: figure(part, "least"))
-        end
-      end
+      attr_reader :all
 
       # @return [String, nil] why the machine may not go
       def fault
@@ -46,6 +41,11 @@ module Sandbag
       end
 
       private
+
+      def disc(part)
+        Disc.new(part: part["id"], label: Circuit::Places.name(part),
+          thickness_mm: figure(part, "thickness"), least_mm: figure(part, "least")).freeze
+      end
 
       def figure(part, name)
         @measured.fetch(part["id"], {}).fetch(name) { @sheet.values(part)[FIELDS.fetch(name)]&.value }

@@ -72,7 +72,7 @@ module Sandbag
       end
 
       def next_change
-        day = Date.iso8601(@job.journal.entries.last.at[0, 10])
+        day = @job.journal.newest_day
         months = Fluid::ChangeDue.new(@job.sheet, today: day, most_months: @job.fluid_months).interval_months
         "The fluid is due again by #{Day.said(day >> months)}."
       end

@@ -18,15 +18,15 @@ module Sandbag
           return "#{line["from"]} % of water or more was found: #{Wording.inside(line["does"])}"
         end
         changed = job.sheet.value("fluid", "changed_on")
-        newest = job.journal.entries.last
-        return if changed == Fluid::Age::UNKNOWN || newest.nil?
+        today = job.journal.newest_day
+        return if changed == Fluid::Age::UNKNOWN || today.nil?
         months =
           Fluid::ChangeDue.new(
             job.sheet,
-            today: Date.iso8601(newest.at[0, 10]),
+            today: today,
             most_months: job.fluid_months
           ).interval_months
-        if Date.iso8601(changed) >> (LONG * months) <= Date.iso8601(newest.at[0, 10])
+        if Date.iso8601(changed) >> (LONG * months) <= today
           "The fluid is from #{changed}, over #{LONG * months} months old: it is renewed before the machine goes."
         end
       end

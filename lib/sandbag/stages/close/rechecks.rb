@@ -54,8 +54,7 @@ module Sandbag
       end
 
       def ended_on
-        newest = @job.journal.entries.last
-        newest && Date.iso8601(newest.at[0, 10])
+        @job.journal.newest_day
       end
     end
   end

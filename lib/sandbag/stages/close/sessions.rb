@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "date"
-
 module Sandbag
   module Close
     # What the machine did since fluid last moved, session by session: how long, how hot the caliper was, and whether
@@ -16,7 +14,6 @@ module Sandbag
       def initialize(job, entries)
         @job = job
         @sessions = entries.of("session").map(&:data)
-        freeze
       end
 
       # @return [Boolean] this machine's sessions are kept
@@ -37,19 +34,17 @@ module Sandbag
       #   water as its age allows, or as humid as in the standard's test where its age is unknown; nil where its class
       #   has no figure
       def boils_c
-        fluid = Tables.find("fluids", refilled? ? @job.choose.fluid : @job.sheet.value("fluid", "stamped"))
-        return unless fluid
-        refilled? ? fluid["dry_c"] : boils_by_age || fluid["wet_c"]
+        @boils_c ||= refilled? ? boils_fresh : boils_by_age
       end
 
       # @return [String, nil] why the machine may not go
       def fault
         return boiled if hottest_c && boils_c && hottest_c >= boils_c
-        return unless any? && @sessions.last["felt"] == SOFTER
+        return unless @sessions.last&.fetch("felt") == SOFTER
         "the #{noun} went softer or longer: bleed it, and look for what let air in"
       end
 
-      # @return [String, nil] what is said of heat that is no fault
+      # @return [String, nil] a warning of heat that does not hold the release
       def hot
         return unless hottest_c && boils_c && (boils_c - HOT_C...boils_c).cover?(hottest_c)
         "#{celsius(hottest_c)} at the caliper is close to the #{celsius(boils_c)} at which this fluid may boil: " \
@@ -75,16 +70,17 @@ module Sandbag
         "#{celsius(hottest_c)} at the caliper, and this fluid may boil at #{celsius(boils_c)}: a full change of fluid"
       end
 
-      def boils_by_age
-        @job.choose.fluid_in(today).to_h[:boils_low_c]
-      end
-
       def refilled?
         @job.stages["bleed"]&.done? && !@job.choose.fluid.nil?
       end
 
-      def today
-        Date.iso8601(@job.journal.entries.last.at[0, 10])
+      def boils_fresh
+        Tables.find("fluids", @job.choose.fluid)["dry_c"]
+      end
+
+      def boils_by_age
+        fluid = Tables.find("fluids", @job.sheet.value("fluid", "stamped"))
+        fluid && (@job.choose.fluid_in(@job.journal.newest_day).boils_low_c || fluid["wet_c"])
       end
 
       def noun

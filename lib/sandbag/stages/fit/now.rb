@@ -20,8 +20,7 @@ module Sandbag
       def sequence
         at = @stage.step or return []
         act = act_of(at)
-        asked = at.strip ? facings(@stage.put_back, at.strip, act) : []
-        asked.any? ? asked : [act]
+        at.strip ? facings_or(act, @stage.put_back, at.strip) : [act]
       end
 
       def act_of(at)

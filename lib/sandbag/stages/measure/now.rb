@@ -23,9 +23,8 @@ module Sandbag
       end
 
       def inner
-        in_rounds(@stage.inner.open.map { |line|
-          ["inner", beside_old(line), (same(line) if line.plain?)]
-        }, {"inner" => "New against old"}, good: "the same")
+        in_one_round("inner", "New against old",
+          @stage.inner.open.map { |line| [beside_old(line), (same(line) if line.plain?)] }, good: "the same")
       end
 
       def same(line)

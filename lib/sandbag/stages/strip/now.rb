@@ -16,10 +16,11 @@ module Sandbag
 
       # What is simply done is done together; what is answered, measured or photographed is a card of its own.
       def set_up
-        in_rounds(@stage.setup.missing.map { |row|
+        open = @stage.setup.missing.map do |row|
           alone = row.keys.intersect?(%w[values figures photo])
-          ["setup", item(row), ([row["label"], row["detail"], done(row)] unless alone)]
-        }, {"setup" => "Protect the machine and yourself"}, good: "done")
+          [item(row), ([row["label"], row["detail"], done(row)] unless alone)]
+        end
+        in_one_round("setup", "Protect the machine and yourself", open, good: "done")
       end
 
       def done(row)

@@ -1,10 +1,9 @@
-import { Notice } from "../../kit/Notice";
 import { Quiet, Row } from "../../kit/layout";
 import { Room } from "../../kit/Rooms";
 import type { Close } from "../../server/api";
-import { capital } from "../../words/capital";
 import { useUnits } from "../../server/useUnits";
 import { MeasuredLength } from "../MeasuredLength";
+import { Fault } from "./Fault";
 
 type Figure = "thickness" | "least";
 
@@ -18,7 +17,7 @@ interface Props {
 export function DiscPanel({ discs, isOpen, onMeasure }: Props) {
   return (
     <Room id="discs" title={discs.items.length > 1 ? "Discs" : "Disc"}>
-      {discs.fault ? <Notice tone="stop">{`${capital(discs.fault)}.`}</Notice> : null}
+      <Fault of={discs.fault} />
       {isOpen ? (
         <Quiet>
           Measure with a micrometer at four places, inside any ridge at the rim. The least thickness is marked

@@ -5,8 +5,8 @@ import { Room } from "../../kit/Rooms";
 import { Notice } from "../../kit/Notice";
 import type { Close } from "../../server/api";
 import { useUnits } from "../../server/useUnits";
-import { capital } from "../../words/capital";
 import { MeasuredLength } from "../MeasuredLength";
+import { Fault } from "./Fault";
 
 interface Props {
   level: NonNullable<Close["level"]>;
@@ -71,7 +71,7 @@ export function LevelPanel({ level, isOpen, onWorn, onLevel }: Props) {
         </>
       ) : null}
       {level.rim_mm && isOpen ? reading("Level, below the rim") : null}
-      {level.fault ? <Notice tone="stop">{`${capital(level.fault)}.`}</Notice> : null}
+      <Fault of={level.fault} />
     </Room>
   );
 }

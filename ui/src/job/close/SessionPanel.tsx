@@ -6,7 +6,7 @@ import { Notice } from "../../kit/Notice";
 import { Quiet, Row } from "../../kit/layout";
 import { Room } from "../../kit/Rooms";
 import type { Close } from "../../server/api";
-import { capital } from "../../words/capital";
+import { Fault } from "./Fault";
 
 interface Session {
   minutes?: string;
@@ -29,7 +29,7 @@ export function SessionPanel({ sessions, isOpen, onSession }: Props) {
       title="Sessions"
       said={items.length > 0 ? `${items.length} driven, ${minutes} min` : "none yet"}
     >
-      {fault ? <Notice tone="stop">{`${capital(fault)}.`}</Notice> : null}
+      <Fault of={fault} />
       {hot ? <Notice tone="warn">{hot}</Notice> : null}
       <ol aria-label="Sessions">
         {items.map((session, at) => (
