@@ -5,7 +5,8 @@
 #   bundle exec ruby bench/mutations.rb [COUNT] [SEED] [PATH]      200, 1, lib/sandbag
 #
 # A fault is one number changed, one comparison or one && and || turned round, or one guard left out. It is put into a
-# fork that has everything loaded, so that it costs what its specs cost. Prints the survivors, and how many there are.
+# fork that has everything loaded, so that it costs what its specs cost. Prints each survivor when it is found, and at
+# the end all of them and how many there are.
 require "prism"
 require "timeout"
 
@@ -174,7 +175,9 @@ found = Queue.new
 Array.new(2) {
   Thread.new do
     while (mutation = queue.pop)
-      found << [mutation, tried(mutation, specs.of(mutation.path))]
+      outcome = tried(mutation, specs.of(mutation.path))
+      warn "survives: #{mutation}" if outcome == :passed
+      found << [mutation, outcome]
       warn "#{found.size} of #{sample.size}" if (found.size % 20).zero?
     end
   end

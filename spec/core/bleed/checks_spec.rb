@@ -108,4 +108,38 @@ RSpec.describe Sandbag::Bleed::Checks do
     named = Sandbag::Tables.rows("bleed_checks").filter_map { |row| row["school"] }
     expect(named - answers).to be_empty
   end
+
+  it "wait for air that no flow carries, as long as it rises, before the last look at the master" do
+    job = JobInMemory.new(with_bore(sheet(twin_disc_plain), 6.0))
+    job.add("ask", "finding", {"finding" => "lever_feel", "value" => "spongy"})
+    job.add("ask", "route", {"route" => "bleed"})
+    job.choose_fluid(nil)
+    job.state.bleed.count.points.each_key { |id| job.run_clean(id) }
+    state = job.state.bleed
+    expect(state.checks.finish.map(&:id)).to eq %w[risen master_last]
+    card = Sandbag::Bleed::Now.new(state).to_a.first
+    # 850 mm of hose at 31.9 mm/s is 26.6 s, in whole minutes
+    expect(card).to include(kind: "step", id: "check.risen", clock_s: 60)
+    job.write("bleed", "check", {"check" => "risen", "value" => "done"})
+    expect(Sandbag::Bleed::Now.new(job.state.bleed).to_a.first).to include(id: "check.master_last")
+  end
+
+  it "do not wait where every slug goes with the flow" do
+    job = JobInMemory.new(sheet(twin_disc_plain)).bled
+    expect(job.state.bleed.checks.finish.map(&:id)).to eq %w[master_last]
+  end
+
+  it "do not wait where a raised hose let the air out" do
+    job = JobInMemory.new(with_bore(sheet(twin_disc_plain), 6.0))
+    job.add("ask", "route", {"route" => "bleed"})
+    asked = %w[jar_open gravity_raised].to_h do |method|
+      job.add("bleed", "method", {"method" => method})
+      [method, job.state.bleed.checks.finish.map(&:id).include?("risen")]
+    end
+    expect(asked).to eq("jar_open" => true, "gravity_raised" => false)
+  end
+
+  def with_bore(sheet, bore_mm)
+    sheet.parts_of("line").reduce(sheet) { |all, part| all.change(part["id"], "bore", bore_mm, "measured") }
+  end
 end

@@ -13,6 +13,11 @@ RSpec.describe Sandbag::Feel::LeverFit do
     readings(forces, forces.map { |force| front.travel_mm(front.pressure_mpa(force), air_ml: air_ml) })
   end
 
+  # Each as a ruler of known steps read it.
+  def by_ruler(readings)
+    readings.map { |reading| reading.dup.tap { |each| each.step_mm = 0.1 } }
+  end
+
   forces = [5, 8, 12, 20, 35, 60, 90, 120]
   worked = [20.407, 24.545, 27.513, 30.468, 32.952, 35.007, 36.629, 37.968]
   noise = [0.2, -0.2, 0.1, -0.1, 0.2, -0.1, 0.1, -0.2]
@@ -76,11 +81,23 @@ RSpec.describe Sandbag::Feel::LeverFit do
 
   it "foresees the error that one more reading leaves" do
     for_all(air: 0.1..2.0, force: 6.0..100.0) do |air:, force:|
-      now = described_class.new(front, noise_free(forces, air))
-      then_ = described_class.new(front, noise_free(forces + [force], air))
-      foreseen = now.air_error_with(force) / Math.sqrt(now.scale)
-      expect(foreseen).to be_within(1e-4 * foreseen).of(then_.air_error_ml / Math.sqrt(then_.scale))
+      now, later = [forces, forces + [force]].map { |pulls| described_class.new(front, by_ruler(noise_free(pulls, air))) }
+      foreseen = now.air_error_with(force)
+      expect(foreseen).to be_within(0.03 * foreseen).of(later.air_error_ml)
     end
+  end
+
+  it "foresees what the give of seals and pads leaves of the error, where nothing scatters" do
+    for_all(air: 0.1..2.0, force: 6.0..100.0) do |air:, force:|
+      now, later = [forces, forces + [force]].map { |pulls| described_class.new(front, noise_free(pulls, air)) }
+      expect(now.air_error_with(force)).to be_within(1e-4 * later.air_error_ml).of(later.air_error_ml)
+    end
+  end
+
+  it "counts on half of the give of seals and pads, with its spread" do
+    exact = described_class.new(front, noise_free(forces, 0.5))
+    expect(exact.low_ml..exact.high_ml).to cover(0.5)
+    expect((exact.low_ml + exact.high_ml) / 2).to be_within(1e-4).of(0.5 - Math.sqrt(3) * exact.air_error_ml)
   end
 
   it "never goes negative, whatever was read" do

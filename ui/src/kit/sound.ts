@@ -13,6 +13,11 @@ export function tone(hertz: number, seconds: number, delay = 0): void {
   oscillator.stop(from + seconds);
 }
 
+/** Three tones: a time is up. */
+export function timeIsUp(): void {
+  [0, 0.4, 0.8].forEach((delay) => tone(660, 0.3, delay));
+}
+
 /** The browser's own voice; what was being said gives way. */
 export function speak(text: string): void {
   if (!("speechSynthesis" in window)) return;

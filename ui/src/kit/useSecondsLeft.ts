@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import { tone } from "./sound";
+import { timeIsUp } from "./sound";
 import { time } from "./time";
 
 const SECOND = 1000;
@@ -18,7 +18,7 @@ export function useSecondsLeft(until: string | undefined): number | undefined {
     if (isRunning) ran.current = true;
     else if (ran.current) {
       ran.current = false;
-      [0, 0.4, 0.8].forEach((delay) => tone(660, 0.3, delay));
+      timeIsUp();
     }
   }, [isRunning]);
   return left;

@@ -96,6 +96,11 @@ module Sandbag
         carriages.select { |each| each.state == "rises" }.filter_map(&:rises_s).max
       end
 
+      # The same with the nipples shut: none where the method itself lets it out by a hose that hangs above the master.
+      def rises_shut_s
+        rises_s unless open_end?
+      end
+
       private
 
       # The clear hose hangs above the master, and the nipple is open: air leaves there too.

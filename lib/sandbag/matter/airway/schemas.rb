@@ -73,7 +73,8 @@ module Sandbag
           **Circuit::SUITS,
           "school?" => String,
           "cause?" => String,
-          "abs?" => [TrueClass, FalseClass]
+          "abs?" => [TrueClass, FalseClass],
+          "rises?" => [TrueClass, FalseClass]
         }) { |row| Schemas.bleed_check(row) },
         "schools" => Tables::Schema.new({
           "label" => String,

@@ -16,12 +16,14 @@ module Sandbag
       # @param sheet [Circuit::Sheet]; followed [Hash] schools of the shop, id => answer
       # @param causes [Array<String>] of causes.yml, that the findings point to
       # @param moved [Integer, nil] journal position of the last fluid that moved
-      def initialize(entries, method, sheet, followed:, moved:, causes: [])
+      # @param rises_s [Float, nil] s that air needs to rise out by itself; nil where none does
+      def initialize(entries, method, sheet, followed:, moved:, causes: [], rises_s: nil)
         @entries = entries
         @method = method
         @sheet = sheet
         @followed = followed
         @causes = causes
+        @rises_s = rises_s
         @start = asked("start", entries)
         @finish = asked("end", entries.after(moved))
         freeze
@@ -30,6 +32,11 @@ module Sandbag
       # Asked before fluid moves, and when every point ran clean.
       # @return [Array<Job::Asked>]
       attr_reader :start, :finish
+
+      # @return [Integer, nil] s, in whole minutes, that a check takes
+      def seconds(check)
+        (@rises_s / 60).ceil * 60 if check.row["rises"]
+      end
 
       # @return [String, nil] the first thing to do before fluid moves
       def before_fluid
@@ -74,8 +81,8 @@ module Sandbag
       end
 
       # @return [Hash] what the page shows of one
-      def self.shown(check)
-        {**check.to_h, at: check.row["at"], does: check.row["does"]}
+      def shown(check)
+        {**check.to_h, at: check.row["at"], does: check.row["does"], seconds: seconds(check)}.compact
       end
 
       private
@@ -86,7 +93,7 @@ module Sandbag
       end
 
       def asked?(row)
-        @method["checks"].include?(row["id"]) || (row["needs"] && @sheet.suits?(row)) ||
+        @method["checks"].include?(row["id"]) || (row["needs"] && @sheet.suits?(row)) || (row["rises"] && @rises_s) ||
           (!@sheet.clutch? && @followed.value?(row["school"]))
       end
 

@@ -50,8 +50,15 @@ module Sandbag
 
       def finish
         asked = @stage.checks.finish.reject(&:good?)
-        return asked.map { |check| look_at(check) } if asked.any?
+        return asked.map { |check| @stage.checks.seconds(check) ? wait_for(check) : look_at(check) } if asked.any?
         [here("report", Wording.sentence(@stage.report_due || @stage.waits_for))]
+      end
+
+      # A check that is time to wait, with its clock.
+      def wait_for(check)
+        label, _, done = done(check)
+        step("check.#{check.id}", label, done, label: "Waited", detail: check.row["does"],
+          clock_s: @stage.checks.seconds(check))
       end
 
       def moving

@@ -100,7 +100,7 @@ module Sandbag
       # @return [Checks] of the method at hand
       def checks
         @checks ||= Checks.new(entries, method_row, job.sheet, followed: Airway::Schools.followed(job.schools),
-          moved: last_disturbed, causes: job.ask.proposal&.fetch(:causes) || [])
+          moved: last_disturbed, causes: job.ask.proposal&.fetch(:causes) || [], rises_s: rises_s)
       end
 
       # @return [Stubborn] the ladder for air that stays
@@ -167,6 +167,12 @@ module Sandbag
       end
 
       private
+
+      # @return [Float, nil] s that air which no flow carries needs to rise out by itself, nipples shut
+      def rises_s
+        Airway::Way.all(job.sheet, celsius: at_hand[:celsius])
+          .filter_map { |way| Airway::MethodVerdict.new(way, method_row).rises_shut_s }.max
+      end
 
       def method_table(**given)
         job.choose.method_table(people: at_hand[:people], schools: job.schools, **given)

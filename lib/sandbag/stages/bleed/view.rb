@@ -78,7 +78,7 @@ module Sandbag
       end
 
       def shown(checks)
-        checks.map { |check| Checks.shown(check) }
+        checks.map { |check| @bleed.checks.shown(check) }
       end
 
       # What the tool of the method has to show.

@@ -41,10 +41,15 @@ module Sandbag
         inverse && scale * inverse.minor(0, LeverFit::PARAMETERS, 0, LeverFit::PARAMETERS)
       end
 
-      # @return [Float] mL of air that the give of seals and pads would look like
-      def give_seen_ml
-        give = @weighed.pressures_mpa.map { |pressure| @doubt.give_ml(pressure) }
-        (inverse * Vector.elements(NormalEquations.right(@rows, give, @weighed.weights)))[2]
+      # @return [Vector] how much of each number the most give of seals and pads would look like
+      def give_seen
+        give = @weighed.forces_n.map { |force| give_ml(force) }
+        inverse * Vector.elements(NormalEquations.right(@rows, give, @weighed.weights))
+      end
+
+      # @return [Float] mL, the most that seals and pads may give at a pull
+      def give_ml(force_n)
+        @doubt.give_ml(@weighed.circuit.pressure_mpa(force_n))
       end
 
       # @return [Array<Float>] what a small change of each number moves the volume by

@@ -124,12 +124,14 @@ module Sandbag
           .map { |each| each * @weighed.mm_per_ml }.freeze
       end
 
-      # What 95 % lies within: lower by the air that the give of seals would look like.
+      # What 95 % lies within. The give of seals and pads looks like air. It is as likely to be none as to be the most
+      # that is usual, so that the middle is lower by half of that, and the error is wider by its spread.
       def bound
         @covariance = @free.covariance
-        @air_error_ml = Math.sqrt(@covariance[2, 2])
-        @low_ml = free[2] - trust * air_error_ml - @free.give_seen_ml
-        @high_ml = free[2] + trust * air_error_ml
+        give = @free.give_seen[2]
+        @air_error_ml = Math.sqrt(@covariance[2, 2] + Even.error(give)**2)
+        middle = free[2] - give / 2
+        @low_ml, @high_ml = middle - trust * air_error_ml, middle + trust * air_error_ml
       end
     end
   end

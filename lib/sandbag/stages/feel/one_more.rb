@@ -11,6 +11,7 @@ module Sandbag
       def initialize(weighed, free)
         @weighed = weighed
         @free = free
+        @give = free.give_seen
         freeze
       end
 
@@ -20,12 +21,18 @@ module Sandbag
         weight = @weighed.weight(alike(force_n))
         row = Vector.elements(@free.row(force_n))
         reach = @free.inverse * row
-        variance = @free.inverse[2, 2] - weight * reach[2]**2 / (1 + weight * row.inner_product(reach))
+        gain = weight * reach[2] / (1 + weight * row.inner_product(reach))
         # readings that hardly tell the numbers apart leave it to rounding
-        Math.sqrt(@free.scale * [variance, 0.0].max)
+        variance = [@free.inverse[2, 2] - gain * reach[2], 0.0].max
+        Math.sqrt(@free.scale * variance + Even.error(give_seen_ml(force_n, row, gain))**2)
       end
 
       private
+
+      # mL of air that the give of seals would look like.
+      def give_seen_ml(force_n, row, gain)
+        @give[2] + gain * (@free.give_ml(force_n) - row.inner_product(@give))
+      end
 
       # Read as the last one was.
       def alike(force_n)

@@ -10,7 +10,7 @@ module Sandbag
       # anywhere within its step. [default] docs/physics.md 7
       def travel_error_mm
         return 0.05 if gauge
-        [0.15, (step_mm || 0) / Math.sqrt(12)].max
+        [0.15, Even.error(step_mm || 0)].max
       end
 
       # Force is read to this share; a weight is known better than it hangs square. [default] docs/physics.md 7

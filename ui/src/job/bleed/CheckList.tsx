@@ -1,6 +1,7 @@
 import type { Bleed, Job } from "../../server/api";
 import { Quiet } from "../../kit/layout";
 import { Answers, AskedList } from "../Answers";
+import { StepClock } from "../StepClock";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -18,6 +19,7 @@ export function CheckList({ job, label, checks, isOpen }: Props) {
       {checks.map((check) => (
         <li key={check.id}>
           <strong>{check.label}</strong>
+          {check.seconds && !check.good ? <StepClock seconds={check.seconds} label={check.label} /> : null}
           <Answers
             asked={check}
             isOpen={isOpen}

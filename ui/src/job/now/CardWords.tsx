@@ -2,6 +2,7 @@ import styled from "styled-components";
 import { TradeText } from "../../pieces/TradeText";
 import type { ReactNode } from "react";
 import type { NowCard, NowRound } from "../../server/api";
+import { StepClock } from "../StepClock";
 
 const Figure = styled.p`
   font:
@@ -47,6 +48,9 @@ export function CardWords({ card, as: Title, isExplained = false }: Props) {
     <>
       <Title>{said(card.title)}</Title>
       {card.figure ? <Figure>{card.figure}</Figure> : null}
+      {card.clock_s ? (
+        <StepClock key={card.id} seconds={card.clock_s} label={card.title} size="var(--card-figure)" />
+      ) : null}
       {card.all ? <Looks looks={card.all.looks} said={said} /> : null}
       {card.detail ? <p>{said(card.detail)}</p> : null}
       {card.caution ? <Caution>{said(card.caution)}</Caution> : null}
