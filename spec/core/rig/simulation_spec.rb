@@ -408,6 +408,30 @@ RSpec.describe Sandbag::Rig::Simulation do
     expect(now.events.map(&:what)).to eq ["port_uncovered"]
   end
 
+  it "has air grow in a vacuum: at half an atmosphere a bubble takes twice its volume to pass the nipple" do
+    half = Sandbag::ATMOSPHERE_MPA / 2
+    passed = lambda do |air|
+      now = rig(air: air)
+      now.act("do" => "nipple", "end" => "left_caliper", "turns" => 0.5)
+      now.act("do" => "draw", "mpa" => half, "s" => 1)
+      [now.jar_ml, now.air.out_ml]
+    end
+    whole, = passed.call([])
+    jar, out = passed.call([slug(0.4, described_class.new(found).plumbing.paths.first.length_mm)])
+    expect(out).to be_within(1e-6).of(0.4)
+    expect(whole - jar).to be_within(0.02).of(2 * 0.4)
+  end
+
+  it "has air take more off the head the nearer it is to a nipple under vacuum, no more than its leg" do
+    air = Sandbag::Rig::Air.new([slug(0.4, 600.0)], described_class.new(found).plumbing.fluid)
+    path = described_class.new(found).plumbing.paths.first
+    lost = [0.0, 0.05].map { |vacuum| air.head_lost_mm(0, path, vacuum) }
+    expect(lost.last / lost.first).to be_within(1e-9).of(1 / (1 - 0.05 * 600 / path.length_mm / 0.101325))
+    long = Sandbag::Rig::Air.new([slug(40.0, 600.0)], described_class.new(found).plumbing.fluid)
+    leg = path.leg_at(600)
+    expect(long.head_lost_mm(0, path)).to be_within(1e-9).of(leg.from_height_mm - leg.to_height_mm)
+  end
+
   it "runs by its own head down an empty line, and not over a loop that stands above the reservoir" do
     fall = lambda do |sheet|
       now = described_class.new(sheet, air: described_class.new(sheet).plumbing.dry.select { |each| each.path.zero? })

@@ -61,15 +61,24 @@ module Sandbag
         take(slugs.select { |slug| slug.at_mm <= AT_PORT_MM }, most_ml)
       end
 
-      # Air bears no column: what it takes off the head of a way, or adds where it stands in a piece that climbs.
-      # @param index [Integer] of the way; path [Plumbing::Path]
+      # Air bears no column: what it takes off the head of a way, or adds where it stands in a piece that climbs. In a
+      # vacuum it is larger, the more so the nearer it is to the nipple.
+      # @param index [Integer] of the way; path [Plumbing::Path]; vacuum_mpa [Float] at the nipple
       # @return [Float] mm
-      def head_lost_mm(index, path)
+      def head_lost_mm(index, path, vacuum_mpa = 0.0)
         slugs.select { |slug| slug.path == index }.sum do |slug|
           leg = path.leg_at(slug.at_mm)
-          fall = (leg.from_height_mm - leg.to_height_mm) / (leg.to_mm - leg.from_mm)
-          fall * 1000 * slug.ml / leg.area_mm2
+          long_mm = leg.to_mm - leg.from_mm
+          ml = slug.ml / Air.thinned(vacuum_mpa * [slug.at_mm / path.length_mm, 1.0].min)
+          (leg.from_height_mm - leg.to_height_mm) / long_mm * [1000 * ml / leg.area_mm2, long_mm].min
         end
+      end
+
+      # Boyle's law: what a millilitre of air in a vacuum is outside.
+      # @param vacuum_mpa [Float] below the air outside; Hands draw no more than 0.1
+      # @return [Float] mL
+      def self.thinned(vacuum_mpa)
+        1 - vacuum_mpa / ATMOSPHERE_MPA
       end
 
       # @param paths [Array<Plumbing::Path>]; flows [Array<Float>] mL/s outward on each

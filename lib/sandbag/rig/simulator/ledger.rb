@@ -94,12 +94,12 @@ module Sandbag
       end
 
       # Out of the line at a nipple, into the jar: air that stands there first.
-      # @param path [Plumbing::Path] of the end
-      # @return [Float] mL that left
-      def expel(index, ml, path)
+      # @param path [Plumbing::Path] of the end; thinned [Float] mL that a millilitre of its air is outside
+      # @return [Float] mL that left, air as it is outside
+      def expel(index, ml, path, thinned = 1.0)
         return 0.0 unless ml.positive?
-        gone = air.leave(index, path.length_mm, ml, path.pocket_ml)
-        fluid = [ml - gone, sealed_ml].min
+        gone = air.leave(index, path.length_mm, ml * thinned, path.pocket_ml)
+        fluid = [ml - gone / thinned, sealed_ml].min
         @sealed_ml -= fluid
         @jar_ml += fluid
         ends[index].hose.take(fluid, gone)

@@ -105,7 +105,8 @@ module Sandbag
         ends.each_with_index do |far, index|
           next unless far.open?
           let_air_up_hose(index) if far.hung?
-          @moved_ml[index] += expel(index, [driven_ml(far, index, vacuum_mpa), available_ml(vacuum_mpa)].min)
+          ml = [driven_ml(far, index, vacuum_mpa), available_ml(vacuum_mpa)].min
+          @moved_ml[index] += expel(index, ml, Air.thinned(vacuum_mpa))
         end
       end
 
@@ -123,15 +124,15 @@ module Sandbag
       # What head and vacuum add; nothing where the hose's end hangs above the master.
       def drawing_mpa(far, index, vacuum_mpa)
         return 0.0 if far.hung?
-        [vacuum_mpa + (port_open? ? head_mpa(index) : 0.0), 0.0].max
+        [vacuum_mpa + (port_open? ? head_mpa(index, vacuum_mpa) : 0.0), 0.0].max
       end
 
       # From the reservoir's level down to the hose's end, less what air takes off it; an empty hose adds nothing. Below
       # nothing where it has to climb first.
-      def head_mpa(index)
+      def head_mpa(index, vacuum_mpa = 0.0)
         path = ends[index].path
         hose_mm = ends[index].hose.wet? ? Airway::Drive::JAR_MM : 0.0
-        column_mm = path.head_mm + hose_mm - @ledger.air.head_lost_mm(index, path)
+        column_mm = path.head_mm + hose_mm - @ledger.air.head_lost_mm(index, path, vacuum_mpa)
         Hydraulics::Flow.head_mpa(column_mm, @ledger.plumbing.fluid)
       end
 
@@ -157,9 +158,10 @@ module Sandbag
         vacuum_mpa.positive? ? @ledger.sealed_ml : @ledger.reservoir.ml
       end
 
+      # @param thinned [Float] mL that a millilitre of air at the nipple is outside
       # @return [Float] mL that left by a nipple, air at its end first
-      def expel(index, ml)
-        @ledger.expel(index, ml, ends[index].path)
+      def expel(index, ml, thinned = 1.0)
+        @ledger.expel(index, ml, ends[index].path, thinned)
       end
 
       def leak(pressure)
