@@ -65,13 +65,17 @@ class ByNow
 
   def follow(stage, card)
     case card[:kind]
-    when "step" then send_entry(stage, card[:act][:entry])
+    when "step" then send_both(stage, card[:act])
     when "round" then card[:all][:looks].each { |look| send_entry(stage, look[:entry]) }
-    when "question" then answer(card).values_at(:entry, :following).compact.each { |entry| send_entry(stage, entry) }
+    when "question" then send_both(stage, answer(card))
     when "reading" then type(stage, card)
     else in_panel(stage, card)
     end
     true
+  end
+
+  def send_both(stage, answer)
+    answer.values_at(:entry, :following).compact.each { |entry| send_entry(stage, entry) }
   end
 
   def send_entry(stage, entry, more = {})

@@ -42,9 +42,10 @@ class LedHand
       act("take", ml: @rig.reservoir_ml - 1) if @method["reverse"] && @rig.reservoir_ml > 1
     end
     send(card[:id].delete_prefix("beat.")) if card[:id].start_with?("beat.")
-    entry = card[:act][:entry]
     @job.add("bleed", "colour", {"colour" => "as_fresh"}) if @job.state.bleed.count.current.missing.one?
-    @job.add("bleed", entry[:kind], JSON.parse(JSON.generate(entry[:data])))
+    card[:act].values_at(:entry, :following).compact.each do |entry|
+      @job.add("bleed", entry[:kind], JSON.parse(JSON.generate(entry[:data])))
+    end
   end
 
   # What only helps is followed by a method that finishes.

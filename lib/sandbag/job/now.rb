@@ -62,6 +62,18 @@ module Sandbag
                looks: looks.map { |label, how, entry| {label: label, how: how, entry: entry}.compact }}}
       end
 
+      # Steps that follow one another and are simply done, on one card; then the card of the first.
+      # @param card [Hash] of the first; steps [Array] still to do, in their order, each with `together` of
+      #   steps_together.yml, or nil
+      # @yield [Object] each of them
+      # @yieldreturn [Array] its look, see #round
+      def in_one_go(card, steps, **more)
+        together = steps.first.together or return [card]
+        all = steps.take_while { |each| each.together == together }.map { |each| yield each }
+        title = Tables.find("steps_together", together)["label"]
+        [round("steps.#{together}", title, all, good: "done")&.merge(more), card].compact
+      end
+
       # The cards, each group's round before the first card of it that is answered by the round.
       # @param open [Array<Array(String, Hash, Array)>] group, card, and its look (see #round), nil where it is answered
       #   alone

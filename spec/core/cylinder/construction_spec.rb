@@ -58,6 +58,12 @@ RSpec.describe Sandbag::Cylinder::Construction do
       expect(fault(good.sub("takes: [pivot_nut]", "takes: [pivot_nut, boot]"))).to end_with "boot is removed 2 times"
     end
 
+    it "names a step with a caution that is to be done together with others" do
+      odd = good.sub("  label: Bore circlip out\n", "  label: Bore circlip out\n  together: pivot\n")
+      expect(fault(odd)).to end_with "is done together with others, which a step with flies, caution is not"
+      expect(fault(good.sub("together: pivot", "together: all"))).to include "unknown"
+    end
+
     it "names an id that stands twice, and where it stood first" do
       odd = good.sub("- id: pivot_bolt\n  label: Pivot bolt", "- id: pivot_nut\n  label: Pivot bolt")
       expect(fault(odd)).to match(/\A\d+: pivot_nut stands already at line #{line_of(odd, "- id: pivot_nut")}\z/)

@@ -112,6 +112,31 @@ RSpec.describe Sandbag::Job::Now do
       ])
     end
 
+    it "takes together the steps that are simply done one after the other, with the photo that they want" do
+      lid = cards["round.steps.lid"]
+      expect(looks("steps.lid").first(3)).to eq ["Lid screws out", "Lock tab off", "Lid off"]
+      expect(lid[:all][:looks].map { |look| look[:entry][:data][:step] })
+        .to eq %w[lid_screws lid_lock lid plate diaphragm insert]
+      expect(lid).to include(all: include(label: "All 6 done"),
+        photo: "Long and short screws, arrow or vent side of the lid, ribs of the plate")
+      expect(lid[:all][:looks].first[:how])
+        .to eq "Clean and tap the heads first, then turn. Watch out: chewed heads."
+      expect(looks("steps.routing")).to eq ["Thread engaged", "Hose routed", "Free play set"]
+      expect(cards.keys).to include("step.drain", "step.bore_circlip", "step.piston")
+    end
+
+    it "fetches parts and fluid together, each with how many" do
+      expect(looks("parts")).to eq ["Seal kit", "Crush washers", "Fluid"]
+      expect(cards["round.parts"][:all][:looks].map { |look| look[:how] }).to match [/\A1\./, /\A2\./, / mL/]
+    end
+
+    it "finishes a point with the step that comes last there" do
+      last = cards["beat.shut"]
+      expect(last).to include(title: "Close: Master outlet ran clean")
+      expect(last[:act]).to include(entry: {kind: "beat", data: {beat: "shut"}},
+        following: {kind: "point_done", data: {point: "master_outlet"}})
+    end
+
     it "does the step with the right answer of its last part, and with no other" do
       spring = cards["facing.spring"]
       expect(spring).to include(title: "Put in: return spring", figure: "1 of 4",

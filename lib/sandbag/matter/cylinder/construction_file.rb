@@ -31,7 +31,8 @@ module Sandbag
         "opens?" => [TrueClass, FalseClass],
         "cover?" => String,
         "caution?" => String,
-        "needs?" => String
+        "needs?" => String,
+        "together?" => String
       }.freeze
 
       def initialize(path)
@@ -68,7 +69,14 @@ module Sandbag
       end
 
       def step_fault(step)
-        Tables.unknown("tools", step["tools"]) || Tables.unknown("cautions", [step["caution"]].compact)
+        Tables.unknown("tools", step["tools"]) || Tables.unknown("cautions", [step["caution"]].compact) ||
+          Tables.unknown("steps_together", [step["together"]].compact) || alone_fault(step)
+      end
+      ALONE = %w[flies opens caution].freeze
+
+      def alone_fault(step)
+        alone = step.keys & ALONE
+        "is done together with others, which a step with #{alone.join(", ")} is not" if step["together"] && alone.any?
       end
 
       def check_taken

@@ -81,6 +81,7 @@ module Sandbag
           "word" => String,
           "text" => String
         }),
+        "steps_together" => Tables::Schema.new({"label" => String}),
         "way_reasons" => Tables::Schema.new({
           "why" => String
         })

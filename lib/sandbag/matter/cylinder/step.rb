@@ -8,8 +8,9 @@ module Sandbag
 
       # @attr takes [Array<Part>]; cover [String, nil] what is open to the air after it; needs [String, nil] answer of
       #   the intake without which it is not done;
-      # unit [OnBench, nil] nil for what is done once for all; id, plain [String] with and without its name
-      attr_reader :id, :plain, :unit, :label, :tools, :takes, :needs, *WORDS
+      # unit [OnBench, nil] nil for what is done once for all; id, plain [String] with and without its name; together
+      # [String, nil] of steps_together.yml
+      attr_reader :id, :plain, :unit, :label, :tools, :takes, :needs, :together, *WORDS
 
       # @param row [Hash] of a construction's steps or of strip_actions.yml; unit [OnBench, nil]
       # @param takes [Array<Part>]; fits [Boolean] they hold the unit on the machine and go back in Fit
@@ -22,6 +23,7 @@ module Sandbag
         @takes = takes
         @fits = fits
         @needs = row["needs"]
+        @together = row["together"]
         @lever = row["lever"] || false
         @does, @flies, @leaks, @lost, cover, @caution = row.values_at(*WORDS)
         @cover = (cover && unit) ? unit.tagged(cover) : cover

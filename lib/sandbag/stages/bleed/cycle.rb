@@ -87,6 +87,11 @@ module Sandbag
         phase == "cycle" && done.size + 1 == beats.size && beat == beats.last
       end
 
+      # The last of the steps that come last at a point.
+      def ends_point?(beat)
+        after.any? && beat == after.last && (after.size == 1 || (phase == "after" && done.size + 1 == after.size))
+      end
+
       # @param beat [String] one that is in its turn
       # @return [Cycle] after it; a cycle begins again after its last step
       def after_beat(beat)

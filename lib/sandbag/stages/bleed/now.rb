@@ -64,7 +64,7 @@ module Sandbag
       def moving
         point = count.current
         return [next_point] if point.done
-        return [beat_card(count.cycle.last_step) || shut_or_done(point)] if point.missing.empty?
+        return [last_step(point) || shut_or_done(point)] if point.missing.empty?
         return [stroke(point), colour] if moves_no_fluid? || (count.cycle.open? && !count.cycle.runs_open?)
         return [shut_first || refill] if count.reservoir.spent?
         return [shut_first || refill, stroke(point), colour] if count.reservoir.warning == "now"
@@ -77,12 +77,20 @@ module Sandbag
         count.supply.by_ml? && !row.nil? && row["records"].nil? && !count.cycle.paused
       end
 
+      # What comes last at a point; with the last of it the point is finished.
+      def last_step(point)
+        card = beat_card(count.cycle.last_step) or return
+        return card unless count.cycle.ends_point?(count.cycle.last_step)
+        {**card, title: "#{card[:title]}: #{point.label} ran clean", act: {**card[:act], following: point_done}}
+      end
+
+      def point_done = entry("point_done", point: count.current_id)
+
       # A cycle that was begun is ended first.
       def shut_or_done(point)
         return stroke(point) if count.cycle.open?
         return to_finish if @stage.aided_last?
-        step("done", "#{point.label} ran clean", entry("point_done", point: count.current_id),
-          label: "Finish this point")
+        step("done", "#{point.label} ran clean", point_done, label: "Finish this point")
       end
 
       # What only helps does not finish a bleed.

@@ -12,12 +12,12 @@ module Sandbag
         return [fluid] if @stage.fluid_wanted?
         return @stage.unmeasured_hoses.map { |line| hose(line) } if @stage.unmeasured_hoses.any?
         return [no_kit] if @stage.no_kit
-        in_one_round("tools", "Fetch the tools", @stage.wanting.map { |line| [fetch(line), (tool(line) if line.tool)] },
-          good: "here")
+        in_rounds(@stage.wanting.map { |line| [line.tool ? "tools" : "parts", fetch(line), look_for(line)] },
+          {"parts" => "Fetch the parts and the fluid", "tools" => "Fetch the tools"}, good: "here")
       end
 
-      def tool(line)
-        [line.label, line.detail, pulled(line)]
+      def look_for(line)
+        [line.label, [(how_many(line) unless line.tool), line.detail].compact.join(". "), pulled(line)]
       end
 
       def pulled(line)
@@ -55,8 +55,11 @@ module Sandbag
 
       def fetch(line)
         step("fetch.#{line.id}", "Fetch: #{line.label}", pulled(line),
-          label: "It is here", detail: line.detail,
-          figure: (line.id == PullList::FLUID) ? Said.ml(line.count) : line.count.to_s)
+          label: "It is here", detail: line.detail, figure: how_many(line))
+      end
+
+      def how_many(line)
+        (line.id == PullList::FLUID) ? Said.ml(line.count) : line.count.to_s
       end
     end
   end

@@ -20,7 +20,16 @@ module Sandbag
       def sequence
         at = @stage.step or return []
         act = act_of(at)
-        at.strip ? facings_or(act, @stage.put_back, at.strip) : [act]
+        return facings_or(act, @stage.put_back, at.strip) if at.strip && faced_wrong?(at)
+        ahead = @stage.sequence.of(@stage.phase).reject { |each| @stage.sequence.done?(each) }
+        in_one_go(act, ahead.take_while { |each| !faced_wrong?(each) }) do |each|
+          [each.label, each.does, entry("step", step: each.id)]
+        end
+      end
+
+      # One of its parts is not known to face the right way yet.
+      def faced_wrong?(step)
+        !step.strip.nil? && @stage.put_back.wrong([step.strip]).any?
       end
 
       def act_of(at)

@@ -16,8 +16,12 @@ module Sandbag
           "instead?" => Array,
           "trial?" => [TrueClass, FalseClass],
           "last?" => [TrueClass, FalseClass],
-          "after_torque?" => [TrueClass, FalseClass]
-        }) { |row| Fastening.unknown(row["moves"]) || Circuit::Kind.unknown(row) },
+          "after_torque?" => [TrueClass, FalseClass],
+          "together?" => String
+        }) { |row|
+          Fastening.unknown(row["moves"]) || Circuit::Kind.unknown(row) ||
+            Tables.unknown("steps_together", [row["together"]].compact)
+        },
         "fit_checks" => Tables::Schema.new({
           "label" => String,
           "place" => String,

@@ -10,6 +10,11 @@ module Sandbag
         def trial?
           !row.nil? && row["trial"] == true
         end
+
+        # @return [String, nil] of steps_together.yml
+        def together
+          strip ? strip.together : row["together"]
+        end
       end
 
       # Parts that stay off until the bleed is done.

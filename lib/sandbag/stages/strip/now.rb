@@ -11,7 +11,22 @@ module Sandbag
         return [go("measure", "Compare new with old first")] unless @stage.compared?
         return [go("choose", "Fetch what is still missing")] if @stage.wanting.any?
         return set_up if @stage.setup.missing.any?
-        [next_step].compact
+        at_hand
+      end
+
+      def at_hand
+        ahead = @stage.work.steps.reject { |each| @stage.passed?(each) }
+        return [] if ahead.empty?
+        together = ahead.take_while { |each| each.together == ahead.first.together }
+        in_one_go(next_step, ahead, photo: before(together)) do |each|
+          [each.label, how(each), entry("step", step: each.id)]
+        end
+      end
+
+      def how(step)
+        leaks = "Leaks: #{step.leaks}." if step.leaks
+        lost = "Watch out: #{step.lost}." if step.lost
+        [step.does, leaks, lost].compact.join(" ")
       end
 
       # What is simply done is done together; what is answered, measured or photographed is a card of its own.
@@ -44,18 +59,18 @@ module Sandbag
           answers: others, **said)
       end
 
-      # What shows which way its parts go.
-      def before(step)
-        features = step.takes.filter_map(&:feature).map { |feature| Wording.inside(feature) }
+      # What shows which way the parts of some steps go.
+      def before(steps)
+        features = steps.flat_map(&:takes).filter_map(&:feature).map { |feature| Wording.inside(feature) }
         Wording.sentence(features.join(", ")) if features.any?
       end
 
       def next_step
-        at = @stage.step or return
+        at = @stage.step
         done = @stage.work.steps.count { |each| @stage.passed?(each) }
         step("step.#{at.id}", at.label, entry("step", step: at.id),
-          detail: [at.does, at.leaks, at.lost].compact.join(" "), caution: at.to_h[:caution] || at.flies,
-          figure: "#{done + 1} of #{@stage.work.steps.size}", photo: before(at))
+          detail: how(at), caution: at.to_h[:caution] || at.flies,
+          figure: "#{done + 1} of #{@stage.work.steps.size}", photo: before([at]))
       end
     end
   end

@@ -5,6 +5,7 @@ import { Picker } from "../../kit/Picker";
 import { TradeText } from "../../pieces/TradeText";
 import { PartLines } from "../PartLines";
 import { StepNotes } from "../StepNotes";
+import { hasOwnLead } from "../now/ownLead";
 import { useEntries } from "../useEntries";
 import { useStepKeys } from "../useStepKeys";
 import { UndoButton } from "../UndoButton";
@@ -22,7 +23,8 @@ export function FitStep({ job, fit, isOpen }: FitProps) {
     if (step) add("step", { step: step.id });
   };
   const face = (part: string, faces: string) => add("facing", { part, faces });
-  useStepKeys({ isOpen, isReady, asked, onDone: done, onFace: face });
+  const isLed = hasOwnLead("fit", fit.now?.[0]);
+  useStepKeys({ isOpen: isOpen && isLed, isReady, asked, onDone: done, onFace: face });
   const ofPhase = fit.steps.filter((each) => each.when === fit.phase);
   const passed = ofPhase.filter((each) => each.status === "done").length;
   const next = ofPhase.filter((each) => each.status === "ahead");
@@ -49,7 +51,11 @@ export function FitStep({ job, fit, isOpen }: FitProps) {
       {isOpen ? (
         <Row $gap={1}>
           {step ? (
-            <Button tone="act" hotkey="Space" isDisabled={!isReady} onPress={done}>
+            <Button
+              {...(isLed ? ({ tone: "act", hotkey: "Space" } as const) : {})}
+              isDisabled={!isReady}
+              onPress={done}
+            >
               {step.trial ? "It fits, nothing clashes" : "Done"}
             </Button>
           ) : null}

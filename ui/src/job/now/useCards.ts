@@ -65,7 +65,7 @@ export function useCards(
   const go = () => {
     if (card?.kind === "go" && card.stage) void navigate(`/jobs/${job.id}/${card.stage}`, { replace: true });
     else if (card?.kind === "here") onHere(card);
-    else if (card?.act) send(card.act.entry);
+    else if (card?.act) answer(card.act);
     else if (card?.all) sendAll(card.all.looks.map((look) => look.entry));
   };
   useHotkeys(

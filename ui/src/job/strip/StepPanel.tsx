@@ -7,6 +7,7 @@ import { Sign } from "../../kit/Mark";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { AskedPhoto } from "../photos/AskedPhoto";
 import { TradeText } from "../../pieces/TradeText";
+import { hasOwnLead } from "../now/ownLead";
 import { useEntries } from "../useEntries";
 import { UndoButton } from "../UndoButton";
 import { useUndo } from "../useUndo";
@@ -56,7 +57,8 @@ export function StepPanel({ job, strip, isOpen }: Props) {
   const take = () => {
     if (step) add("step", { step: step.id });
   };
-  useHotkeys(isOpen ? { " ": isReady ? take : undefined } : {});
+  const isLed = hasOwnLead("strip", strip.now?.[0]);
+  useHotkeys(isOpen && isLed ? { " ": isReady ? take : undefined } : {});
   const done = strip.steps.filter((each) => each.status === "done" || each.status === "skipped").length;
   if (!step)
     return (
@@ -99,11 +101,15 @@ export function StepPanel({ job, strip, isOpen }: Props) {
           ))}
         </Parts>
       ) : null}
-      {isOpen ? <AskedPhoto job={job} stage="strip" what={strip.now?.[0]?.photo} /> : null}
+      {isOpen && isLed ? <AskedPhoto job={job} stage="strip" what={strip.now?.[0]?.photo} /> : null}
       {step.caution ? <Quiet>{step.caution}</Quiet> : null}
       {isOpen ? (
         <Row $gap={1}>
-          <Button tone="act" hotkey="Space" isDisabled={!isReady} onPress={take}>
+          <Button
+            {...(isLed ? ({ tone: "act", hotkey: "Space" } as const) : {})}
+            isDisabled={!isReady}
+            onPress={take}
+          >
             {step.takes.length > 0 ? "Out and counted" : "Done"}
           </Button>
           <ReasonButton
@@ -125,7 +131,7 @@ function StepHazards({ step }: { step: StripStep }) {
   const hazards = [
     ["Flies", step.flies],
     ["Leaks", step.leaks],
-    ["Gets lost", step.lost],
+    ["Watch out", step.lost],
   ].filter((hazard): hazard is [string, string] => hazard[1] !== undefined);
   if (hazards.length === 0) return null;
   return (

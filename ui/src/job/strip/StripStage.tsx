@@ -44,9 +44,16 @@ export function StripStage({ job, view: strip, isOpen }: StageProps<"strip">) {
 /** What is set up, the whole order, what helps, and the photos. */
 function StripRooms({ job, strip, isOpen }: { job: Job; strip: Strip; isOpen: boolean }) {
   const open = strip.setup.filter((row) => row.value === undefined);
+  const wanted = open.filter((row) => row.word === "block").length;
+  const optional = open.length - wanted;
   return (
-    <Rooms start={open.some((row) => row.word === "block") ? "setup" : undefined}>
-      <Room id="setup" title="Set-up" left={open.length}>
+    <Rooms start={wanted > 0 ? "setup" : undefined}>
+      <Room
+        id="setup"
+        title="Set-up"
+        left={wanted}
+        {...(optional > 0 ? { said: `${optional} optional` } : {})}
+      >
         <SetupLines job={job} strip={strip} isOpen={isOpen} />
       </Room>
       {strip.steps.length > 0 ? (
