@@ -3,6 +3,7 @@
 # Small deliberate faults in the core, each against the specs of its room: how many does no spec notice?
 #
 #   bundle exec ruby bench/mutations.rb [COUNT] [SEED] [PATH]      200, 1, lib/sandbag
+#   AGAIN=survivors.txt bundle exec ruby bench/mutations.rb        those of an earlier run, as it printed them
 #
 # A fault is one number changed, one comparison or one && and || turned round, or one guard left out. It is put into a
 # fork that has everything loaded, so that it costs what its specs cost. Prints each survivor when it is found, and at
@@ -21,6 +22,11 @@ LONGEST_S = 200
 Mutation = Struct.new(:path, :bytes, :from, :to, :text, :line, :kind, keyword_init: true) do
   def source
     bytes.dup.tap { |changed| changed[from...to] = text.b }.force_encoding("UTF-8")
+  end
+
+  # Where the line has moved since, it is the same one.
+  def same?(told)
+    told.sub(/:\d+ /, " ").end_with?(to_s.sub(/:\d+ /, " "))
   end
 
   def to_s
@@ -47,7 +53,7 @@ class Faults < Prism::Visitor
   end
 
   def visit_float_node(node)
-    add(node.location, (node.value.zero? ? 0.1 : node.value * 1.1).round(6).to_s, "number")
+    add(node.location, (node.value.zero? ? 0.1 : (node.value * 1.1).round(12)).to_s, "number")
   end
 
   def visit_call_node(node)
@@ -101,6 +107,9 @@ class Specs
     "shop" => %w[shop shelf]
   }.freeze
 
+  # Every figure of whole jobs.
+  WHOLE = File.expand_path("spec/core/job/told_figures_spec.rb")
+
   def initialize
     @texts = Dir["spec/core/**/*_spec.rb"].to_h { |path| [File.expand_path(path), File.read(path)] }
   end
@@ -111,7 +120,7 @@ class Specs
     name = File.basename(path, ".rb").split("_").map(&:capitalize).join
     rooms = ALSO.fetch(room, [room])
     near, far = @texts.partition { |file, _| rooms.any? { |each| file.include?("/spec/core/#{each}/") } }
-    [*near.map(&:first), *far.select { |_, text| text.match?(/\b#{name}\b/) }.map(&:first)]
+    [*near.map(&:first), *far.select { |_, text| text.match?(/\b#{name}\b/) }.map(&:first), WHOLE].uniq
   end
 end
 
@@ -166,7 +175,12 @@ Dir["spec/core/**/*_spec.rb"].sort.each { |path| load path }
 
 files = File.file?(under) ? [under] : Dir["#{under}/**/*.rb"].sort.grep_v(/schemas\.rb\z/)
 places = files.flat_map { |path| Faults.new(path).tap { |faults| Prism.parse_file(path).value.accept(faults) }.all }
-sample = places.sample(count, random: Random.new(seed))
+again = ENV["AGAIN"] && File.readlines(ENV["AGAIN"], chomp: true)
+sample = if again
+  again.filter_map { |told| places.find { |place| place.same?(told) } }.uniq
+else
+  places.sample(count, random: Random.new(seed))
+end
 specs = Specs.new
 queue = Queue.new
 sample.each { |mutation| queue << mutation }

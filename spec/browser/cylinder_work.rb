@@ -65,6 +65,7 @@ module CylinderWorkByHand
       step = session.find("[data-figure='step']").text
       press :space
       expect(session).to have_no_css("[data-figure='step']", text: step, exact_text: true)
+      all_sent
     end
   end
 

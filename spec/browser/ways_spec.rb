@@ -102,6 +102,10 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     take "Gravity fill"
     answer_looks "Before fluid moves"
     expect(session).to have_css("[role=timer]", text: "of 20:00")
+    press "v"
+    expect(session).to have_css("main[aria-label='Bench view'] [role=timer]", text: /\A0:\d\d\s*of 20:00/)
+    press "v"
+    expect(session).to have_no_css("main[aria-label='Bench view']")
     press :space
     expect(session).to have_button("Let it run: enter the mL", exact: false)
     expect(session).to have_content("The lever is loose while a nipple is open")

@@ -35,12 +35,14 @@ class ByNow
   # @return [Array<Hash>] every card that was answered
   attr_reader :cards
 
+  # @yield [String] the stage that is worked in, before each card
   # @return [Boolean] it was signed
   def work
     stage = nil
     MOST.times do
       return true if job.state.signed?
       stage ||= job.state.current
+      yield stage if block_given?
       card = pick(stage)
       seen << [stage, card[:kind]]
       cards << card
