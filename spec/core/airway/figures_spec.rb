@@ -29,6 +29,15 @@ RSpec.describe Sandbag::Airway::Figures do
     expect(found.values.flatten.map(&:filled)).to all(match(/\d/))
   end
 
+  it "say nothing of a rise in a level line" do
+    plain = Sandbag::Circuit::Template.filled("kart_rear")
+    level = plain.change(plain.parts_of("line").first["id"], "end_height", plain.value("master", "height"), "measured")
+    row = Sandbag::Tables.find("bleed_methods", "hold_cycle")
+    labels = Sandbag::Airway::MethodTable.new(level).figures(row).map(&:label)
+    expect(labels).to include("Mean speed")
+    expect(labels).not_to include("Eötvös number")
+  end
+
   it "say what the way would let through, by the pressure, the resistance and the kinetic head in series" do
     found = items("hand_vacuum")
     resistance = found["Resistance of the way"].first

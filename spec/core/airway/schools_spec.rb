@@ -18,6 +18,20 @@ RSpec.describe Sandbag::Airway::Schools do
       .to eq "caliper_in_hand"
   end
 
+  it "count one for each school that prefers a way, and one against it for each that avoids it" do
+    set = {"vacuum" => "liked", "clutch_pumping" => "suggest", "direction" => "down"}
+    leanings = described_class.leanings(set, Sandbag::Circuit::Template.sheet("road_clutch").kind, dry: false)
+    expect(leanings.values_at("hand_vacuum", "power_vacuum", "reverse_syringe", "jar_open")).to eq [2, 1, 0, 0]
+  end
+
+  it "put a way that only helps after every whole one that does as well" do
+    Sandbag::Tables.rows("circuit_templates").each do |row|
+      sheet = Sandbag::Circuit::Template.sheet(row["id"])
+      Sandbag::Airway::MethodTable.new(sheet, shelf: every).to_h[:methods].group_by { |each| each[:verdict] }
+        .each_value { |rows| expect(rows.map { |each| each[:aid] }).to eq rows.map { |each| each[:aid] }.sort_by { |aid| aid ? 1 : 0 } }
+    end
+  end
+
   it "start a dry line by gravity, or by pumping" do
     expect(ranked("road_front_single", shelf: every, line: "dry").first).to eq "gravity_start"
     pumped = ranked("road_front_single", shelf: every, line: "dry", schools: {"dry_line" => "pump"})

@@ -23,6 +23,13 @@ RSpec.describe Sandbag::Choose::Balance do
     (behind_n * share / (1 - share) - 20) / front.master.area_mm2 * per_mpa.first / 240
   end
 
+  it "finds the place of the bar and the push that give two brake forces at once" do
+    front, rear = sheets.values.map { |sheet| Sandbag::Circuit::Assembly.build(sheet) }
+    share, foot_n = Sandbag::Hydraulics::BalanceBar.for(front, rear, 900.0, 500.0)
+    at = Sandbag::Hydraulics::BalanceBar.new(front: front, rear: rear, share: share, length_mm: 60.0).at(foot_n)
+    expect([at.front.brake_n, at.rear.brake_n]).to match [be_within(1e-6).of(900), be_within(1e-6).of(500)]
+  end
+
   both_sides "Choose::Balance::LEAST_SHARE", "Choose::Balance::MOST_SHARE", 0.349 => true, 0.351 => false,
     0.649 => false, 0.651 => true do |share|
     rejected(front: [["target", "deceleration", wanting(share)]]).include?("35 to 65 % can be used")

@@ -13,6 +13,14 @@ RSpec.describe Sandbag::Circuit::Summary do
     expect(circuit.stroke_under_mm(circuit.finger_force_n(0))).to be_within(1e-9).of(circuit.stroke_mm(0))
   end
 
+  it "says where hoses part: a stacked banjo at the master, a splitter further out" do
+    expect(summary(sheet(twin_disc_plain))[:junctions])
+      .to eq [{at: "master", kind: "stacked banjo", hoses: 2, washers: 3}]
+    parted = summary(Sandbag::Circuit::Template.filled("road_front_split"))[:junctions]
+    expect(parted.map { |each| each.values_at(:kind, :hoses) }).to eq [["splitter", 3]]
+    expect(summary(Sandbag::Circuit::Template.filled("road_rear"))[:junctions]).to be_empty
+  end
+
   it "says how much air stays in a cavity whose port is not at the top" do
     tilted = changed(twin_disc_plain, "left_caliper", port_angle: 40, cavity_radius: 17, cavity_depth: 20)
     pocket = Sandbag::Hydraulics::PortPocket.volume_ml(17, 20, 40)

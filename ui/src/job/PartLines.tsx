@@ -21,30 +21,37 @@ const Parts = styled.ul`
   }
 `;
 
-/** Parts of the step at hand: how many, wetted with what, and which way each faces. One that is the right way round is a line. */
+/** Parts of the step at hand: how many, wetted with what, and which way each faces. Those that are the right way round are one line. */
 export function PartLines({ parts, asked, onFace }: Props) {
+  const right = parts.filter((part) => part.right);
   return (
     <Parts>
-      {askedFirst(parts).map((part) => (
+      {askedFirst(parts.filter((part) => !part.right)).map((part) => (
         <li key={part.id}>
-          <Row $gap={1}>
-            <p>
-              <strong>{part.label}</strong> {part.right ? null : <Quiet as="span">{said(part)}</Quiet>}
-            </p>
-            {part.right ? <Mark kind="good">{`Faces ${facing(part)}`}</Mark> : null}
-          </Row>
-          {part.question && onFace && !part.right ? (
+          <p>
+            <strong>{part.label}</strong> <Quiet as="span">{said(part)}</Quiet>
+          </p>
+          {part.question && onFace ? (
             <FacingQuestion part={part} isAsked={part === asked} onFace={(faces) => onFace(part.id, faces)} />
           ) : null}
         </li>
       ))}
+      {right.length > 0 ? (
+        <li>
+          <Row $gap={1}>
+            {right.map((part) => (
+              <Mark key={part.id} kind="good">{`${part.label}: ${facing(part)}`}</Mark>
+            ))}
+          </Row>
+        </li>
+      ) : null}
     </Parts>
   );
 }
 
 /** The question that holds the step up stands on top. */
 function askedFirst(parts: BuildPart[]): BuildPart[] {
-  const open = parts.filter((part) => part.question && !part.right);
+  const open = parts.filter((part) => part.question);
   return [...open, ...parts.filter((part) => !open.includes(part))];
 }
 

@@ -43,6 +43,9 @@ export function BuildStage({ job, view: build, isOpen }: StageProps<"build">) {
       <Rooms start={build.now?.[0]?.room}>
         <Room id="tray" title="Tray empty" left={build.zero ? 0 : left}>
           <Reckoning job={job} stage="build" reckoning={build} isAllIn={isAllIn} isOpen={isOpen} />
+          {build.never.map((text) => (
+            <Quiet key={text}>{text}</Quiet>
+          ))}
         </Room>
         <Room id="checks" title="Checks" left={build.checks.filter((check) => !check.pass).length}>
           <Checks job={job} build={build} isOpen={isOpen} />
@@ -60,9 +63,6 @@ export function BuildStage({ job, view: build, isOpen }: StageProps<"build">) {
           hint="Lips on the piston beside the diagram, ring in its groove, washers."
         />
       </Rooms>
-      {build.never.map((text) => (
-        <Quiet key={text}>{text}</Quiet>
-      ))}
     </>
   );
 }
