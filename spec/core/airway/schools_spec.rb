@@ -26,9 +26,11 @@ RSpec.describe Sandbag::Airway::Schools do
 
   it "put a way that only helps after every whole one that does as well" do
     Sandbag::Tables.rows("circuit_templates").each do |row|
-      sheet = Sandbag::Circuit::Template.sheet(row["id"])
-      Sandbag::Airway::MethodTable.new(sheet, shelf: every).to_h[:methods].group_by { |each| each[:verdict] }
-        .each_value { |rows| expect(rows.map { |each| each[:aid] }).to eq rows.map { |each| each[:aid] }.sort_by { |aid| aid ? 1 : 0 } }
+      table = Sandbag::Airway::MethodTable.new(Sandbag::Circuit::Template.sheet(row["id"]), shelf: every).to_h
+      table[:methods].group_by { |each| each[:verdict] }.each_value do |alike|
+        aids = alike.map { |each| each[:aid] }
+        expect(aids.drop_while { |aid| !aid }).to all be(true)
+      end
     end
   end
 

@@ -81,7 +81,9 @@ RSpec.describe Sandbag::Feel::LeverFit do
 
   it "foresees the error that one more reading leaves" do
     for_all(air: 0.1..2.0, force: 6.0..100.0) do |air:, force:|
-      now, later = [forces, forces + [force]].map { |pulls| described_class.new(front, by_ruler(noise_free(pulls, air))) }
+      now, later = [forces, forces + [force]].map { |pulls|
+        described_class.new(front, by_ruler(noise_free(pulls, air)))
+      }
       foreseen = now.air_error_with(force)
       expect(foreseen).to be_within(0.03 * foreseen).of(later.air_error_ml)
     end

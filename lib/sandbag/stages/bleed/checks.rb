@@ -16,26 +16,31 @@ module Sandbag
       # @param sheet [Circuit::Sheet]; followed [Hash] schools of the shop, id => answer
       # @param causes [Array<String>] of causes.yml, that the findings point to
       # @param moved [Integer, nil] journal position of the last fluid that moved
-      # @param rises_s [Float, nil] s that air needs to rise out by itself; nil where none does
-      def initialize(entries, method, sheet, followed:, moved:, causes: [], rises_s: nil)
+      # @param rises_s [Proc] s that air needs to rise out by itself; nil where none does: asked after the last point
+      def initialize(entries, method, sheet, followed:, moved:, causes: [], rises_s: -> {})
         @entries = entries
         @method = method
         @sheet = sheet
         @followed = followed
         @causes = causes
         @rises_s = rises_s
+        @moved = moved
         @start = asked("start", entries)
-        @finish = asked("end", entries.after(moved))
-        freeze
       end
 
-      # Asked before fluid moves, and when every point ran clean.
+      # Asked before fluid moves.
       # @return [Array<Job::Asked>]
-      attr_reader :start, :finish
+      attr_reader :start
+
+      # Asked when every point ran clean.
+      # @return [Array<Job::Asked>]
+      def finish
+        @finish ||= asked("end", @entries.after(@moved))
+      end
 
       # @return [Integer, nil] s, in whole minutes, that a check takes
       def seconds(check)
-        (@rises_s / 60).ceil * 60 if check.row["rises"]
+        (rises_s / 60).ceil * 60 if check.row["rises"]
       end
 
       # @return [String, nil] the first thing to do before fluid moves
@@ -87,13 +92,17 @@ module Sandbag
 
       private
 
+      def rises_s
+        @rises_s.call
+      end
+
       def asked(at, taken)
         rows = Tables.rows("bleed_checks").select { |row| row["at"] == at && asked?(row) && here?(row) }
         Job::Asked.all(rows, taken.by("check", "check"))
       end
 
       def asked?(row)
-        @method["checks"].include?(row["id"]) || (row["needs"] && @sheet.suits?(row)) || (row["rises"] && @rises_s) ||
+        @method["checks"].include?(row["id"]) || (row["needs"] && @sheet.suits?(row)) || (row["rises"] && rises_s) ||
           (!@sheet.clutch? && @followed.value?(row["school"]))
       end
 

@@ -100,7 +100,7 @@ module Sandbag
       # @return [Checks] of the method at hand
       def checks
         @checks ||= Checks.new(entries, method_row, job.sheet, followed: Airway::Schools.followed(job.schools),
-          moved: last_disturbed, causes: job.ask.proposal&.fetch(:causes) || [], rises_s: rises_s)
+          moved: last_disturbed, causes: job.ask.proposal&.fetch(:causes) || [], rises_s: method(:rises_s))
       end
 
       # @return [Stubborn] the ladder for air that stays

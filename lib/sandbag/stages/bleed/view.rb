@@ -22,7 +22,7 @@ module Sandbag
           plan: @bleed.plan.to_h,
           ladder: @count.reservoir.ladder,
           method: method,
-          checks: {start: shown(@bleed.checks.start), end: shown(@bleed.checks.finish)},
+          checks: {start: shown(@bleed.checks.start), end: @count.finished? ? shown(@bleed.checks.finish) : []},
           tool: tool,
           samples: @bleed.samples,
           samples_say: Samples.new(@count.points.values, @bleed.samples).says,
