@@ -102,6 +102,8 @@ RSpec.describe Sandbag::Bleed::Stage, "led" do
       job.add("bleed", "topped_up")
     end
     job.add("bleed", "colour", {"colour" => "as_fresh"})
+    expect(card(job)).to include(id: "beat.shut_drawing")
+    expect(card(job)[:act]).not_to include :following
     beat(job, "shut_drawing")
     expect(card(job)).to include(id: "method", title: "How is it finished?")
     expect(card(job)[:answers].map { |each| each[:label] }).not_to include "Powered extractor"

@@ -77,10 +77,10 @@ module Sandbag
         count.supply.by_ml? && !row.nil? && row["records"].nil? && !count.cycle.paused
       end
 
-      # What comes last at a point; with the last of it the point is finished.
+      # What comes last at a point; with the last of it the point is finished, but for a method that only helps.
       def last_step(point)
         card = beat_card(count.cycle.last_step) or return
-        return card unless count.cycle.ends_point?(count.cycle.last_step)
+        return card if @stage.method_row["aid"] || !count.cycle.ends_point?(count.cycle.last_step)
         {**card, title: "#{card[:title]}: #{point.label} ran clean", act: {**card[:act], following: point_done}}
       end
 
