@@ -21,8 +21,7 @@ debian() {
 }
 
 setup_gems() {
-  debian build-essential ruby-dev libsqlite3-dev libyaml-dev libffi-dev libxml2-dev libxslt1-dev libvips42
-  command -v bundle >/dev/null || debian ruby-bundler
+  gem_packages
   [ "$root/var/gems.done" -nt "$root/Gemfile.lock" ] && return
   say "gems"
   # into this folder, against the system's libraries: no package brings a binary of its own
@@ -30,17 +29,37 @@ setup_gems() {
   bundle config set --local force_ruby_platform true
   bundle config set --local build.sqlite3 --enable-system-libraries
   bundle config set --local build.nokogiri --use-system-libraries
-  bundle config set --local jobs 2
+  bundle config set --local jobs 4
   bundle install --quiet
   mkdir -p "$root/var" && touch "$root/var/gems.done"
 }
 
+gem_packages() {
+  debian build-essential ruby-dev libsqlite3-dev libyaml-dev libffi-dev libxml2-dev libxslt1-dev libvips42
+  command -v bundle >/dev/null || debian ruby-bundler
+}
+
 setup_npm() {
-  command -v npm >/dev/null || debian nodejs npm
+  npm_packages
   [ "$root/ui/node_modules/.package-lock.json" -nt "$root/ui/package-lock.json" ] && return
   say "front-end packages"
   (cd "$root/ui" && npm ci --no-audit --no-fund --loglevel=error)
   touch "$root/ui/node_modules/.package-lock.json"
+}
+
+npm_packages() {
+  command -v npm >/dev/null || debian nodejs npm
+}
+
+# Gems and front-end packages are fetched at the same time; Debian's tools allow one at a time.
+setup_all() {
+  gem_packages
+  npm_packages
+  setup_browser
+  setup_npm &
+  local npm=$!
+  setup_gems
+  wait "$npm"
 }
 
 setup_page() {

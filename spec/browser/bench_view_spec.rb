@@ -67,6 +67,21 @@ RSpec.describe "Bench view", :browser do
     expect(session).to have_css("nav[aria-label='Stages of this job']")
   end
 
+  it "takes all the answers of a round back by one U" do
+    open_page "/jobs/job-scooter/choose"
+    press "v"
+    cards = -> { shown("job-scooter", "choose")["now"] }
+    first = cards.call
+    round = first.find { |card| card["kind"] == "round" }
+    turn_to("h1", first.map { |card| card["title"] }, round["title"])
+    press :space
+    until_api { cards.call.none? { |card| card["id"] == round["id"] } }
+    expect(session).to have_button("Undo: all #{round["all"]["looks"].size}")
+    press "u"
+    until_api { cards.call.map { |card| card["id"] } == first.map { |card| card["id"] } }
+    expect(session).to have_no_button("Undo: all #{round["all"]["looks"].size}")
+  end
+
   it "is read at two metres: figures of 64 px, words of 32, nothing to scroll" do
     open_page "/jobs/job-tourer-front/bleed"
     press "v"

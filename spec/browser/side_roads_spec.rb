@@ -42,7 +42,9 @@ RSpec.describe "Side roads at the bench", :browser do
       session.fill_in "Why it is skipped: #{first}", with: "none on this one\n"
       expect(session).to have_css("li[data-status=skipped]", text: "#{first}: none on this one")
       second = session.find("[data-figure='step']").text
+      together = stage_now("strip")["now"].first["all"]["looks"]
       press :space
+      expect(session).to have_button("Undo: all #{together.size}")
       expect(session).to have_no_css("[data-figure='step']", text: second, exact_text: true)
       press "u"
       expect(session).to have_css("[data-figure='step']", text: second, exact_text: true)

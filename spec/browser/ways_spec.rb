@@ -73,6 +73,7 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     run 9, out: 9
     expect(session).to have_css("[role=alert]", text: "The syringe is at its end.")
     expect(session).to have_button("Count it", disabled: true)
+    expect(session).to have_css("li [aria-current=step]", text: "3 times")
     3.times { press :space }
     expect(session).to have_button("Close", exact: false)
     press :space

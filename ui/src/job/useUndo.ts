@@ -1,4 +1,5 @@
 import type { Job, Stage } from "../server/api";
+import { sentWith } from "./sentTogether";
 import { useEntries } from "./useEntries";
 
 interface Recent {
@@ -6,7 +7,7 @@ interface Recent {
   kind: string;
 }
 
-/** Takes the newest entry of a stage back; nothing to take back gives nothing to do. */
+/** Takes the newest entry of a stage back, with those that the same answer sent; nothing to take back gives nothing to do. */
 export function useUndo(
   job: Job,
   stage: Stage,
@@ -14,5 +15,13 @@ export function useUndo(
 ): { word: string; take: () => void } | undefined {
   const { undo } = useEntries(job, stage);
   const last = recent[recent.length - 1];
-  return last ? { word: last.kind.replaceAll("_", " "), take: () => undo(last.id) } : undefined;
+  if (!last) return undefined;
+  const together = sentWith(
+    last.id,
+    recent.map((each) => each.id),
+  );
+  return {
+    word: together.length > 1 ? `all ${together.length}` : last.kind.replaceAll("_", " "),
+    take: () => together.forEach((id) => undo(id)),
+  };
 }

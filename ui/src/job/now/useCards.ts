@@ -4,6 +4,7 @@ import { useHotkeys } from "../../kit/useHotkeys";
 import type { Job, NowAnswer, NowCard, NowEntry } from "../../server/api";
 import { useOutboxState } from "../../server/useOutbox";
 import type { Shown } from "../StageProps";
+import { rememberTogether } from "../sentTogether";
 import { useEntries } from "../useEntries";
 import { ANSWER_KEYS, digits } from "./digits";
 
@@ -59,7 +60,7 @@ export function useCards(
   const sendAll = (entries: NowEntry[]) => {
     if (isOnTheWay) return;
     setTyping(false);
-    entries.forEach((entry) => add(entry.kind, entry.data));
+    rememberTogether(entries.map((entry) => add(entry.kind, entry.data)));
   };
   const answer = ({ entry, following }: NowAnswer) => sendAll(following ? [entry, following] : [entry]);
   const go = () => {
