@@ -11,9 +11,7 @@ puts (" " * 22) + routes.map { |route| format("%12s", route) }.join
 Sandbag::Tables.rows("circuit_templates").each do |row|
   counts = routes.map do |id|
     next "-" unless Sandbag::Job::Route.find(id).suits?(Sandbag::Circuit::Template.sheet(row["id"]).kind)
-    machine = Sandbag::Tables.rows("machine_kinds").find { |kind| kind["templates"].include?(row["id"]) }["id"]
-    job = JobInMemory.new(Sandbag::Circuit::Template.filled(row["id"]), careful: false, machine_kind: machine)
-    hand = ByNow.new(job, id)
+    hand = ByNow.new(JobInMemory.of_template(row["id"]), id)
     hand.work ? hand.seen.size : "not signed"
   end
   puts format("%-22s", row["id"]) + counts.map { |count| format("%12s", count) }.join

@@ -5,7 +5,7 @@
 RSpec.describe "Rows of the tables", :slow do
   jobs = lambda do |&seen|
     Sandbag::Tables.rows("circuit_templates").each do |template|
-      machine = Sandbag::Tables.rows("machine_kinds").find { |kind| kind["templates"].include?(template["id"]) }["id"]
+      machine = JobInMemory.machine_of(template["id"])
       ReachedJobs.sheets(template["id"]).each do |sheet|
         Sandbag::Job::Route.all.select { |route| route.suits?(sheet.kind) && !route.stops? }.each do |route|
           seen.call(ReachedJobs.begun(sheet, machine, route).state)

@@ -27,6 +27,17 @@ class JobInMemory
     ((question == "fluid_found") && marked) || SAFE.fetch(question)
   end
 
+  # @return [String] of machine_kinds.yml: the first that has a circuit of this template
+  def self.machine_of(template)
+    Sandbag::Tables.rows("machine_kinds").find { |kind| kind["templates"].include?(template) }["id"]
+  end
+
+  # @param template [String] of circuit_templates.yml
+  # @return [JobInMemory] on its circuit, nothing answered yet
+  def self.of_template(template)
+    new(Sandbag::Circuit::Template.filled(template), careful: false, machine_kind: machine_of(template))
+  end
+
   CARED_FOR = %w[ask choose strip].freeze
 
   # @param careful [Boolean] answers what can stop the job, and protects the machine, before any work is entered

@@ -16,8 +16,7 @@ class ToldFigures
 
   # @param template [String]; route [String]; owns [Hash] of ByNow::OWNED
   def initialize(template, route, owns)
-    kind = Sandbag::Tables.rows("machine_kinds").find { |row| row["templates"].include?(template) }
-    @job = JobInMemory.new(Sandbag::Circuit::Template.filled(template), careful: false, machine_kind: kind["id"])
+    @job = JobInMemory.of_template(template)
     @hand = ByNow.new(@job, route, owns)
   end
 

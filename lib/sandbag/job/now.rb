@@ -62,16 +62,22 @@ module Sandbag
                looks: looks.map { |label, how, entry| {label: label, how: how, entry: entry}.compact }}}
       end
 
-      # Steps that follow one another and are simply done, on one card; then the card of the first.
-      # @param card [Hash] of the first; steps [Array] still to do, in their order, each with `together` of
-      #   steps_together.yml, or nil
+      # @param steps [Array] still to do, in their order, each with `together` of steps_together.yml, or nil
+      # @return [Array] the first, with those after it that are done together with it
+      def together(steps)
+        group = steps.first.together
+        group ? steps.take_while { |each| each.together == group } : steps.first(1)
+      end
+
+      # Steps that are done together, on one card; then the card of the first.
+      # @param card [Hash] of the first; steps [Array] see #together
       # @yield [Object] each of them
       # @yieldreturn [Array] its look, see #round
       def in_one_go(card, steps, **more)
-        together = steps.first.together or return [card]
-        all = steps.take_while { |each| each.together == together }.map { |each| yield each }
-        title = Tables.find("steps_together", together)["label"]
-        [round("steps.#{together}", title, all, good: "done")&.merge(more), card].compact
+        return [card] unless steps.size > 1
+        row = Tables.find("steps_together", steps.first.together)
+        looks = steps.map { |each| yield each }
+        [{**round("steps.#{row["id"]}", row["label"], looks, good: "done"), **more}, card]
       end
 
       # The cards, each group's round before the first card of it that is answered by the round.

@@ -21,7 +21,7 @@ const Parts = styled.ul`
   }
 `;
 
-/** Parts of the step at hand: how many, wetted with what, and which way each faces. Those that are the right way round are one line. */
+/** Parts of the step at hand: how many, wetted with what, and which way each faces. Parts that are the right way round share one line. */
 export function PartLines({ parts, asked, onFace }: Props) {
   const right = parts.filter((part) => part.right);
   return (

@@ -16,7 +16,8 @@ module Sandbag
       # @param sheet [Circuit::Sheet]; followed [Hash] schools of the shop, id => answer
       # @param causes [Array<String>] of causes.yml, that the findings point to
       # @param moved [Integer, nil] journal position of the last fluid that moved
-      # @param rises_s [Proc] s that air needs to rise out by itself; nil where none does: asked after the last point
+      # @param rises_s [Proc] returns the s until the air that rises has left by the port, nil where none rises; called
+      #   after the last point
       def initialize(entries, method, sheet, followed:, moved:, causes: [], rises_s: -> {})
         @entries = entries
         @method = method
@@ -40,7 +41,7 @@ module Sandbag
 
       # @return [Integer, nil] s, in whole minutes, that a check takes
       def seconds(check)
-        (rises_s / 60).ceil * 60 if check.row["rises"]
+        (@rises_s.call / 60).ceil * 60 if check.row["rises"]
       end
 
       # @return [String, nil] the first thing to do before fluid moves
@@ -92,17 +93,14 @@ module Sandbag
 
       private
 
-      def rises_s
-        @rises_s.call
-      end
-
       def asked(at, taken)
         rows = Tables.rows("bleed_checks").select { |row| row["at"] == at && asked?(row) && here?(row) }
         Job::Asked.all(rows, taken.by("check", "check"))
       end
 
       def asked?(row)
-        @method["checks"].include?(row["id"]) || (row["needs"] && @sheet.suits?(row)) || (row["rises"] && rises_s) ||
+        @method["checks"].include?(row["id"]) || (row["needs"] && @sheet.suits?(row)) ||
+          (row["rises"] && @rises_s.call) ||
           (!@sheet.clutch? && @followed.value?(row["school"]))
       end
 

@@ -87,9 +87,9 @@ module Sandbag
         phase == "cycle" && done.size + 1 == beats.size && beat == beats.last
       end
 
-      # The last of the steps that come last at a point.
-      def ends_point?(beat)
-        after.any? && beat == after.last && (after.size == 1 || (phase == "after" && done.size + 1 == after.size))
+      # #last_step is the last of the steps that come last at a point.
+      def ends_point?
+        after.size == ((phase == "after") ? done.size : 0) + 1
       end
 
       # @param beat [String] one that is in its turn

@@ -29,7 +29,8 @@ module Sandbag
       # What is simply done is done together; what has more than one answer is a card of its own.
       def before_fluid(asked)
         in_one_round("start", "Before fluid moves",
-          asked.map { |check| [look_at(check), (done(check) if done_or_not?(check))] }, good: "done")
+          asked.map { |check| [look_at(check), ([check.row["label"], nil, done(check)] if done_or_not?(check))] },
+          good: "done")
       end
 
       DONE = "done"
@@ -39,7 +40,7 @@ module Sandbag
       end
 
       def done(check)
-        [check.row["label"], nil, entry("check", check: check.id, value: DONE)]
+        entry("check", check: check.id, value: DONE)
       end
 
       def look_at(check)
@@ -50,14 +51,13 @@ module Sandbag
 
       def finish
         asked = @stage.checks.finish.reject(&:good?)
-        return asked.map { |check| @stage.checks.seconds(check) ? wait_for(check) : look_at(check) } if asked.any?
+        return asked.map { |check| check.row["rises"] ? wait_for(check) : look_at(check) } if asked.any?
         [here("report", Wording.sentence(@stage.report_due || @stage.waits_for))]
       end
 
       # A check that is time to wait, with its clock.
       def wait_for(check)
-        label, _, done = done(check)
-        step("check.#{check.id}", label, done, label: "Waited", detail: check.row["does"],
+        step("check.#{check.id}", check.row["label"], done(check), label: "Waited", detail: check.row["does"],
           clock_s: @stage.checks.seconds(check))
       end
 
@@ -80,7 +80,7 @@ module Sandbag
       # What comes last at a point; with the last of it the point is finished, but for a method that only helps.
       def last_step(point)
         card = beat_card(count.cycle.last_step) or return
-        return card if @stage.method_row["aid"] || !count.cycle.ends_point?(count.cycle.last_step)
+        return card if @stage.method_row["aid"] || !count.cycle.ends_point?
         {**card, title: "#{card[:title]}: #{point.label} ran clean", act: {**card[:act], following: point_done}}
       end
 

@@ -168,9 +168,9 @@ module Sandbag
 
       private
 
-      # @return [Float, nil] s that air which no flow carries needs to rise out by itself, nipples shut
+      # @return [Float, nil] s until the air that rises has left by the port, nipples shut; nil where none rises
       def rises_s
-        Airway::Way.all(job.sheet, celsius: at_hand[:celsius])
+        @rises_s ||= Airway::Way.all(job.sheet, celsius: at_hand[:celsius])
           .filter_map { |way| Airway::MethodVerdict.new(way, method_row).rises_shut_s }.max
       end
 

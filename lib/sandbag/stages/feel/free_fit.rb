@@ -16,8 +16,9 @@ module Sandbag
       SETTLED = 1e-6
 
       # @attr numbers [Array<Float>] v0, C, V_air, then what may be off; inverse [Matrix, nil] of the normal matrix;
-      #   degrees [Integer] of freedom; scale [Float] how far the readings scatter against what their errors say
-      attr_reader :numbers, :inverse, :degrees, :scale
+      #   degrees [Integer] of freedom; scale [Float] how far the readings scatter against what their errors say;
+      #   give_seen [Vector, nil] how much of each number the most give of seals and pads would look like
+      attr_reader :numbers, :inverse, :degrees, :scale, :give_seen
 
       # @param weighed [WeighedReadings]
       # @param from [Array<Float>] v0, C, V_air to begin with
@@ -32,19 +33,13 @@ module Sandbag
         @known = known
         @known_at = (baseline ? baseline.coefficients : [0.0, 0.0]) + [0.0] * (@numbers.size - 2)
         STEPS.times { step or break }
-        @scale = spread if inverse
+        @scale, @give_seen = spread, give_as_seen if inverse
         freeze
       end
 
       # @return [Matrix, nil] of v0, C and V_air
       def covariance
         inverse && scale * inverse.minor(0, LeverFit::PARAMETERS, 0, LeverFit::PARAMETERS)
-      end
-
-      # @return [Vector] how much of each number the most give of seals and pads would look like
-      def give_seen
-        give = @weighed.forces_n.map { |force| give_ml(force) }
-        inverse * Vector.elements(NormalEquations.right(@rows, give, @weighed.weights))
       end
 
       # @return [Float] mL, the most that seals and pads may give at a pull
@@ -81,6 +76,11 @@ module Sandbag
       # Of the readings by their weights, and of what was known before.
       def normal
         NormalEquations.normal(@rows, @weighed.weights).zip(@known).map { |read, known| read.zip(known).map(&:sum) }
+      end
+
+      def give_as_seen
+        give = @weighed.forces_n.map { |force| give_ml(force) }
+        inverse * Vector.elements(NormalEquations.right(@rows, give, @weighed.weights))
       end
 
       # What is known before any reading, as a share of the normal matrix: what may be off by its own error, and dead

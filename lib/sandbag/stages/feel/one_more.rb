@@ -11,7 +11,6 @@ module Sandbag
       def initialize(weighed, free)
         @weighed = weighed
         @free = free
-        @give = free.give_seen
         freeze
       end
 
@@ -31,7 +30,7 @@ module Sandbag
 
       # mL of air that the give of seals would look like.
       def give_seen_ml(force_n, row, gain)
-        @give[2] + gain * (@free.give_ml(force_n) - row.inner_product(@give))
+        @free.give_seen[2] + gain * (@free.give_ml(force_n) - row.inner_product(@free.give_seen))
       end
 
       # Read as the last one was.

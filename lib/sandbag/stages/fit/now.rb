@@ -20,9 +20,9 @@ module Sandbag
       def sequence
         at = @stage.step or return []
         act = act_of(at)
-        return facings_or(act, @stage.put_back, at.strip) if at.strip && faced_wrong?(at)
+        return facings_or(act, @stage.put_back, at.strip) if faced_wrong?(at)
         ahead = @stage.sequence.of(@stage.phase).reject { |each| @stage.sequence.done?(each) }
-        in_one_go(act, ahead.take_while { |each| !faced_wrong?(each) }) do |each|
+        in_one_go(act, together(ahead).take_while { |each| !faced_wrong?(each) }) do |each|
           [each.label, each.does, entry("step", step: each.id)]
         end
       end

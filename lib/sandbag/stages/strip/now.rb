@@ -17,8 +17,8 @@ module Sandbag
       def at_hand
         ahead = @stage.work.steps.reject { |each| @stage.passed?(each) }
         return [] if ahead.empty?
-        together = ahead.take_while { |each| each.together == ahead.first.together }
-        in_one_go(next_step, ahead, photo: before(together)) do |each|
+        group = together(ahead)
+        in_one_go(next_step(ahead), group, photo: before(group)) do |each|
           [each.label, how(each), entry("step", step: each.id)]
         end
       end
@@ -65,12 +65,11 @@ module Sandbag
         Wording.sentence(features.join(", ")) if features.any?
       end
 
-      def next_step
-        at = @stage.step
-        done = @stage.work.steps.count { |each| @stage.passed?(each) }
+      def next_step(ahead)
+        at, all = ahead.first, @stage.work.steps.size
         step("step.#{at.id}", at.label, entry("step", step: at.id),
           detail: how(at), caution: at.to_h[:caution] || at.flies,
-          figure: "#{done + 1} of #{@stage.work.steps.size}", photo: before([at]))
+          figure: "#{all - ahead.size + 1} of #{all}", photo: before([at]))
       end
     end
   end

@@ -5,7 +5,7 @@ import { Picker } from "../../kit/Picker";
 import { TradeText } from "../../pieces/TradeText";
 import { PartLines } from "../PartLines";
 import { StepNotes } from "../StepNotes";
-import { hasOwnLead } from "../now/ownLead";
+import { hasOwnLead, leadButton } from "../now/ownLead";
 import { useEntries } from "../useEntries";
 import { useStepKeys } from "../useStepKeys";
 import { UndoButton } from "../UndoButton";
@@ -51,11 +51,7 @@ export function FitStep({ job, fit, isOpen }: FitProps) {
       {isOpen ? (
         <Row $gap={1}>
           {step ? (
-            <Button
-              {...(isLed ? ({ tone: "act", hotkey: "Space" } as const) : {})}
-              isDisabled={!isReady}
-              onPress={done}
-            >
+            <Button {...leadButton(isLed)} isDisabled={!isReady} onPress={done}>
               {step.trial ? "It fits, nothing clashes" : "Done"}
             </Button>
           ) : null}

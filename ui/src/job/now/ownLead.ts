@@ -25,6 +25,9 @@ const DRAWN: Partial<Record<Shown, string[]>> = {
   feel: ["pull"],
 };
 
+/** How the button of such a panel looks while its step is the first card: Space does it. */
+export const leadButton = (isLed: boolean) => (isLed ? ({ tone: "act", hotkey: "Space" } as const) : {});
+
 /** The first card is a panel of the stage's page, and is not drawn a second time. */
 export function hasOwnLead(stage: Shown, card: NowCard | undefined): boolean {
   return !card || (card.kind !== "go" && (DRAWN[stage] ?? []).some((start) => card.id.startsWith(start)));

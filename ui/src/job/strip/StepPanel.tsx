@@ -7,7 +7,7 @@ import { Sign } from "../../kit/Mark";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { AskedPhoto } from "../photos/AskedPhoto";
 import { TradeText } from "../../pieces/TradeText";
-import { hasOwnLead } from "../now/ownLead";
+import { hasOwnLead, leadButton } from "../now/ownLead";
 import { useEntries } from "../useEntries";
 import { UndoButton } from "../UndoButton";
 import { useUndo } from "../useUndo";
@@ -105,11 +105,7 @@ export function StepPanel({ job, strip, isOpen }: Props) {
       {step.caution ? <Quiet>{step.caution}</Quiet> : null}
       {isOpen ? (
         <Row $gap={1}>
-          <Button
-            {...(isLed ? ({ tone: "act", hotkey: "Space" } as const) : {})}
-            isDisabled={!isReady}
-            onPress={take}
-          >
+          <Button {...leadButton(isLed)} isDisabled={!isReady} onPress={take}>
             {step.takes.length > 0 ? "Out and counted" : "Done"}
           </Button>
           <ReasonButton
