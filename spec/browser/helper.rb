@@ -89,9 +89,10 @@ module AtTheBench
     expect(session).to have_no_content("Fetching…")
   end
 
-  # @return [Integer] how many entries a card makes: one, but for the looks of a round
+  # @return [Integer] how many entries a card makes: one, but for the looks of a round and a figure for several
   def entries_of(card)
-    card.dig("all", "looks")&.size || 1
+    return card["all"]["looks"].size if card["kind"] == "round"
+    1 + (card.dig("field", "also") || []).size
   end
 
   # Turns to a card by the arrows, one after the other as the page shows them.

@@ -67,13 +67,16 @@ class ByNow
 
   def follow(stage, card)
     case card[:kind]
-    when "step" then send_both(stage, card[:act])
-    when "round" then card[:all][:looks].each { |look| send_entry(stage, look[:entry]) }
+    when "step", "round" then card[:all] ? send_all(stage, card[:all]) : send_both(stage, card[:act])
     when "question" then send_both(stage, answer(card))
     when "reading" then type(stage, card)
     else in_panel(stage, card)
     end
     true
+  end
+
+  def send_all(stage, all)
+    all[:looks].each { |look| send_entry(stage, look[:entry]) }
   end
 
   def send_both(stage, answer)
@@ -109,7 +112,8 @@ class ByNow
   def type(stage, card)
     return send_entry(stage, card[:answers].first[:entry]) if %w[switch.rest lamp].include?(card[:id])
     return by_eye if card[:id].start_with?("gauge.")
-    send_entry(stage, card[:field][:entry], {card[:field][:name] => value(card)})
+    typed = {card[:field][:name] => value(card)}
+    [card[:field][:entry], *card[:field][:also]].each { |entry| send_entry(stage, entry, typed) }
   end
 
   def value(card)
@@ -118,7 +122,7 @@ class ByNow
     when "signed" then "R. Tarn"
     when "gate" then "M. Beck"
     when "figure" then FitWork::SERVICE.fetch(rest.split(".").first)
-    when "torque" then job.state.fit.torques.line(rest).range.aim
+    when "torque" then job.state.fit.torques.line(card[:field][:entry][:data][:fastener]).range.aim
     when "switch" then 0.3
     when "lift" then lift
     when "hose" then job.state.choose.sheet.values(job.state.sheet.part(rest))["length"].value

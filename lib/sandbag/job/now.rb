@@ -6,8 +6,9 @@ module Sandbag
     # card and sends the entry that it holds; which card there is, and in which order, is said here. Each stage has a
     # class `Now` of its own that finds its cards.
     class Now
-      # question: one of a few answers; step: one act; reading: something typed; round: several looks at one place; go:
-      # another stage is next; here: it takes more than one answer, in its panel on the stage's page.
+      # question: one of a few answers; step: one act, or several of the same kind at once; reading: something typed;
+      # round: several looks at one place; go: another stage is next; here: it takes more than one answer, in its panel
+      # on the stage's page.
       KINDS = %w[question step reading round go here].freeze
 
       # @param stage [Stage]
@@ -19,9 +20,10 @@ module Sandbag
 
       # @return [Array<Hash>] kind; id; title: what to do; detail: how; caution; figure: what is read from two metres;
       #   act (label and entry), answers (each label, entry and, where one follows, the following entry), field (name,
-      #   label, unit, words and entry) or all (label, and looks, each with label, how and entry); stage: where another
-      #   one is next; room: the part of the page where it takes more than one answer. An entry is kind and data. Empty
-      #   in a job that takes no entry now
+      #   label, unit, words, entry, and also: further entries that take what is typed) or all (label, and looks, each
+      #   with label, how and entry); a step with all of its kind has act and all; stage: where another one is next;
+      #   room: the part of the page where it takes more than one answer. An entry is kind and data. Empty in a job that
+      #   takes no entry now
       def to_a
         return [] if @job.signed? || @job.stop || @job.on_hold?
         return [onward] if @stage.done?
@@ -54,12 +56,18 @@ module Sandbag
       # Looks that are answered together once all of them are good; each is a card of its own after it.
       # @param looks [Array<Array(String, String, Hash)>] label, how, and the entry that says it is good
       # @param good [String] what is said of all of them
+      # @param detail [String, nil] how, where it is the same for all of them
       # @return [Hash, nil] none for a single look
-      def round(id, title, looks, good:)
+      def round(id, title, looks, good:, detail: nil)
         return if looks.size < 2
-        {kind: "round", id: "round.#{id}", title: title, detail: "Not all of them? Go to each by the arrows.",
-         all: {label: "All #{looks.size} #{good}",
-               looks: looks.map { |label, how, entry| {label: label, how: how, entry: entry}.compact }}}
+        {kind: "round", id: "round.#{id}", title: title,
+         detail: [detail, "Not all of them? Go to each by the arrows."].compact.join(" "),
+         all: all("All #{looks.size} #{good}", looks)}
+      end
+
+      # @param looks [Array] see #round
+      def all(label, looks)
+        {label: label, looks: looks.map { |name, how, entry| {label: name, how: how, entry: entry}.compact }}
       end
 
       # @param steps [Array] still to do, in their order, each with `together` of steps_together.yml, or nil
@@ -84,23 +92,24 @@ module Sandbag
       # @param open [Array<Array(String, Hash, Array)>] group, card, and its look (see #round), nil where it is answered
       #   alone
       # @param titles [Hash{String => String}] group => title of its round
-      def in_rounds(open, titles, good: "good")
+      def in_rounds(open, titles, good: "good", **said)
         rounds = titles.to_h do |group, title|
-          [group, round(group, title, open.filter_map { |of, _card, look| look if of == group }, good: good)]
+          [group, round(group, title, open.filter_map { |of, _card, look| look if of == group }, good: good, **said)]
         end
         open.flat_map { |group, card, look| [(rounds.delete(group) if look), card] }.compact
       end
 
       # The cards of one group.
       # @param open [Array<Array(Hash, Array)>] card and its look, as above
-      def in_one_round(group, title, open, good: "good")
-        in_rounds(open.map { |card, look| [group, card, look] }, {group => title}, good: good)
+      def in_one_round(group, title, open, **said)
+        in_rounds(open.map { |card, look| [group, card, look] }, {group => title}, **said)
       end
 
       # The cards, with a round for each place of the walk round the machine.
-      # @param open [Array<Array(String, Hash, Array)>] as above, each group a place of walk_places.yml
-      def by_place(open)
-        in_rounds(open, Walk.of(open.map(&:first)).to_h { |place| place.values_at(:id, :label) })
+      # @param open [Array<Array(String, Hash, Array)>] as above; each group a place of walk_places.yml or one of titles
+      # @param titles [Hash{String => String}] of further rounds
+      def by_place(open, titles = {})
+        in_rounds(open, {**Walk.of(open.map(&:first)).to_h { |place| place.values_at(:id, :label) }, **titles})
       end
 
       # @param room [String, nil] the part of the stage's page where it is

@@ -33,7 +33,49 @@ RSpec.describe Sandbag::Bleed::Stage, "led" do
   it "asks for none where it begins with the one that is proposed" do
     job = ready("road_front_single")
     expect(job.view("bleed")).not_to have_key :proposed
-    expect(card(job)[:id]).to start_with "check."
+    expect(card(job)).to include(id: "round.start", all: include(label: /\AAll \d+ done\z/))
+  end
+
+  it "asks alone, before fluid moves, for what is answered or found not right, and on a pressure vessel" do
+    job = ready("road_front_single")
+    job.add("bleed", "check", {"check" => "nipple_sound", "value" => "worn"})
+    together = card(job)[:all][:looks].map { |look| look[:entry][:data][:check] }
+    expect(together).not_to include "nipple_sound"
+    expect(job.view("bleed")[:now].map { |each| each[:id] }).to include "check.nipple_sound"
+    job = ready("road_front_single", nil)
+    job.add("bleed", "method", {"method" => "pressure_cap"})
+    expect(card(job)[:all][:looks].map { |look| look[:entry][:data][:check] }).not_to include "cap_rated"
+  end
+
+  # @return [Array(Integer, Integer, String)] strokes to go, those to the next top-up, and what is offered at once
+  def in_a_row(job)
+    count = job.state.bleed.count
+    [count.current.strokes_to_go, count.reservoir.strokes_to_top_up, card(job).dig(:all, :label)]
+  end
+
+  it "writes strokes down together: as many as are to go, and none past the next top-up" do
+    job = ready("kart_rear", "check_valve")
+    beat(job, "screw_in", "open_flow")
+    expect(card(job)).not_to have_key :all
+    beat(job, "first_press")
+    expect(card(job)).to include(kind: "step", act: include(entry: {kind: "beat", data: {beat: "slow_stroke"}}))
+    expect(in_a_row(job)).to eq [11, 3, "3 strokes done"]
+    card(job)[:all][:looks].each { beat(job, "slow_stroke") }
+    expect(in_a_row(job)).to eq [8, 0, nil]
+    4.times do
+      job.add("bleed", "topped_up")
+      2.times { beat(job, "slow_stroke") }
+    end
+    expect(job.state.bleed.count.current.strokes_to_go).to eq 0
+  end
+
+  it "writes down no two strokes of a method that opens and closes at each" do
+    job = ready("kart_rear", "hold_cycle")
+    12.times do
+      expect(card(job)).not_to have_key :all
+      job.add("bleed", "beat", {"beat" => job.state.bleed.count.cycle.turn})
+    end
+    expect(job.state.bleed.count.total_strokes).to be_positive
   end
 
   it "leads a one-way valve: screw it in, open, one light press; slow strokes, a refill with it open; close" do

@@ -255,6 +255,22 @@ RSpec.describe "Limits of Ask to Fit" do
       jar.read(2.0 * strokes, strokes).error_ml
     end
 
+    # Strokes offered at once from a filled reservoir of so many mL.
+    def at_once(usable_ml)
+      kart = Sandbag::Circuit::Template.filled("kart_rear")
+      job = JobInMemory.new(kart.set("reservoir", "usable", usable_ml, "measured"), careful: false)
+      job.ready_to_bleed("bleed")
+      job.choose_what_is_wanted
+      job.add("bleed", "method", {"method" => "check_valve"})
+      job.look_before_fluid
+      %w[screw_in open_flow first_press].each { |beat| job.add("bleed", "beat", {"beat" => beat}) }
+      [job.state.bleed.count.reservoir.strokes_to_top_up, job.view("bleed")[:now].first[:all][:looks].size]
+    end
+
+    both_sides "Bleed::Now::MOST_IN_A_ROW", 40 => [4, 4], 45 => [5, 5], 56 => [6, 5] do |usable_ml|
+      at_once(usable_ml)
+    end
+
     def tight?(first, after)
       entry = Sandbag::Job::Entry.new(id: "t", stage: "bleed", kind: "tool_tight",
         data: {"first" => first, "after" => after}, at: "2026-03-14T09:00:00Z", by: "spec", position: 1)

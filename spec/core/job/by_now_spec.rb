@@ -103,12 +103,42 @@ RSpec.describe Sandbag::Job::Now do
       expect(looks("inner")).to eq ["Cups, seals and boots", "Spring", "Circlip, washer and pin"]
       expect(looks("checks")).to include("Piston slides", "Ports clear")
       expect(looks("start")).to include("One-way valve tested")
+      nipple = cards["round.start"][:all][:looks].find { |look| look[:label].start_with?("Each nipple") }
+      expect(nipple).to include(how: "Hole open, thread and hex sound.",
+        entry: {kind: "check", data: {check: "nipple_sound", value: "sound"}})
+    end
+
+    it "takes together the same look, the same fastener at several places" do
+      three = ByNow.new(job("kart_front_rear"), "reseal_mc").tap(&:work).cards.to_h { |card| [card[:id], card] }
+      expect(three["round.hoses"]).to include(title: "Each hose: bend it, look at both ends, squeeze hard",
+        detail: start_with("Outside without cracks"), all: include(label: "All 4 sound"))
+      expect(three["round.hoses"][:all][:looks].first).to eq(label: "Front tube",
+        entry: {kind: "setup", data: {item: "hose.trunk", value: "sound"}})
+      expect(three["round.nipple"]).to include(title: "Each nipple: shut and capped", all: include(label: "All 3 good"))
+      expect(three["torque.all.nipple"]).to include(title: "Tighten all 3, one after the other", figure: "6.5 N·m",
+        detail: "Nipple of the left caliper; Nipple of the right caliper; Nipple of the axle caliper")
+      expect(three["torque.all.nipple"][:field]).to include(
+        entry: {kind: "torque", data: {fastener: "nipple.caliper_left"}},
+        also: [{kind: "torque", data: {fastener: "nipple.caliper_right"}},
+          {kind: "torque", data: {fastener: "nipple.caliper_rear"}}]
+      )
+    end
+
+    it "asks alone for a fastener that was read out of its range" do
+      hand = ByNow.new(job("kart_front_rear"), "reseal_mc")
+      hand.send(:follow, *step(hand)) until now("fit").any? { |card| card[:id] == "torque.all.nipple" }
+      job.add("fit", "torque", {"fastener" => "nipple.caliper_left", "value" => 12})
+      expect(now("fit").map { |card| card[:id] }).to start_with("torque.nipple.caliper_left", "torque.all.nipple")
+      expect(now("fit")[1][:title]).to eq "Tighten all 2, one after the other"
+    end
+
+    def now(stage)
+      (job.state.current == stage) ? job.view(stage)[:now] : []
     end
 
     it "asks alone for what seals or slides, takes its time, is measured or wants a photo" do
       expect(cards.keys).to include(*%w[
         look.bore look.ports look.piston look.glide look.old_cups setup.free_play inner.piston check.soaked check.ring
-        check.nipple_sound
       ])
     end
 

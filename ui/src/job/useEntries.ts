@@ -1,6 +1,7 @@
 import type { Job, NewEntry, Stage } from "../server/api";
 import { useOutbox } from "../server/useOutbox";
 import { rememberPanel } from "./enteredAt";
+import { rememberTogether } from "./sentTogether";
 
 type Data = NewEntry["data"];
 
@@ -12,8 +13,12 @@ export function useEntries(job: Job, stage: Stage) {
     rememberPanel(id);
     return id;
   };
+  const add = (kind: string, data: Data = {}) => written({ stage, kind, data });
   return {
-    add: (kind: string, data: Data = {}) => written({ stage, kind, data }),
+    add,
+    /** What one answer sends; one undo takes all of it back. */
+    addAll: (entries: { kind: string; data: Data }[]) =>
+      rememberTogether(entries.map(({ kind, data }) => add(kind, data))),
     undo: (corrects: string) => written({ stage, kind: "undo", data: {}, corrects }),
   };
 }

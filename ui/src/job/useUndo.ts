@@ -1,5 +1,6 @@
 import type { Job, Stage } from "../server/api";
 import { sentWith } from "./sentTogether";
+import { undoWord } from "./undoWord";
 import { useEntries } from "./useEntries";
 
 interface Recent {
@@ -21,7 +22,7 @@ export function useUndo(
     recent.map((each) => each.id),
   );
   return {
-    word: together.length > 1 ? `all ${together.length}` : last.kind.replaceAll("_", " "),
+    word: together.length > 1 ? `all ${together.length}` : undoWord(last.kind),
     take: () => together.forEach((id) => undo(id)),
   };
 }

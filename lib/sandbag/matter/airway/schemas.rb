@@ -74,6 +74,7 @@ module Sandbag
           "school?" => String,
           "cause?" => String,
           "abs?" => [TrueClass, FalseClass],
+          "alone?" => TrueClass,
           "rises?" => [TrueClass, FalseClass]
         }) { |row| Schemas.bleed_check(row) },
         "schools" => Tables::Schema.new({

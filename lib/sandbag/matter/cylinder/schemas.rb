@@ -42,6 +42,7 @@ module Sandbag
           "photo?" => String,
           "first?" => TrueClass,
           "never_abs?" => Array,
+          "round?" => String,
           "values?" => Hash,
           "warns?" => Hash,
           "counts?" => Hash,

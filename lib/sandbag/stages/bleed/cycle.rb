@@ -67,6 +67,11 @@ module Sandbag
         before.any? { |id| opens?(id) } && beats.none? { |id| shuts?(id) }
       end
 
+      # Each step is a stroke like the one before.
+      def stroke_after_stroke?
+        phase == "cycle" && !paused && beats.one? && turn_row["records"].nil?
+      end
+
       # The nipple stays open from go to go, and is shut for a refill.
       def shut_to_refill?
         runs_open? && !refills_open

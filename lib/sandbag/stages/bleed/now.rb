@@ -26,21 +26,18 @@ module Sandbag
           detail: "#{@stage.proposed["label"]} is proposed. The others are listed below, each with its verdict.")
       end
 
-      # What is simply done is done together; what has more than one answer is a card of its own.
+      # All of them by one answer, the best of each; what is answered in another way is a card of its own.
       def before_fluid(asked)
         in_one_round("start", "Before fluid moves",
-          asked.map { |check| [look_at(check), ([check.row["label"], nil, done(check)] if done_or_not?(check))] },
-          good: "done")
+          asked.map { |check| [look_at(check), (best(check) unless check.answer || check.row["alone"])] }, good: "done")
       end
 
       DONE = "done"
 
-      def done_or_not?(check)
-        check.answer.nil? && check.row["good"] == [DONE]
-      end
-
-      def done(check)
-        entry("check", check: check.id, value: DONE)
+      def best(check)
+        value = check.row["good"].first
+        [check.row["label"], ("#{check.row["answers"].fetch(value)}." unless value == DONE),
+          entry("check", check: check.id, value: value)]
       end
 
       def look_at(check)
@@ -57,7 +54,7 @@ module Sandbag
 
       # A check that is time to wait, with its clock.
       def wait_for(check)
-        step("check.#{check.id}", check.row["label"], done(check), label: "Waited", detail: check.row["does"],
+        step("check.#{check.id}", check.row["label"], best(check).last, label: "Waited", detail: check.row["does"],
           clock_s: @stage.checks.seconds(check))
       end
 
@@ -140,8 +137,21 @@ module Sandbag
         when "topped_up" then refill
         else
           return run(point) if row.nil? && count.supply.by_ml?
-          beat_card(count.cycle.turn, figure: (to_go(point) unless count.supply.by_ml?), caution: top_up_said)
+          beat_card(count.cycle.turn, figure: (to_go(point) unless count.supply.by_ml?), caution: top_up_said,
+            all: in_a_row(point))
         end
+      end
+
+      # [default] Strokes that a mechanic counts in his head without losing count.
+      MOST_IN_A_ROW = 5
+
+      # Strokes one after the other through an open nipple, written down together: as many as are still to go, and none
+      # past the next top-up.
+      def in_a_row(point)
+        return unless count.cycle.stroke_after_stroke?
+        number = [point.strokes_to_go, count.reservoir.strokes_to_top_up, MOST_IN_A_ROW].min
+        stroke = [count.cycle.turn_row["label"], nil, entry("beat", beat: count.cycle.turn)]
+        all("#{number} strokes done", [stroke] * number) if number > 1
       end
 
       def to_go(point)

@@ -20,10 +20,19 @@ module Sandbag
         row["settled"] == "computed" || known || state == :not_touched
       end
 
-      # Confirmed with the others of its place by one answer: not one that a person signs for, nor one that is looked at
-      # alone, nor one that somebody found not right.
+      # Confirmed with the others of its place by one answer: not one that is looked at alone.
       def together?
-        !computed? && !row["by_name"] && !row["alone"] && !denied
+        plain? && !row["alone"]
+      end
+
+      # Confirmed with the others of its row by one answer, such as every nipple.
+      def with_its_like?
+        plain? && row.key?("round")
+      end
+
+      # Not one that a person signs for, nor one that somebody found not right.
+      def plain?
+        !computed? && !row["by_name"] && !denied
       end
 
       # Done at the end, rather than looked at.

@@ -11,7 +11,13 @@ module Sandbag
       def cards
         return [signature] if @stage.ready?
         return [here("cures", "Confirm what this job put right")] if @stage.cures.any?
-        by_place(@stage.open_gates.map { |gate| [gate.row["place"], card(gate), (good(gate) if gate.together?)] })
+        by_place(@stage.open_gates.map { |gate| in_its_group(gate) },
+          Tables.rows("gates").to_h { |row| row.values_at("id", "round") }.compact)
+      end
+
+      def in_its_group(gate)
+        return [gate.row["id"], card(gate), good(gate)] if gate.with_its_like?
+        [gate.row["place"], card(gate), (good(gate) if gate.together?)]
       end
 
       def card(gate)

@@ -41,6 +41,7 @@ module Sandbag
           "proof?" => String,
           "test?" => Array,
           "each?" => [TrueClass, FalseClass],
+          "round?" => String,
           "aside?" => TrueClass,
           "alone?" => [TrueClass, FalseClass],
           "by_name?" => String,

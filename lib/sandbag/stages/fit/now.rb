@@ -56,7 +56,23 @@ module Sandbag
       def torques
         wanted = @stage.torques.lines.reject(&:done?)
         wanted = wanted.select { |line| line.when == @stage.phase } if @stage.bleeds?
-        wanted.map { |line| torque(line) }
+        wanted.chunk_while { |one, other| alike?(one, other) }.flat_map { |same| tighten(same) }
+      end
+
+      # The same fastener at several places, one after the other with the wrench as it is set: one reading for all.
+      def tighten(lines)
+        cards = lines.map { |line| torque(line) }
+        return cards unless lines.size > 1
+        first, *others = cards
+        together = {id: "torque.all.#{lines.first.fastener["id"]}",
+                    title: "Tighten all #{lines.size}, one after the other", detail: lines.map(&:label).join("; "),
+                    field: {**first[:field], also: others.map { |card| card[:field][:entry] }}}
+        [{**first, **together}, *cards]
+      end
+
+      def alike?(one, other)
+        one.fastener == other.fastener && one.range&.aim == other.range&.aim &&
+          [one, other].all? { |line| line.range && !line.asks && !line.reading && !wrong_wrench?(line) }
       end
 
       def torque(line)

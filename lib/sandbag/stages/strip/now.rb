@@ -31,11 +31,21 @@ module Sandbag
 
       # What is simply done is done together; what is answered, measured or photographed is a card of its own.
       def set_up
-        open = @stage.setup.missing.map do |row|
+        hoses, others = @stage.setup.missing.partition { |row| row["each"] }
+        open = others.map do |row|
           alone = row.keys.intersect?(%w[values figures photo])
           [item(row), ([row["label"], row["detail"], done(row)] unless alone)]
         end
-        in_one_round("setup", "Protect the machine and yourself", open, good: "done")
+        in_one_round("setup", "Protect the machine and yourself", open, good: "done") + hoses_looked_at(hoses)
+      end
+
+      # All of them sound by one answer; a faulty one is a card of its own.
+      def hoses_looked_at(rows)
+        return [] if rows.empty?
+        open = rows.map do |row|
+          [item(row), [row["name"], nil, entry("setup", item: row["id"], value: row["good"].first)]]
+        end
+        in_one_round("hoses", rows.first["round"], open, good: "sound", detail: rows.first["detail"])
       end
 
       def done(row)

@@ -72,7 +72,9 @@ export function BenchView({ job, stage, onLeave }: Props) {
   useInert();
   const view = useQuery(stageQuery(job.id, stage)).data?.[stage];
   const cards = view?.now ?? [];
-  const { card, place, send, answer, go, keys, isTyping } = useCards(job, stage, cards, { onHere: onLeave });
+  const { card, place, type, answer, go, all, keys, isTyping } = useCards(job, stage, cards, {
+    onHere: onLeave,
+  });
   const undo = useUndo(job, stage, view?.recent ?? []);
   const [aloud, setAloud] = useKept("aloud", ["off", "on"]);
   const said = card ? aloudOf(card) : "";
@@ -110,9 +112,10 @@ export function BenchView({ job, stage, onLeave }: Props) {
           card={card}
           keys={keys}
           isTyping={isTyping}
-          onSend={send}
+          onType={type}
           onAnswer={answer}
           onGo={go}
+          onAll={all}
           undo={undo}
         />
       ) : null}
@@ -122,8 +125,9 @@ export function BenchView({ job, stage, onLeave }: Props) {
 
 /** What is read aloud of a card: a question and the looks of a round as they stand. */
 function aloudOf({ title, figure, kind, detail, all, caution }: NowCard) {
-  const asked = kind === "question" ? [detail] : (all?.looks.map((look) => look.label) ?? []);
-  return [title, ...asked, figure, caution].filter(Boolean).join(". ");
+  const asked =
+    kind === "question" ? [detail] : kind === "round" ? all?.looks.map((look) => look.label) : undefined;
+  return [title, ...(asked ?? []), figure, caution].filter(Boolean).join(". ");
 }
 
 function Nothing({ job }: { job: Job }) {

@@ -21,6 +21,8 @@ interface Props {
   /** What Space does now, and how. */
   step: string;
   how: string | undefined;
+  /** Several steps of the same kind at once. */
+  times: { label: string; send: (() => void) | undefined } | undefined;
   canFinish: boolean;
   undoWord: string | undefined;
   ears: Ears;
@@ -41,6 +43,9 @@ const Bar = styled.div`
     font-size: 1.35rem;
     grid-column: 1 / -1;
   }
+  > [data-main]:has(+ [data-times]) {
+    grid-column: 1 / -2;
+  }
   > :not([data-main]) {
     padding-inline: 0.5rem;
     line-height: 1.15;
@@ -55,7 +60,8 @@ const How = styled.small`
 
 const EARS: Record<Ears, string> = { off: "Sound off", spoken: "Spoken", tones: "Tones" };
 
-export function BleedActions({ actions, method, isFinished, step, how, canFinish, undoWord, ears }: Props) {
+export function BleedActions(given: Props) {
+  const { actions, method, isFinished, step, how, times, canFinish, undoWord, ears } = given;
   return (
     <Bar>
       <Button
@@ -70,6 +76,11 @@ export function BleedActions({ actions, method, isFinished, step, how, canFinish
           {how ? <How>{how}</How> : null}
         </span>
       </Button>
+      {times ? (
+        <Button data-times isDisabled={!times.send} onPress={() => times.send?.()}>
+          {times.label}
+        </Button>
+      ) : null}
       <Button hotkey="T" tone={actions.next || method.by_ml ? "plain" : "act"} onPress={actions.topUp}>
         {method.supply === "reservoir" ? "Topped up" : "Refilled"}
       </Button>

@@ -4,6 +4,8 @@ import { ReservoirDrawing } from "../../drawings/ReservoirDrawing";
 import { Panel, Quiet } from "../../kit/layout";
 import { useHotkeys } from "../../kit/useHotkeys";
 import { useKept } from "../../kit/useKept";
+import { timesOf } from "../now/digits";
+import { undoWord } from "../undoWord";
 import { useEntries } from "../useEntries";
 import { Beats } from "./Beats";
 import { BleedActions } from "./BleedActions";
@@ -50,30 +52,6 @@ const Asides = styled.div`
   align-items: start;
 `;
 
-const UNDO_WORDS: Record<string, string> = {
-  stroke: "stroke",
-  beat: "step",
-  run: "mL",
-  topped_up: "refill",
-  bubbles: "bubbles",
-  colour: "colour",
-  uncovered: "port uncovered",
-  point: "change of point",
-  point_done: "finished point",
-  jar: "jar",
-  method: "change of way",
-  check: "answer",
-  order: "order of the points",
-  round: "round",
-  rung: "rung",
-  tool_tight: "gauge",
-  tool_report: "report",
-  slip: "mishap",
-  sample: "sample",
-  people: "hands",
-  temperature: "temperature",
-};
-
 const MODES = ["cycle", "beats"] as const;
 
 interface Props extends Projected {
@@ -85,7 +63,7 @@ interface Props extends Projected {
 
 /** The count of a bleed, and all that belongs to it. */
 export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, point }: Props) {
-  const { add, undo } = useEntries(job, "bleed");
+  const { add, undo, addAll } = useEntries(job, "bleed");
   const [mode, setMode] = useKept("beats", MODES);
   const { ears, next: nextEars } = useEars(bleed, point);
   const isReady = bleed.unready === undefined && bleed.unchecked === undefined;
@@ -94,6 +72,8 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
   const isEnough = (bleed.method.by_ml ? point.ml_to_go <= 0 : point.strokes_to_go === 0) && point.fresh;
   const next = nextStep(bleed, isEnough, isByBeat);
   const last = undoable[undoable.length - 1];
+  const [card] = bleed.now ?? [];
+  const times = card && timesOf(card);
   const nextColour = () => {
     const at = colours.findIndex((colour) => colour.id === point.colour);
     const next = colours[(at + 1) % colours.length];
@@ -159,8 +139,15 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
             isFinished={bleed.finished}
             step={stepSaid(next, bleed)}
             how={howSaid(next)}
+            times={
+              times && {
+                label: times.label,
+                // what is still on its way has changed how many there are
+                send: waiting > 0 ? undefined : () => addAll(times.looks.map((look) => look.entry)),
+              }
+            }
             canFinish={isEnough}
-            undoWord={last ? (UNDO_WORDS[last.kind] ?? last.kind) : undefined}
+            undoWord={last && undoWord(last.kind)}
             ears={ears}
           />
         ) : null}

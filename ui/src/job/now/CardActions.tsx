@@ -2,8 +2,9 @@ import styled from "styled-components";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { PHONE } from "../../kit/tokens";
-import type { NowAnswer, NowCard, NowEntry } from "../../server/api";
+import type { NowAnswer, NowCard, NowRound } from "../../server/api";
 import { stageNames } from "../../words/stages";
+import { timesOf } from "./digits";
 import { CARD_FIELD } from "./useCards";
 
 const Actions = styled.div`
@@ -31,14 +32,16 @@ interface Props {
   keys: readonly string[];
   /** The field takes the cursor. */
   isTyping?: boolean;
-  onSend: (entry: NowEntry, typed?: Record<string, unknown>) => void;
+  onType: (text: string) => void;
   onAnswer: (answer: NowAnswer) => void;
   onGo: () => void;
+  onAll: (round: NowRound) => void;
   undo?: { word: string; take: () => void } | undefined;
 }
 
 /** What answers a card: Space, the digits, a figure that is typed, and U for the last one back. */
-export function CardActions({ card, keys, isTyping = false, onSend, onAnswer, onGo, undo }: Props) {
+export function CardActions({ card, keys, isTyping = false, onType, onAnswer, onGo, onAll, undo }: Props) {
+  const times = timesOf(card);
   const go =
     card.kind === "go"
       ? `Go to ${stageNames[card.stage as keyof typeof stageNames] ?? "the next stage"}`
@@ -57,12 +60,17 @@ export function CardActions({ card, keys, isTyping = false, onSend, onAnswer, on
           value=""
           {...(card.field.unit ? { unit: card.field.unit } : {})}
           inputMode={card.field.words ? "text" : "decimal"}
-          onFinish={(text) => card.field && onSend(card.field.entry, { [card.field.name]: text })}
+          onFinish={onType}
         />
       ) : null}
       {go ? (
         <Button tone="act" hotkey="Space" onPress={onGo}>
           {go}
+        </Button>
+      ) : null}
+      {times ? (
+        <Button hotkey="1" onPress={() => onAll(times)}>
+          {times.label}
         </Button>
       ) : null}
       {card.answers?.map((answer, place) => (

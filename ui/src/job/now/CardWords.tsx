@@ -51,7 +51,7 @@ export function CardWords({ card, as: Title, isExplained = false }: Props) {
       {card.clock_s ? (
         <StepClock key={card.id} seconds={card.clock_s} label={card.title} size="var(--card-figure)" />
       ) : null}
-      {card.all ? <Looks looks={card.all.looks} said={said} /> : null}
+      {card.kind === "round" && card.all ? <Looks looks={card.all.looks} said={said} /> : null}
       {card.detail ? <p>{said(card.detail)}</p> : null}
       {card.caution ? <Caution>{said(card.caution)}</Caution> : null}
       {card.until ? (

@@ -74,9 +74,10 @@ export function NowPanel({ job, stage, cards, recent }: Props) {
         card={card}
         keys={now.keys}
         isTyping={now.isTyping}
-        onSend={now.send}
+        onType={now.type}
         onAnswer={now.answer}
         onGo={now.go}
+        onAll={now.all}
       />
     </Frame>
   );

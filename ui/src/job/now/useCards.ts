@@ -1,12 +1,11 @@
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { useHotkeys } from "../../kit/useHotkeys";
-import type { Job, NowAnswer, NowCard, NowEntry } from "../../server/api";
+import type { Job, NowAnswer, NowCard, NowEntry, NowRound } from "../../server/api";
 import { useOutboxState } from "../../server/useOutbox";
 import type { Shown } from "../StageProps";
-import { rememberTogether } from "../sentTogether";
 import { useEntries } from "../useEntries";
-import { ANSWER_KEYS, digits } from "./digits";
+import { ANSWER_KEYS, digits, timesOf } from "./digits";
 
 interface Use {
   /** To what takes more than one answer. */
@@ -22,9 +21,11 @@ export interface Cards {
   /** The one that is looked at, and its place. */
   card: NowCard | undefined;
   place: number;
-  send: (entry: NowEntry, typed?: Record<string, unknown>) => void;
+  /** What is typed into the card's field. */
+  type: (text: string) => void;
   answer: (answer: NowAnswer) => void;
   go: () => void;
+  all: (round: NowRound) => void;
   keys: readonly string[];
   /** The last one was typed: the next field takes the cursor. */
   isTyping: boolean;
@@ -43,7 +44,7 @@ export function useCards(
   { onHere, keys = ANSWER_KEYS }: Use,
 ): Cards {
   const navigate = useNavigate();
-  const { add } = useEntries(job, stage);
+  const { addAll } = useEntries(job, stage);
   const [looked, setLooked] = useState({ first: "", place: 0 });
   const first = cards[0]?.id ?? "";
   const place = looked.first === first ? Math.min(looked.place, Math.max(cards.length - 1, 0)) : 0;
@@ -52,34 +53,38 @@ export function useCards(
     setLooked({ first, place: Math.min(Math.max(place + by, 0), cards.length - 1) });
   const isOnTheWay = useOutboxState().waiting.some((parcel) => parcel.jobId === job.id);
   const [isTyping, setTyping] = useState(false);
-  const send = (entry: NowEntry, typed?: Record<string, unknown>) => {
-    if (isOnTheWay && !typed) return;
-    setTyping(typed !== undefined);
-    add(entry.kind, { ...entry.data, ...typed });
+  const type = (text: string) => {
+    if (!card?.field) return;
+    const { name, entry, also = [] } = card.field;
+    setTyping(true);
+    addAll([entry, ...also].map(({ kind, data }) => ({ kind, data: { ...data, [name]: text } })));
   };
-  const sendAll = (entries: NowEntry[]) => {
+  const tap = (entries: NowEntry[]) => {
     if (isOnTheWay) return;
     setTyping(false);
-    rememberTogether(entries.map((entry) => add(entry.kind, entry.data)));
+    addAll(entries);
   };
-  const answer = ({ entry, following }: NowAnswer) => sendAll(following ? [entry, following] : [entry]);
+  const answer = ({ entry, following }: NowAnswer) => tap(following ? [entry, following] : [entry]);
+  const all = ({ looks }: NowRound) => tap(looks.map((look) => look.entry));
   const go = () => {
     if (card?.kind === "go" && card.stage) void navigate(`/jobs/${job.id}/${card.stage}`, { replace: true });
     else if (card?.kind === "here") onHere(card);
     else if (card?.act) answer(card.act);
-    else if (card?.all) sendAll(card.all.looks.map((look) => look.entry));
+    else if (card?.all) all(card.all);
   };
+  const times = card && timesOf(card);
   useHotkeys(
     card
       ? {
           ...digits(card, keys, (given) => isAskedElsewhere() || answer(given)),
+          ...(times ? { 1: () => isAskedElsewhere() || all(times) } : {}),
           " ": spaceDoes(card, go),
           arrowright: () => look(1),
           arrowleft: () => look(-1),
         }
       : {},
   );
-  return { card, place, send, answer, go, keys, isTyping, isOnTheWay };
+  return { card, place, type, answer, go, all, keys, isTyping, isOnTheWay };
 }
 
 /** Another question stands on the page, and the digits are its. */
