@@ -82,6 +82,26 @@ RSpec.describe "Bench view", :browser do
     expect(session).to have_no_button("Undo: all #{round["all"]["looks"].size}")
   end
 
+  it "writes several strokes down by one digit, and takes them back by one U" do
+    start("kart", "kart_rear", {"route" => "bleed", "method" => "check_valve"})
+    strokes = -> { shown("keys", "bleed")["total_strokes"] }
+    work_by_keys(60) { |card| break if card["id"] == "beat.slow_stroke" }
+    offered = shown("keys", "bleed")["now"].first["all"]["label"]
+    expect(session).to have_button(offered)
+    press "1"
+    until_api { strokes.call == offered.to_i }
+    expect(session).to have_css("h1", text: "Top up")
+    press "u"
+    until_api { strokes.call.zero? }
+    expect(session).to have_css("h1", text: "Slow stroke")
+    press :space
+    until_api { strokes.call == 1 }
+    press "v"
+    expect(session).to have_css("[data-figure='strokes']", text: "1", exact_text: true)
+    session.click_button "#{offered.to_i - 1} strokes done"
+    until_api { strokes.call == offered.to_i }
+  end
+
   it "is read at two metres: figures of 64 px, words of 32, nothing to scroll" do
     open_page "/jobs/job-tourer-front/bleed"
     press "v"
