@@ -105,9 +105,11 @@ module AtTheBench
     end
   end
 
-  # Types keys wherever the focus is, as a foot switch does.
+  # Types keys wherever the focus is, as a foot switch does. Keys held together are an array.
   def press(*keys)
-    keys.each { |key| session.active_element.send_keys(key) }
+    keys.each do |key|
+      key.is_a?(Array) ? session.active_element.send_keys(key) : session.driver.browser.action.send_keys(key).perform
+    end
   end
 
   # Opens a part of the circuit's drawing, by keyboard: the middle of a hose's box is not on the hose.
