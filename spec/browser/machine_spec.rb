@@ -28,6 +28,26 @@ RSpec.describe "A machine's circuit", :browser do
     expect(session).to have_field("Length", with: "850")
   end
 
+  it "draws how a jackshaft is geared, and asks for its teeth before a cylinder is sized by it" do
+    post("/machines", {id: "sledge", name: "Sledge", kind: "snowmobile"})
+    post("/machines/sledge/circuits", {id: "sledge-one", name: "Brake", template: "snow_jackshaft"})
+    open_page "/machines/sledge"
+    expect(session).to have_css("g[aria-label='Machine to stop: 2.4 : 1 to the track']")
+    post("/jobs", {id: "sled", circuit_id: "sledge-one"})
+    answer_stops("sled")
+    post("/jobs/sled/entries", {id: "route", stage: "ask", kind: "route", data: {route: "renew_mc"}})
+    open_page "/jobs/sled/choose"
+    expect(session).to have_css(AtTheBench::NOW, text: "How is the disc's shaft geared to the track?")
+    expect(session).to have_button("Unknown: reckon with 2.4, the trade's default", exact: false)
+    session.find("section[aria-label='Now'] input").send_keys("39/19", :enter)
+    expect(session).to have_css(AtTheBench::NOW, text: "Choose the cylinder")
+    open_page "/machines/sledge"
+    pick_part "Machine to stop"
+    session.fill_in "Disc turns per wheel turn", with: "39/19\n"
+    expect(session).to have_css("g[aria-label='Machine to stop: 2.05 : 1 to the track']")
+    expect(browser_faults).to be_empty
+  end
+
   it "goes back to the default when a value is emptied" do
     session.fill_in "Full stroke", with: "", fill_options: {clear: :backspace}
     press :tab

@@ -7,7 +7,7 @@ require_relative "jobs"
 class ByNow
   # What a careful mechanic reads, by the start of a card's id.
   READ = {"setup" => 3, "hold" => 0.2, "free_play" => nil, "check" => 30, "tilt" => 2, "batch" => "L 2211", "run" => 8,
-          "weights" => "0.1 0.2 0.33 L 0.5 L 1 L 1.5 L 2 L 5 L 10 kg"}.freeze
+          "gearing" => "39/19", "weights" => "0.1 0.2 0.33 L 0.5 L 1 L 1.5 L 2 L 5 L 10 kg"}.freeze
   MOST = 600
 
   attr_reader :job

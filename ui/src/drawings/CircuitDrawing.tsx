@@ -7,6 +7,8 @@ import { useUnits } from "../server/useUnits";
 import { partName } from "../words/partNames";
 import { CaliperShape } from "./CaliperShape";
 import { layOut } from "./circuitLayout";
+import { geared } from "./gearing";
+import { GearingShape } from "./GearingShape";
 import { ControlShape } from "./ControlShape";
 import { HoseShape } from "./HoseShape";
 import { placeLabels } from "./labelLayout";
@@ -58,6 +60,8 @@ export function CircuitDrawing({ figures, picked, onPick, other, onOther, ref }:
     parts.find((part) => part.part === kind),
   );
   const ofMaster = { size, fluid };
+  const vehicle = geared(parts);
+  const [end] = layout.ends;
   const middle = (part: PartView | undefined, shape: ReactNode) =>
     drawn(part, <g transform={`translate(${x} ${y})`}>{shape}</g>);
   return (
@@ -81,6 +85,9 @@ export function CircuitDrawing({ figures, picked, onPick, other, onOther, ref }:
         const look = { fluid, isPicked: part.id === picked, hasPocket: pockets.has(part.id) };
         return drawn(part, <Shape part={part} x={at.x} y={at.y} {...look} />);
       })}
+      {vehicle && end
+        ? drawn(vehicle, <GearingShape vehicle={vehicle} {...end} isPicked={vehicle.id === picked} />)
+        : null}
     </svg>
   );
 }

@@ -1,8 +1,9 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import type { CircuitFigures } from "../server/api";
+import type { CircuitFigures, PartView } from "../server/api";
 import { Units } from "../kit/units";
 import { layOut } from "./circuitLayout";
+import { geared, gearingOf } from "./gearing";
 import { curvesOf, pointsOn } from "./hosePath";
 import { boxOf, overlap, placeLabels } from "./labelLayout";
 import { labelLines } from "./partLabel";
@@ -42,6 +43,25 @@ describe.each([...circuits.keys()])("circuit from template %i", (index) => {
       expect(Math.min(box.left, box.top, layout.width - box.right)).toBeGreaterThanOrEqual(0);
       boxes.slice(at + 1).forEach((other) => expect(overlap(box, other)).toBe(0));
     });
+  });
+});
+
+describe("the gearing of a disc's shaft", () => {
+  const found = circuits.filter(({ parts }) => geared(parts));
+
+  it("is drawn to scale, inside the frame, and only where the disc sits on the jackshaft", () => {
+    expect(found.map((figures) => figures.parts.find((part) => part.part === "caliper")?.label)).toEqual([
+      "Jackshaft caliper",
+    ]);
+    for (const figures of found) {
+      const layout = layOut(figures);
+      const vehicle = geared(figures.parts) as PartView;
+      const [end] = layout.ends;
+      const { driving, driven, foot } = gearingOf(vehicle, end?.height ?? NaN);
+      expect(driven / driving).toBeCloseTo(2.4, 6);
+      expect((end?.y ?? NaN) + foot).toBeLessThan(layout.height);
+      expect(labelLines(vehicle, figures, inches)).toEqual(["2.4 : 1", "to the track"]);
+    }
   });
 });
 

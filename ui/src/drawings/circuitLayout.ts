@@ -1,5 +1,6 @@
 import type { CircuitFigures, PartView } from "../server/api";
 import { endSize } from "./endShape";
+import { geared, gearingOf } from "./gearing";
 import { masterSize } from "./masterSize";
 import type { MasterSize } from "./masterSize";
 
@@ -102,6 +103,9 @@ export function layOut(figures: CircuitFigures): CircuitLayout {
       y: (line ? foot(line).y : outlet.y) + height / 2,
     };
   });
-  const lowest = Math.max(HEAD + drawn, ...hung.map((end) => end.y + end.height / 2));
+  const vehicle = geared(parts);
+  const footOf = ({ y, height }: { y: number; height: number }) =>
+    y + (vehicle ? gearingOf(vehicle, height).foot - FOOT / 2 : height / 2);
+  const lowest = Math.max(HEAD + drawn, ...hung.map(footOf));
   return { width, height: lowest + FOOT, master, ends: hung, hoses };
 }

@@ -1,5 +1,6 @@
 import type { PartView } from "../server/api";
 import type { CircuitLayout, Hose, Point } from "./circuitLayout";
+import { geared, gearingOf } from "./gearing";
 import { pointsOn } from "./hosePath";
 
 export const LINE_HEIGHT = 19;
@@ -59,7 +60,7 @@ export function placeLabels(
     if (best) placed.set(part.id, best);
   };
   for (const part of parts) {
-    const spots = spotsOfMaster(part, layout) ?? spotsOfEnd(part, layout);
+    const spots = spotsOfMaster(part, layout) ?? spotsOfEnd(part, layout) ?? spotsOfGearing(part, layout);
     if (spots) place(part, spots);
   }
   // a second time, now that each knows where the others went
@@ -95,6 +96,12 @@ function spotsOfMaster(part: PartView, { master: { x, y, size } }: CircuitLayout
   if (part.part === "master") return [{ x: x - size.stroke / 2 - 28, y: y + 8, anchor: "end" as const }];
   if (part.part === "lever") return [{ x: x + beside, y: y - 58, anchor: "start" as const }];
   return undefined;
+}
+
+function spotsOfGearing(part: PartView, { ends: [end] }: CircuitLayout) {
+  if (!end || !geared([part])) return undefined;
+  const { drivenShaft } = gearingOf(part, end.height);
+  return [{ x: end.x + 92, y: end.y + drivenShaft - 2, anchor: "start" as const }];
 }
 
 function spotsOfEnd(part: PartView, layout: CircuitLayout): Omit<Label, "lines">[] | undefined {

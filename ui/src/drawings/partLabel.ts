@@ -40,6 +40,8 @@ export function labelLines(part: PartView, { parts, control }: CircuitFigures, u
       ];
     case "slave":
       return [short(part.label ?? "Clutch slave"), `${length(part, "bore")} ${unit} bore`];
+    case "vehicle":
+      return [`${Number(numberOf(part, "drive_ratio").toFixed(2))} : 1`, "to the track"];
     default:
       return [];
   }

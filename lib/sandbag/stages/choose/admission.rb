@@ -13,7 +13,7 @@ module Sandbag
       # Refuses a fluid of another family or a lower class, a class on the cap of another family than Ask has, DOT 5
       # or 5.1 that Ask has not heard of yet, a cylinder that is rejected or changes the lever by more
       # than a rider should find out by himself without his agreement written down, a method the circuit does not
-      # suit, a construction of what is no cylinder, and what is not on the pull list. What the shelf has to say is
+      # suit, a construction of what is no cylinder, a gearing where there is none, and what is not on the pull list. What the shelf has to say is
       # asked of Supplies.
       def admit(entry)
         case entry.kind
@@ -24,6 +24,7 @@ module Sandbag
         when "size" then admit_size(entry.data)
         when "water", "boils" then admit_water(entry.data.keys.first)
         when "pulled" then admit_pulled(entry.data)
+        when "gearing" then admit_gearing
         when "hose" then admit_hose(entry.data["line"])
         when "no_kit" then admit_no_kit(entry.data["line"])
         when "clash_solved" then admit_solved(entry.data["clash"])
@@ -36,6 +37,11 @@ module Sandbag
         clash = @choose.clash
         return if clash && clash["id"] == id
         raise Refusal.at("data/clash", "no such clash was found at the dry trial", clash ? clash["id"] : "none")
+      end
+
+      def admit_gearing
+        return if @choose.gearing.here?
+        raise Refusal.at("kind", "the disc of this circuit sits on no geared shaft", "nothing")
       end
 
       def admit_hose(id)

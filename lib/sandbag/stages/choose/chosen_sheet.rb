@@ -6,7 +6,7 @@ module Sandbag
     # its return spring.
     class ChosenSheet
       # @attr bare [Circuit::Sheet] before anything was chosen: the circuit as it is, or the one that an added cylinder
-      #   makes; stripped [Circuit::Sheet] with what was chosen, on the unit that is taken off; sheet [Circuit::Sheet]
+      #   makes, with the gearing that was counted; stripped [Circuit::Sheet] with what was chosen, on the unit that is taken off; sheet [Circuit::Sheet]
       #   on the unit that goes on; unfit [Array<String>] what was entered and no longer fits the circuit, since its
       #   record was corrected: it counts no more
       attr_reader :bare, :stripped, :sheet, :unfit
@@ -17,7 +17,8 @@ module Sandbag
         @route = job.ask.route
         @entries = entries
         @unfit = []
-        @bare = @route&.adds ? Circuit::AddedHand.sheet(job.ask.sheet, @route.adds) : job.ask.sheet
+        @bare = Gearing.new(job.ask.sheet, entries)
+          .apply(@route&.adds ? Circuit::AddedHand.sheet(job.ask.sheet, @route.adds) : job.ask.sheet)
         @stripped = with_size(with_hoses(sized(with_fluid(bare))))
         fitted = OtherUnit.on(stripped, new_construction)
         @sheet = Fastening::Facts.apply(with_preload(fitted), job.journal.of("fit"))

@@ -8,6 +8,7 @@ module Sandbag
 
       def cards
         return [here("clash", "Say what goes on instead", detail: @stage.clash["label"])] if @stage.clash
+        return [gearing] if @stage.gearing_wanted?
         return [cylinder] if @stage.cylinder_wanted? && @stage.chosen_cylinder.nil?
         return [fluid] if @stage.fluid_wanted?
         return @stage.unmeasured_hoses.map { |line| hose(line) } if @stage.unmeasured_hoses.any?
@@ -22,6 +23,13 @@ module Sandbag
 
       def pulled(line)
         entry("pulled", line: line.id, reason: "it is on the bench")
+      end
+
+      def gearing
+        reading("gearing", "How is the disc's shaft geared to the track?", entry("gearing"), name: "ratio",
+          detail: "Teeth of the driven sprocket / teeth of the driving one, as stamped or counted, such as 39/19.",
+          answers: [{label: "Unknown: reckon with #{Said.figure(@stage.gearing.ratio, :number, "g")}, the trade's default",
+                     entry: entry("gearing")}])
       end
 
       def cylinder

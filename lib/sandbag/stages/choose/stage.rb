@@ -83,6 +83,16 @@ module Sandbag
         {"slave" => ends, "slave_kit" => ends, "hose" => hoses, "unit" => @ask.route&.far_end? ? ends : 1}
       end
 
+      # @return [Gearing] of the disc's shaft
+      def gearing
+        Gearing.new(@ask.sheet, entries)
+      end
+
+      # A new cylinder is sized by it, and none is chosen yet.
+      def gearing_wanted?
+        cylinder_wanted? && @cylinder.nil? && gearing.wanted?
+      end
+
       # @return [Array<Circuit::Place>] hoses that stay on
       def old_hoses
         places.of_kind("line").reject { |place| new_hoses.include?(place.part) }
@@ -239,6 +249,7 @@ module Sandbag
       end
 
       def waits_for
+        return "how the disc's shaft is geared" if gearing_wanted?
         return "a cylinder: keep or change" if cylinder_wanted? && @cylinder.nil?
         return "the fluid, by the class on the cap" if fluid_wanted?
         hose = unmeasured_hoses.first
