@@ -140,6 +140,7 @@ module AtTheBench
   # By holding and opening, where another method is proposed.
   def hold_cycle_where_asked
     asked = "section[aria-label='Now']"
+    expect(session).to have_css("h1", text: "Bleed")
     expect(session).to have_css("ul[aria-label='Before fluid moves'], #{asked} h2")
     return unless session.has_css?("#{asked} h2", text: "How is it bled?", wait: 0)
     session.find("#{asked} button", text: "Hold, open, close, release").click

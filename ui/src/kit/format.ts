@@ -14,28 +14,30 @@ export function change(percent: number): string {
   return `${percent >= 0.5 ? "+" : ""}${text} %`;
 }
 
+/** A form of dates, made when it is first used: to make one takes long on a telephone. */
+function dateForm(options: Intl.DateTimeFormatOptions): (date: Date) => string {
+  let form: Intl.DateTimeFormat | undefined;
+  return (date) => (form ??= new Intl.DateTimeFormat("en-GB", options)).format(date);
+}
+
+const dayOfYear = dateForm({ day: "numeric", month: "short" });
+const dayWithYear = dateForm({ day: "numeric", month: "short", year: "numeric" });
+/** As a clock on the wall says it. */
+export const timeSaid = dateForm({ hour: "2-digit", minute: "2-digit" });
+
 /** A day, as a date in words; with its year where that is another than this one. */
 export function daySaid(iso: string): string {
   const day = new Date(iso);
-  const isThisYear = day.getFullYear() === new Date().getFullYear();
-  return day.toLocaleDateString("en-GB", {
-    day: "numeric",
-    month: "short",
-    ...(isThisYear ? {} : { year: "numeric" }),
-  });
+  return day.getFullYear() === new Date().getFullYear() ? dayOfYear(day) : dayWithYear(day);
 }
 
 export function whenSaid(iso: string): string {
-  const time = new Date(iso).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
-  return `${daySaid(iso)}, ${time}`;
+  return `${daySaid(iso)}, ${timeSaid(new Date(iso))}`;
 }
 
-/** Minutes after a moment, as a clock on the wall says it. */
+/** Minutes after a moment. */
 export function clockAt(from: number, minutes: number): string {
-  return new Date(from + minutes * 60_000).toLocaleTimeString("en-GB", {
-    hour: "2-digit",
-    minute: "2-digit",
-  });
+  return timeSaid(new Date(from + minutes * 60_000));
 }
 
 /** A time of the same day as another, typed as 16:30, 16.30, 1630 or 16; nothing for what is none. */

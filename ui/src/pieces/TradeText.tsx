@@ -1,12 +1,13 @@
+import { lazy, Suspense, useRef, useState } from "react";
 import { useQuery } from "@tanstack/react-query";
-import { Button, Dialog, DialogTrigger, Popover } from "react-aria-components";
 import styled from "styled-components";
-import { SectionDrawing } from "../drawings/SectionDrawing";
 import { knowledgeQuery } from "../server/queries";
 import { inPieces, type TradeWord } from "../words/tradeWords";
 
+const WordSheet = lazy(async () => ({ default: (await import("./WordSheet")).WordSheet }));
+
 /** Stands in the line as its letters do. */
-const Word = styled(Button)`
+const Word = styled.button`
   font: inherit;
   color: inherit;
   padding: 0;
@@ -19,42 +20,36 @@ const Word = styled(Button)`
   border-radius: 0.2rem;
 `;
 
-const Sheet = styled(Popover)`
-  max-width: min(26rem, calc(100vw - 2rem));
-  padding: 1rem 1.2rem;
-  border-radius: 0.6rem;
-  border: 2px solid ${(p) => p.theme.line};
-  background: ${(p) => p.theme.panel};
-  color: ${(p) => p.theme.ink};
-  box-shadow: 0 0.5rem 2rem rgb(4 16 18 / 35%);
-`;
-
-const Said = styled.div`
-  display: grid;
-  gap: 0.4rem;
-  svg {
-    max-height: 11rem;
-  }
-`;
-
 /** A sentence whose words of the trade are explained by a tap; keys reach them by `?`. */
 export function TradeText({ children }: { children: string }) {
   const { data } = useQuery(knowledgeQuery);
   return inPieces(children, data?.words ?? []).map(({ text, word }, place) =>
-    word ? (
-      <DialogTrigger key={place}>
-        <Word excludeFromTabOrder data-word={word.id}>
-          {text}
-        </Word>
-        <Sheet placement="bottom start">
-          <Dialog aria-label={word.label} style={{ outline: "none" }}>
-            <WordSaid word={word} />
-          </Dialog>
-        </Sheet>
-      </DialogTrigger>
-    ) : (
-      <span key={place}>{text}</span>
-    ),
+    word ? <Explained key={place} word={word} text={text} /> : <span key={place}>{text}</span>,
+  );
+}
+
+function Explained({ word, text }: { word: TradeWord; text: string }) {
+  const trigger = useRef<HTMLButtonElement>(null);
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <>
+      <Word
+        ref={trigger}
+        type="button"
+        tabIndex={-1}
+        data-word={word.id}
+        aria-haspopup="dialog"
+        aria-expanded={isOpen}
+        onClick={() => setOpen(true)}
+      >
+        {text}
+      </Word>
+      {isOpen ? (
+        <Suspense>
+          <WordSheet word={word} trigger={trigger} onClose={() => setOpen(false)} />
+        </Suspense>
+      ) : null}
+    </>
   );
 }
 
@@ -66,15 +61,4 @@ export function useMarkedWords(isOpen: boolean): TradeWord[] {
     [...document.querySelectorAll<HTMLElement>("[data-word]")].map((each) => each.dataset["word"]),
   );
   return (data?.words ?? []).filter((word) => marked.has(word.id));
-}
-
-/** What a word means, drawn where it is a part of a cylinder. */
-function WordSaid({ word }: { word: TradeWord }) {
-  return (
-    <Said>
-      <strong>{word.label}</strong>
-      <p>{word.says}</p>
-      {word.section ? <SectionDrawing section={word.section} /> : null}
-    </Said>
-  );
 }

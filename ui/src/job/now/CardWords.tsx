@@ -1,4 +1,5 @@
 import styled from "styled-components";
+import { timeSaid } from "../../kit/format";
 import { TradeText } from "../../pieces/TradeText";
 import type { ReactNode } from "react";
 import type { NowCard, NowRound } from "../../server/api";
@@ -54,9 +55,7 @@ export function CardWords({ card, as: Title, isExplained = false }: Props) {
       {card.kind === "round" && card.all ? <Looks looks={card.all.looks} said={said} /> : null}
       {card.detail ? <p>{said(card.detail)}</p> : null}
       {card.caution ? <Caution>{said(card.caution)}</Caution> : null}
-      {card.until ? (
-        <p>{`It counts from ${new Date(card.until).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} on.`}</p>
-      ) : null}
+      {card.until ? <p>{`It counts from ${timeSaid(new Date(card.until))} on.`}</p> : null}
     </>
   );
 }
