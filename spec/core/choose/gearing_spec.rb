@@ -34,7 +34,7 @@ RSpec.describe Sandbag::Choose::Gearing do
     expect(job.state.sheet.source("vehicle", "drive_ratio")).to eq "default"
   end
 
-  it "is not asked again where the record has it, where the disc is on the wheel or the driveshaft, or once it is sized" do
+  it "is not asked again where the record has it, where the disc is not on such a shaft, or once it is sized" do
     known = JobInMemory.new(Sandbag::Circuit::Template.filled("snow_jackshaft").set("vehicle", "drive_ratio", 2.1,
       "service_info"))
     known.answer_stops

@@ -1,6 +1,7 @@
 import { useTheme } from "styled-components";
 import type { BleedVerdict, BleedVerdicts } from "../server/api";
 import { useUnits } from "../server/useUnits";
+import { FONT_SIZE, placeNames } from "./profileLabels";
 
 type Way = BleedVerdicts["ways"][number];
 type Point = Way["points"][number];
@@ -41,6 +42,13 @@ export function HeightProfile({ way, legs, colour, at = [] }: Props) {
     return from && to && at.includes(id) ? [{ id, from, to }] : [];
   });
   const name = (point: Point) => (point.kind === "far_end" ? way.label : point.label);
+  const names = way.points.map((point, index) => ({
+    x: x(point.at_mm),
+    y: y(point.height_mm),
+    text: `${name(point)}, ${units.say("length", point.height_mm, 0)}`,
+    isBelow: isBelow(way.points, index),
+  }));
+  const placed = placeNames(names, WIDE, TALL);
   const atHand = [
     ...way.points.filter(isAtHand).map(name),
     ...worked.map(({ from, to }) => `from ${name(from)} to ${name(to)}`),
@@ -62,23 +70,26 @@ export function HeightProfile({ way, legs, colour, at = [] }: Props) {
       <path d={path} {...line(theme.tube, 14)} />
       <path d={path} {...line(colour ?? theme.fresh, 8)} />
       {way.abs ? <AbsUnit way={way} x={x} y={y} /> : null}
-      {way.points.map((point, index) => (
+      {way.points.map((point) => (
         <g key={point.label} transform={`translate(${x(point.at_mm)} ${y(point.height_mm)})`}>
           {isAtHand(point) ? (
             <circle r={HALF + 10} fill={theme.actSoft} stroke={theme.act} strokeWidth="4" />
           ) : null}
           <PointShape point={point} isNippleUp={way.nipple_up} />
-          <text
-            x={index === 0 ? -EDGE + 6 : index === way.points.length - 1 ? EDGE - 6 : 0}
-            y={isBelow(way.points, index) ? HALF + 28 : -HALF - 14}
-            textAnchor={index === 0 ? "start" : index === way.points.length - 1 ? "end" : "middle"}
-            fontSize="20"
-            fontWeight={isAtHand(point) ? 700 : undefined}
-            fill={theme.ink}
-          >
-            {`${name(point)}, ${units.say("length", point.height_mm, 0)}`}
-          </text>
         </g>
+      ))}
+      {way.points.map((point, index) => (
+        <text
+          key={point.label}
+          x={placed[index]?.x}
+          y={placed[index]?.y}
+          textAnchor="middle"
+          fontSize={FONT_SIZE}
+          fontWeight={isAtHand(point) ? 700 : undefined}
+          fill={theme.ink}
+        >
+          {names[index]?.text}
+        </text>
       ))}
       {bubble ? (
         <circle
@@ -162,17 +173,9 @@ function AbsUnit({ way, x, y }: { way: Way; x: (mm: number) => number; y: (mm: n
   );
 }
 
-/** Points as high as each other have names that would touch, mm. */
-const LEVEL_MM = 60;
-
-/**
- * Its name goes where the line does not: under a point that the line leaves upwards, and under the last joint where the far end
- * beyond it, whose name is above, stands as high.
- */
+/** Its name goes where the line does not: under a point that the line leaves upwards. */
 function isBelow(points: Point[], at: number): boolean {
   const here = points[at]?.height_mm ?? 0;
-  const last = points[points.length - 1];
-  if (at > 0 && at === points.length - 2 && last && Math.abs(last.height_mm - here) < LEVEL_MM) return true;
   const beside = [points[at - 1], points[at + 1]].flatMap((point) => point?.height_mm ?? []);
   return beside.every((height) => height > here);
 }

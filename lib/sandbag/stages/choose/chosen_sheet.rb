@@ -6,9 +6,9 @@ module Sandbag
     # its return spring.
     class ChosenSheet
       # @attr bare [Circuit::Sheet] before anything was chosen: the circuit as it is, or the one that an added cylinder
-      #   makes, with the gearing that was counted; stripped [Circuit::Sheet] with what was chosen, on the unit that is taken off; sheet [Circuit::Sheet]
-      #   on the unit that goes on; unfit [Array<String>] what was entered and no longer fits the circuit, since its
-      #   record was corrected: it counts no more
+      #   makes, with the gearing that was counted; stripped [Circuit::Sheet] with what was chosen, on the unit that is
+      #   taken off; sheet [Circuit::Sheet] on the unit that goes on; unfit [Array<String>] what was entered and does
+      #   not fit the circuit any more, since its record was corrected: it counts no more
       attr_reader :bare, :stripped, :sheet, :unfit
 
       # @param job [Job::State]; entries [Job::Entries] of choose

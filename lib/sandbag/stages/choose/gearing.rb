@@ -2,8 +2,8 @@
 
 module Sandbag
   module Choose
-    # How often the disc turns for one turn of the wheel, or of the track's shaft, where it sits on a shaft that is geared
-    # to it (docs/physics.md 1). What a new cylinder brakes with rests on it, and the trade's default is no machine's own.
+    # How often the disc turns for one turn of the track's shaft, where it sits on a shaft that is geared to it
+    # (docs/physics.md 2). What a new cylinder brakes with rests on it, and the trade's default is no machine's own.
     class Gearing
       GEARED = "jackshaft"
 

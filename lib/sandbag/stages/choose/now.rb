@@ -26,10 +26,10 @@ module Sandbag
       end
 
       def gearing
+        ratio = Said.figure(@stage.gearing.ratio, :number, "g")
         reading("gearing", "How is the disc's shaft geared to the track?", entry("gearing"), name: "ratio",
           detail: "Teeth of the driven sprocket / teeth of the driving one, as stamped or counted, such as 39/19.",
-          answers: [{label: "Unknown: reckon with #{Said.figure(@stage.gearing.ratio, :number, "g")}, the trade's default",
-                     entry: entry("gearing")}])
+          answers: [{label: "Unknown: reckon with #{ratio}, the trade's default", entry: entry("gearing")}])
       end
 
       def cylinder
