@@ -59,9 +59,14 @@ module CloseWorkByHand
     by_hand = open_gates.select { |gate| gate["place"] == id && gate["settled"] == "confirmed" && gate["by_name"].nil? }
     together, alone = by_hand.partition { |gate| gate["together"] }
     open = "[aria-label$=': I have checked'], [aria-label$=': Done']"
-    place.find("[aria-label^='#{label}: all']").click if together.size > 1
+    all = "[aria-label^='#{label}: all']"
+    place.find(all).click if together.size > 1
+    # one after the other: the rows move as they are answered
+    expect(place).to have_no_css(all)
     (alone + ((together.size > 1) ? [] : together)).each do |gate|
-      place.find("[aria-label='#{gate["label"]}']").find(open).click
+      row = "[aria-label='#{gate["label"]}']"
+      place.find(row).find(open).click
+      expect(place.find(row)).to have_no_css(open)
     end
     expect(place).to have_no_css(open)
   end
