@@ -2,7 +2,7 @@ import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource-variable/atkinson-hyperlegible-mono";
 import { startTransition, StrictMode } from "react";
 import { createRoot } from "react-dom/client";
-import { fetchForWorker } from "./server/server";
+import { readForWorker } from "./server/client";
 import { App } from "./shell/App";
 import { whenIdle } from "./shell/whenIdle";
 import { KEEP_ROOMS } from "./worker/agreed";
@@ -12,7 +12,7 @@ if ("serviceWorker" in navigator && import.meta.env.PROD) {
   const keepRooms = () => whenIdle(async () => (await worker.ready).active?.postMessage(KEEP_ROOMS));
   // answers fetched before the worker took over are fetched again, so that it has them when the server is away
   worker.addEventListener("controllerchange", () => {
-    whenIdle(fetchForWorker);
+    whenIdle(readForWorker);
     keepRooms();
   });
   whenIdle(() => worker.register("/sw.js", { type: "module" }));

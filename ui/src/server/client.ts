@@ -7,6 +7,21 @@ import { Broken, isProblem, Refused, Unreachable, Waits } from "./faults";
 /** The server by its contract: paths, bodies and answers are typed from api/openapi.yaml. */
 export const client = createClient<paths>({ baseUrl: "/api" });
 
+/** What was read while no worker stood between page and server to keep it. */
+const readUnkept = new Set<string>();
+client.use({
+  onRequest: ({ request }) => {
+    if (request.method === "GET" && !navigator.serviceWorker?.controller) readUnkept.add(request.url);
+  },
+});
+
+/** Reads it once more, by way of the worker that just took over; the page keeps what it shows. */
+export async function readForWorker(): Promise<void> {
+  const addresses = [...readUnkept];
+  readUnkept.clear();
+  await Promise.allSettled(addresses.map((address) => fetch(address)));
+}
+
 interface Sent<Data> {
   data?: Data;
   error?: unknown;

@@ -44,16 +44,4 @@ export const outbox = new Outbox(new OutboxStore(browserKeeper()), send, take, w
 window.addEventListener("online", () => void outbox.flush());
 window.addEventListener("storage", outbox.refresh);
 
-/**
- * Fetches once more, by way of the worker that just took over, whatever the page was told before; the page keeps what it
- * shows.
- */
-export async function fetchForWorker(): Promise<void> {
-  const asking = queryClient.getQueryCache().findAll({ fetchStatus: "fetching" });
-  await Promise.allSettled(asking.map((query) => query.promise));
-  const fetched = performance.getEntriesByType("resource").map((each) => each.name);
-  const answers = new Set(fetched.filter((address) => address.startsWith(`${location.origin}/api/`)));
-  await Promise.allSettled([...answers].map((address) => fetch(address)));
-}
-
 void outbox.flush();
