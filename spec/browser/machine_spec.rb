@@ -38,7 +38,7 @@ RSpec.describe "A machine's circuit", :browser do
     post("/jobs/sled/entries", {id: "route", stage: "ask", kind: "route", data: {route: "renew_mc"}})
     open_page "/jobs/sled/choose"
     expect(session).to have_css(AtTheBench::NOW, text: "How is the disc's shaft geared to the track?")
-    expect(session).to have_button("Unknown: reckon with 2.4, the trade's default", exact: false)
+    expect(session).to have_button("Unknown: use 2.4, the trade's default", exact: false)
     session.find("section[aria-label='Now'] input").send_keys("39/19", :enter)
     expect(session).to have_css(AtTheBench::NOW, text: "Choose the cylinder")
     open_page "/machines/sledge"

@@ -19,7 +19,7 @@ RSpec.describe Sandbag::Choose::Gearing do
   it "is asked before a cylinder is sized, and taken as teeth over teeth" do
     job = renewing("snow_jackshaft")
     expect(card(job)).to include(kind: "reading", id: "gearing", detail: a_string_including("39/19"))
-    expect(card(job)[:answers].first[:label]).to eq "Unknown: reckon with 2.4, the trade's default"
+    expect(card(job)[:answers].first[:label]).to eq "Unknown: use 2.4, the trade's default"
     by_default = braking(job)
     job.add("choose", "gearing", {"ratio" => "39/19"})
     expect(braking(job) / by_default).to be_within(1e-9).of(39.0 / 19 / 2.4)

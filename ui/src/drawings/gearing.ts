@@ -9,7 +9,6 @@ const LARGEST = 30;
 const SHAFT = 16;
 
 export interface Gearing {
-  ratio: number;
   driving: number;
   driven: number;
   /** Of the disc's shaft and of the driven one, from the middle of the caliper. */
@@ -24,9 +23,8 @@ export const geared = (parts: PartView[]): PartView | undefined =>
 
 /** How the sprockets stand below a caliper of this height. */
 export function gearingOf(vehicle: PartView, height: number): Gearing {
-  const ratio = numberOf(vehicle, "drive_ratio");
-  const driven = Math.min(LARGEST, Math.max(SMALLEST, DRIVING * ratio));
+  const driven = Math.min(LARGEST, Math.max(SMALLEST, DRIVING * numberOf(vehicle, "drive_ratio")));
   const shaft = height / 2 + SHAFT;
   const drivenShaft = shaft + DRIVING + driven;
-  return { ratio, driving: DRIVING, driven, shaft, drivenShaft, foot: drivenShaft + driven };
+  return { driving: DRIVING, driven, shaft, drivenShaft, foot: drivenShaft + driven };
 }

@@ -29,7 +29,7 @@ module Sandbag
         ratio = Said.figure(@stage.gearing.ratio, :number, "g")
         reading("gearing", "How is the disc's shaft geared to the track?", entry("gearing"), name: "ratio",
           detail: "Teeth of the driven sprocket / teeth of the driving one, as stamped or counted, such as 39/19.",
-          answers: [{label: "Unknown: reckon with #{ratio}, the trade's default", entry: entry("gearing")}])
+          answers: [{label: "Unknown: use #{ratio}, the trade's default", entry: entry("gearing")}])
       end
 
       def cylinder
