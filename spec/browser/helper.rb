@@ -126,6 +126,12 @@ module AtTheBench
   def name_person(label, name)
     session.find("span", text: label, exact_text: true).find(:xpath, "following-sibling::button").click
     session.find("[role=option]", text: name, exact_text: true).click
+    until_closed
+  end
+
+  # The list that was open is gone, and the page stands where it stood.
+  def until_closed
+    expect(session).to have_no_css("[role=listbox]")
   end
 
   # Strokes of one point by key, topped up whenever the reservoir asks.

@@ -13,9 +13,11 @@ RSpec.describe "The shop's people", :browser do
     open_page "/jobs/job-kart/close"
     session.click_button "Who works here?"
     session.find("[role=option]", text: "K. Ling").click
+    until_closed
     session.find("span", text: "Name", exact_text: true).find(:xpath, "following-sibling::button").click
     expect(session.all("[role=option]").map(&:text)).to eq ["R. Tarn", "M. Beck"]
     session.find("[role=option]", text: "M. Beck").click
+    until_closed
     session.click_button "First watch: dry"
     expect(session).to have_css("[role=timer]")
     newest = api("/jobs/job-kart/entries")["items"].last
