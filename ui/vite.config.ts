@@ -37,7 +37,11 @@ const filesForWorker: Plugin = {
  * What most rooms share comes with the page in one file: a request for each small part of it would take longer than the
  * part. What is large and wanted by few stays with those who want it.
  */
-const SHARED = { name: "shared", test: /src\/(kit\/(?!Picker|Sheet)|server|words|pieces\/(?!PersonField|WordSheet))/, minShareCount: 2 };
+const SHARED = {
+  name: "shared",
+  test: /src\/(kit\/(?!Picker|Sheet)|server|words|pieces\/(?!PersonField|WordSheet))/,
+  minShareCount: 2,
+};
 
 export default defineConfig({
   plugins: [react(), filesForWorker, compressed],

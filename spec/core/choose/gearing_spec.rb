@@ -10,7 +10,7 @@ RSpec.describe Sandbag::Choose::Gearing do
 
   def card(job) = job.view("choose")[:now].first
 
-  # N of brake force for each MPa, as the Sizer reckons it.
+  # N of brake force for each MPa, as the Sizer works it out.
   def braking(job)
     circuit = Sandbag::Circuit::Assembly.build(job.state.choose.sizing_sheet)
     circuit.vehicle.brake_n_mpa(circuit.clamp_area_mm2)

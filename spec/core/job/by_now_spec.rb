@@ -108,7 +108,7 @@ RSpec.describe Sandbag::Job::Now do
         entry: {kind: "check", data: {check: "nipple_sound", value: "sound"}})
     end
 
-    it "takes together the same look, the same fastener at several places" do
+    it "takes together the same look and the same fastener at several places" do
       three = ByNow.new(job("kart_front_rear"), "reseal_mc").tap(&:work).cards.to_h { |card| [card[:id], card] }
       expect(three["round.hoses"]).to include(title: "Each hose: bend it, look at both ends, squeeze hard",
         detail: start_with("Outside without cracks"), all: include(label: "All 4 sound"))

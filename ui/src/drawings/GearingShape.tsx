@@ -15,24 +15,14 @@ interface Props {
 export function GearingShape({ vehicle, x, y, height, isPicked }: Props) {
   const theme = useTheme();
   const { driving, driven, shaft, drivenShaft } = gearingOf(vehicle, height);
-  const edge = isPicked ? theme.focus : theme.tube;
+  const sprocket = (middle: number, half: number) => (
+    <rect x="64" y={middle - half} width="12" height={2 * half} fill={theme.sunk} strokeWidth="3" />
+  );
   return (
-    <g transform={`translate(${x} ${y})`} stroke={edge}>
+    <g transform={`translate(${x} ${y})`} stroke={isPicked ? theme.focus : theme.tube}>
       <path d={`M-14 ${shaft}H84M56 ${drivenShaft}H84`} strokeWidth="6" />
-      {[
-        [shaft, driving],
-        [drivenShaft, driven],
-      ].map(([middle = 0, half = 0]) => (
-        <rect
-          key={middle}
-          x="64"
-          y={middle - half}
-          width="12"
-          height={2 * half}
-          fill={theme.sunk}
-          strokeWidth="3"
-        />
-      ))}
+      {sprocket(shaft, driving)}
+      {sprocket(drivenShaft, driven)}
     </g>
   );
 }

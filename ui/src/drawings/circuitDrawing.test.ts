@@ -2,10 +2,11 @@ import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import type { CircuitFigures, PartView } from "../server/api";
 import { Units } from "../kit/units";
+import { overlap } from "./boxes";
 import { layOut } from "./circuitLayout";
 import { geared, gearingOf } from "./gearing";
 import { curvesOf, pointsOn } from "./hosePath";
-import { boxOf, overlap, placeLabels } from "./labelLayout";
+import { boxOf, placeLabels } from "./labelLayout";
 import { labelLines } from "./partLabel";
 
 /** Written by spec/page/cases.rb: a circuit from every template. */

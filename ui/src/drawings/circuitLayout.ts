@@ -104,6 +104,7 @@ export function layOut(figures: CircuitFigures): CircuitLayout {
     };
   });
   const vehicle = geared(parts);
+  // sprockets reach half way into the room below
   const footOf = ({ y, height }: { y: number; height: number }) =>
     y + (vehicle ? gearingOf(vehicle, height).foot - FOOT / 2 : height / 2);
   const lowest = Math.max(HEAD + drawn, ...hung.map(footOf));

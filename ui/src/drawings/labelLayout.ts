@@ -1,4 +1,6 @@
 import type { PartView } from "../server/api";
+import type { Box } from "./boxes";
+import { covered, cutOff } from "./boxes";
 import type { CircuitLayout, Hose, Point } from "./circuitLayout";
 import { geared, gearingOf } from "./gearing";
 import { pointsOn } from "./hosePath";
@@ -12,29 +14,14 @@ export interface Label extends Point {
   lines: string[];
 }
 
-export interface Box {
-  left: number;
-  top: number;
-  right: number;
-  bottom: number;
-}
-
 export function boxOf({ x, y, anchor, lines }: Label): Box {
   const width = Math.max(0, ...lines.map((line) => line.length)) * LETTER_WIDTH;
   const left = anchor === "start" ? x : x - width;
   return { left, top: y - FONT_SIZE, right: left + width, bottom: y + (lines.length - 1) * LINE_HEIGHT + 5 };
 }
 
-export function overlap(one: Box, other: Box): number {
-  const across = Math.min(one.right, other.right) - Math.max(one.left, other.left);
-  const down = Math.min(one.bottom, other.bottom) - Math.max(one.top, other.top);
-  return across > 0 && down > 0 ? across * down : 0;
-}
-
 /** A label over another, or cut off, costs so much more than one over a part. */
 const UNREADABLE = 10;
-
-const covered = (box: Box, others: Box[]) => others.reduce((sum, other) => sum + overlap(box, other), 0);
 
 /** A label beside every part, clear of one another, of the parts and of the hoses as far as there is room. */
 export function placeLabels(
@@ -52,8 +39,7 @@ export function placeLabels(
     const written = [...placed.values()].map(boxOf);
     const cost = (label: Label) => {
       const box = boxOf(label);
-      const outside = (box.right - box.left) * (box.bottom - box.top) - overlap(box, frame);
-      return UNREADABLE * (outside + covered(box, written)) + covered(box, [...shapes, ...hoses]);
+      return UNREADABLE * (cutOff(box, frame) + covered(box, written)) + covered(box, [...shapes, ...hoses]);
     };
     const labels = spots.map((spot) => ({ ...spot, lines }));
     const [best] = labels.sort((a, b) => cost(a) - cost(b));

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { overlap } from "./labelLayout";
+import { overlap } from "./boxes";
 import type { Named, Placed } from "./profileLabels";
 import { placeNames } from "./profileLabels";
 

@@ -1,5 +1,5 @@
-import type { Box } from "./labelLayout";
-import { overlap } from "./labelLayout";
+import type { Box } from "./boxes";
+import { covered, cutOff } from "./boxes";
 
 /** A point of the line, as it is drawn, with what is written at it. */
 export interface Named {
@@ -33,43 +33,47 @@ const boxOf = ({ x, y }: Placed, text: string): Box => {
   return { left: x - half, right: x + half, top: y - FONT_SIZE, bottom: y + 5 };
 };
 
+interface Spot {
+  at: Placed;
+  box: Box;
+  /** What it costs, whatever the other names do. */
+  own: number;
+}
+
 /** Where each name is centred: near its point, inside the frame, clear of the others and of the line as far as there is room. */
 export function placeNames(points: Named[], wide: number, tall: number): Placed[] {
   const frame: Box = { left: 0, top: 0, right: wide, bottom: tall };
   const line = points.slice(1).flatMap((to, index) => alongLine(points[index] ?? to, to));
-  const spots = points.map((point) => spotsOf(point, wide));
-  const cost = (spot: Placed, point: Named, dear: number) => {
-    const box = boxOf(spot, point.text);
-    const outside = (box.right - box.left) * (box.bottom - box.top) - overlap(box, frame);
-    return dear + UNREADABLE * outside + line.reduce((sum, each) => sum + overlap(box, each), 0);
-  };
-  const place = (index: number, placed: Placed[]): { cost: number; placed: Placed[] } => {
-    const point = points[index];
-    if (!point) return { cost: 0, placed };
-    const tried = (spots[index] ?? []).map(({ spot, dear }) => {
-      const box = boxOf(spot, point.text);
-      const over = placed.reduce(
-        (sum, other, at) => sum + overlap(box, boxOf(other, points[at]?.text ?? "")),
-        0,
-      );
-      const rest = place(index + 1, [...placed, spot]);
-      return { cost: cost(spot, point, dear) + UNREADABLE * over + rest.cost, placed: rest.placed };
+  const spots = points.map((point) => spotsOf(point, frame, line));
+  const place = (index: number, taken: Spot[]): { cost: number; taken: Spot[] } => {
+    const open = spots[index];
+    if (!open) return { cost: 0, taken };
+    const boxes = taken.map((spot) => spot.box);
+    const tried = open.map((spot) => {
+      const rest = place(index + 1, [...taken, spot]);
+      return { cost: spot.own + UNREADABLE * covered(spot.box, boxes) + rest.cost, taken: rest.taken };
     });
     return tried.reduce((best, each) => (each.cost < best.cost ? each : best));
   };
-  return place(0, []).placed;
+  return place(0, []).taken.map((spot) => spot.at);
 }
 
-function spotsOf({ x, y, text, isBelow }: Named, wide: number) {
+/** Two rows above a point and two below it. */
+function spotsOf({ x, y, text, isBelow }: Named, frame: Box, line: Box[]): Spot[] {
   const half = (text.length * LETTER_WIDTH) / 2 + MARGIN;
-  const inside = Math.max(half, Math.min(wide - half, x));
-  const side = (isUnder: boolean) => (isUnder === isBelow ? 0 : OTHER_SIDE);
-  return [
-    { spot: { x: inside, y: y + ABOVE }, dear: side(false) },
-    { spot: { x: inside, y: y + BELOW }, dear: side(true) },
-    { spot: { x: inside, y: y + ABOVE - ROW }, dear: side(false) + FAR },
-    { spot: { x: inside, y: y + BELOW + ROW }, dear: side(true) + FAR },
+  const inside = Math.max(half, Math.min(frame.right - half, x));
+  const [above, below] = isBelow ? [OTHER_SIDE, 0] : [0, OTHER_SIDE];
+  const rows: [number, number][] = [
+    [ABOVE, above],
+    [BELOW, below],
+    [ABOVE - ROW, above + FAR],
+    [BELOW + ROW, below + FAR],
   ];
+  return rows.map(([from, dear]) => {
+    const at = { x: inside, y: y + from };
+    const box = boxOf(at, text);
+    return { at, box, own: dear + UNREADABLE * cutOff(box, frame) + covered(box, line) };
+  });
 }
 
 const STEPS = 12;

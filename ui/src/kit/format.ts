@@ -14,7 +14,7 @@ export function change(percent: number): string {
   return `${percent >= 0.5 ? "+" : ""}${text} %`;
 }
 
-/** A form of dates, made when it is first used: to make one takes long on a telephone. */
+/** A form of dates, made when it is first used: making one is slow on a phone. */
 function dateForm(options: Intl.DateTimeFormatOptions): (date: Date) => string {
   let form: Intl.DateTimeFormat | undefined;
   return (date) => (form ??= new Intl.DateTimeFormat("en-GB", options)).format(date);

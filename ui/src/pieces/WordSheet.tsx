@@ -29,7 +29,7 @@ interface Props {
   onClose: () => void;
 }
 
-/** What a word means, drawn where it is a part of a cylinder, beside the word until it is closed. */
+/** What a word means, next to the word until it is closed; drawn where it is a part of a cylinder. */
 export function WordSheet({ word, trigger, onClose }: Props) {
   return (
     <Sheet

@@ -13,8 +13,8 @@ module Sandbag
       # Refuses a fluid of another family or a lower class, a class on the cap of another family than Ask has, DOT 5
       # or 5.1 that Ask has not heard of yet, a cylinder that is rejected or changes the lever by more
       # than a rider should find out by himself without his agreement written down, a method the circuit does not
-      # suit, a construction of what is no cylinder, a gearing where there is none, and what is not on the pull list.
-      # What the shelf has to say is asked of Supplies.
+      # suit, a construction of what is no cylinder, a gearing where no shaft is geared, and what is not on the pull
+      # list. What the shelf has to say is asked of Supplies.
       def admit(entry)
         case entry.kind
         when "fluid" then admit_fluid(entry.data)

@@ -3,7 +3,8 @@
 module Sandbag
   module Choose
     # How often the disc turns for one turn of the track's shaft, where it sits on a shaft that is geared to it
-    # (docs/physics.md 2). What a new cylinder brakes with rests on it, and the trade's default is no machine's own.
+    # (docs/physics.md 2). The brake force of a new cylinder depends on it, and the trade's default need not be
+    # right for this machine.
     class Gearing
       GEARED = "jackshaft"
 
@@ -19,12 +20,12 @@ module Sandbag
         @sheet.parts_of("vehicle").any? && @sheet.value("vehicle", "disc_at") == GEARED
       end
 
-      # Nobody has counted its teeth or said that they are unknown.
+      # Its teeth were neither counted nor said to be unknown.
       def wanted?
         here? && @said.nil? && @sheet.source("vehicle", "drive_ratio") == Circuit::Source::DEFAULT
       end
 
-      # @return [Float] by which it is reckoned while nothing else is known
+      # @return [Float] of the record, or its default
       def ratio
         @sheet.value("vehicle", "drive_ratio")
       end

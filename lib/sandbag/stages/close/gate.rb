@@ -30,7 +30,7 @@ module Sandbag
         plain? && row.key?("round")
       end
 
-      # Not one that a person signs for, nor one that somebody found not right.
+      # Neither signed for by a person nor found wrong.
       def plain?
         !computed? && !row["by_name"] && !denied
       end
