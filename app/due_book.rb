@@ -40,7 +40,7 @@ module App
     # What a signed job wants looked at again; what was due on its circuit by then is done.
     # @param job [Hash] row of the store, with closed_at; state [Sandbag::Job::State] signed
     def sign(job, state)
-      @store.dues.finish_rechecks(job[:circuit_id], by: job[:id], on: job[:closed_at][0, 10])
+      @store.dues.finish_rechecks(job[:circuit_id], by: job[:id], on: Sandbag::Day.iso(job[:closed_at]))
       @store.dues.finish_recheck(job[:follows], by: job[:id]) if job[:follows]
       rows = state.close.rechecks.dates.each_with_index.map do |date, place|
         {id: "#{job[:id]}.#{place + 1}", label: date[:label], due_on: date[:on]}

@@ -36,7 +36,8 @@ module App
             },
           red_flags: Sandbag::Tables.rows("red_flags"),
           cautions: Sandbag::Tables.rows("cautions"),
-          words: Sandbag::Lookup::Glossary.all
+          words: Sandbag::Lookup::Glossary.all,
+          photos: {longest_side_px: Photo::LONGEST_SIDE, least_stroke: Sandbag::Job::Photos::LEAST_STROKE}
         }
     end
 

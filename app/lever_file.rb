@@ -28,7 +28,7 @@ module App
     def rank(circuit_id)
       standing = history(circuit_id).standing
       return @store.levers.drop_standing(circuit_id) unless standing
-      @store.levers.write_standing(circuit_id, standing, Date.iso8601(standing["at"][0, 10]).jd)
+      @store.levers.write_standing(circuit_id, standing, Sandbag::Day.on(standing["at"]).jd)
     end
 
     # @return [Sandbag::Feel::History]

@@ -69,7 +69,7 @@ module App
           labels(table))
       end
       found = Sandbag::Tables.rows(table).find { |row| [row["id"], row["label"].downcase].include?(typed.downcase) }
-      found || raise(Sandbag::Refusal.at("", "“#{typed[0, 40]}” is not known", labels(table)))
+      found || raise(Sandbag::Refusal.at("", "#{Sandbag::Wording.quoted(typed)} is not known", labels(table)))
     end
 
     def labels(table)

@@ -57,7 +57,7 @@ module App
     def kind_of(typed)
       rows = Sandbag::Tables.rows("shelf_kinds")
       rows.find { |row| [row["id"], row["label"].downcase, row["plural"].downcase].include?(typed.to_s.downcase) } ||
-        raise(Sandbag::Refusal.at("kind", "“#{typed.to_s[0, 40]}” is not known", rows.map { |row|
+        raise(Sandbag::Refusal.at("kind", "#{Sandbag::Wording.quoted(typed)} is not known", rows.map { |row|
           row["label"]
         }.join(", ")))
     end

@@ -27,7 +27,7 @@ module App
         @shelf.release(id, state.journal.find(pulled[:entry]), entry) if pulled[:item]
       end
       @shelf.use_up(id, entry)
-      days, day = Sandbag::Calendar::SignedDays, entry.at[0, 10]
+      days, day = Sandbag::Calendar::SignedDays, Sandbag::Day.iso(entry.at)
       sheet = added ? days.beside(state, day) : days.written(state, day)
       circuit_record.write(circuit, sheet)
       due_book.sign(job, state)
@@ -51,7 +51,7 @@ module App
     # @return [String] its id
     def add_circuit(circuit, state, entry)
       id = SecureRandom.uuid
-      sheet = Sandbag::Calendar::SignedDays.written(state, entry.at[0, 10])
+      sheet = Sandbag::Calendar::SignedDays.written(state, Sandbag::Day.iso(entry.at))
       name = "#{circuit[:name]}, by hand"
       circuit_record.add(id: id, machine_id: circuit[:machine_id], name: name, sheet: sheet, joined_to: circuit[:id])
       id

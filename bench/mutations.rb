@@ -103,12 +103,15 @@ class Specs
   ALSO = {
     "job" => %w[job ask],
     "cylinder" => %w[cylinder strip measure fit], "airway" => %w[airway bleed], "fluid" => %w[fluid choose],
-    "fastening" => %w[fit], "build" => %w[strip], "strip" => %w[strip cylinder], "ground" => %w[ground],
+    "fastening" => %w[fit], "build" => %w[strip], "strip" => %w[strip cylinder], "ground" => %w[ground cylinder],
     "shop" => %w[shop shelf]
   }.freeze
 
-  # Every figure of whole jobs.
-  WHOLE = File.expand_path("spec/core/job/told_figures_spec.rb")
+  # Where it is not known how long a file takes, s.
+  USUAL_S = 5.0
+
+  # Every figure of whole jobs, of jobs with slips, and of every template.
+  TOLD = Dir["spec/core/told/*_spec.rb"].sort.map { |path| File.expand_path(path) }.freeze
 
   def initialize
     @texts = Dir["spec/core/**/*_spec.rb"].to_h { |path| [File.expand_path(path), File.read(path)] }
@@ -120,7 +123,18 @@ class Specs
     name = File.basename(path, ".rb").split("_").map(&:capitalize).join
     rooms = ALSO.fetch(room, [room])
     near, far = @texts.partition { |file, _| rooms.any? { |each| file.include?("/spec/core/#{each}/") } }
-    [*near.map(&:first), *far.select { |_, text| text.match?(/\b#{name}\b/) }.map(&:first), WHOLE].uniq
+    [*near.map(&:first), *far.select { |_, text| text.match?(/\b#{name}\b/) }.map(&:first), *TOLD].uniq
+      .sort_by { |file| seconds.fetch(file, USUAL_S) }
+  end
+
+  private
+
+  # The quick ones first.
+  def seconds
+    @seconds ||= File.readlines("spec/runtimes.log", chomp: true).to_h do |line|
+      file, took = line.split(":")
+      [File.expand_path(file), took.to_f]
+    end
   end
 end
 

@@ -1,13 +1,19 @@
 # frozen_string_literal: true
 
-# The figures that a whole job tells, part by part, to hold against those of another commit:
-# bundle exec ruby bench/told.rb kart_front_rear reseal_mc "a full bench"
+# The figures that are held in spec/fixtures/told, part by part, to hold against those of another commit:
+# bundle exec ruby bench/told.rb kart_front_rear reseal_mc "a full bench"   a whole job
+# bundle exec ruby bench/told.rb rooms bleeding                             every template in a room
+# bundle exec ruby bench/told.rb slips                                      jobs of a careless mechanic
 require_relative "../app/boot"
-require "json"
+require "rspec/matchers"
 require_relative "../spec/support/sheets"
-require_relative "../spec/support/told_figures"
+require_relative "../spec/support/told_job"
+require_relative "../spec/support/told_rooms"
+require_relative "../spec/support/told_slips"
 
-template, route, owned = ARGV
-ToldFigures.new(template, route, ByNow::OWNED.fetch(owned || "a full bench")).parts.each do |part, figures|
-  figures.each { |figure| puts "#{part}: #{figure}" }
+parts = case ARGV
+in ["rooms", room] then ToldRooms.parts(room)
+in ["slips"] then ToldSlips.parts
+in [template, route, owned] then ToldJob.new(template, route, owned).parts
 end
+parts.each { |part, told| Held.figures(told).each { |figure| puts "#{part}: #{figure}" } }

@@ -7,7 +7,7 @@ RSpec.describe App::JobCardSections do
 
   # The card's sections, their figures in the core's units.
   def told(job, stock = Sandbag::Shelf::Stock.new)
-    JSON.parse(Sandbag::Said.plain(JSON.generate(described_class.of(job.state, stock)))).to_h
+    Plainly.read(described_class.of(job.state, stock)).to_h
   end
 
   def section(title)

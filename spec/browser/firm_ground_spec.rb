@@ -2,14 +2,14 @@
 
 require_relative "helper"
 require_relative "cylinder_work"
-require_relative "fit_work"
 require_relative "bleed_work"
+require_relative "served_job"
 
 # Stops that hold, and the roads that lead out of them.
 RSpec.describe "Firm ground", :browser do
   include CylinderWorkByHand
-  include FitWorkByHand
   include BleedWorkByHand
+  include WorkedBeside
 
   def choose_route(label)
     session.find("button", text: "none picked").click
@@ -84,13 +84,9 @@ RSpec.describe "Firm ground", :browser do
     build_by_keys("caliper_sliding")
     finish_build
     session.click_link "Go on to Fit"
-    fit_by_hand
-    session.click_link "Go on to Bleed"
-    bleed_every_point
-    finish_fitting
-    read_and_hold
-    session.click_link "Go on to Close"
-    release
+    expect(session).to have_css("[data-figure='step']")
+    work_beside
+    expect(session).to have_content("Signed off")
     card = Net::HTTP.get_response(URI("#{served.url}/api/jobs/#{job_id_now}/card.pdf"))
     expect(card["content-type"]).to eq "application/pdf"
     expect(browser_faults).to be_empty
@@ -131,11 +127,7 @@ RSpec.describe "Firm ground", :browser do
     protect
     expect(session).to have_content("Machine and mechanic are protected.")
     session.click_link "Go on to Fit"
-    fit_by_hand
-    session.click_link "Go on to Bleed"
-    bleed_every_point
-    finish_fitting
-    read_and_hold
+    work_beside(upto: "close")
     session.click_link "Go on to Close"
     expect(session).to have_content("Is it put right?")
     session.click_button "Walking pace: I have checked"

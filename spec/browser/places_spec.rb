@@ -4,11 +4,13 @@ require_relative "helper"
 require_relative "cylinder_work"
 require_relative "fit_work"
 require_relative "bleed_work"
+require_relative "served_job"
 
 RSpec.describe "Places on a circuit", :browser do
   include CylinderWorkByHand
   include FitWorkByHand
   include BleedWorkByHand
+  include WorkedBeside
 
   it "leads a leak at the left caliper of a twin disc from complaint to card, and opens that joint alone" do
     open_page "/"
@@ -40,13 +42,15 @@ RSpec.describe "Places on a circuit", :browser do
     expect(fit_now["washers"].map { |stack| stack.values_at("joint", "wanted") }).to eq [["caliper_left", 2]]
     expect(fit_now["torques"].map { |line| line["id"] })
       .to eq %w[banjo.caliper_left nipple.caliper_left nipple.caliper_right]
-    fit_by_hand
+    work_beside(upto: "bleed")
     session.click_link "Go on to Bleed"
-    bleed_and_finish_fitting do |point|
+    answer_looks "Before fluid moves"
+    stage_now("bleed")["points"].each do |point|
       expect(session).to have_css("svg[aria-label$='at hand: #{point["label"]}']")
+      bleed_point(point["strokes_to_go"])
     end
-    read_and_sign
-    expect(job_now).to include("signed" => true)
+    work_beside
+    expect(session).to have_content("Signed off")
     expect(browser_faults).to be_empty
   end
 
@@ -85,11 +89,9 @@ RSpec.describe "Places on a circuit", :browser do
     finish_build
     expect(stage_now("build")["steps"].map { |step| step["id"] }).to all end_with("@caliper_left")
     session.click_link "Go on to Fit"
-    fit_by_hand
-    session.click_link "Go on to Bleed"
-    bleed_and_finish_fitting
-    read_and_sign
-    expect(job_now).to include("signed" => true)
+    expect(session).to have_css("[data-figure='step']")
+    work_beside
+    expect(session).to have_content("Signed off")
     expect(browser_faults).to be_empty
   end
 
@@ -112,11 +114,7 @@ RSpec.describe "Places on a circuit", :browser do
     session.click_link "Go on to Fit"
     expect(session).to have_content("Foot lever beside it")
     expect(fit_now["torques"].map { |line| line["id"] }).to include("clamp", "banjo.master", "comp_nut.added_feed")
-    fit_by_hand
-    session.click_link "Go on to Bleed"
-    bleed_every_point
-    finish_fitting
-    read_and_hold
+    work_beside(upto: "close")
     session.click_link "Go on to Close"
     expect(session).to have_css("li[aria-label='Both controls tested']")
     release

@@ -51,6 +51,11 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     expect(session).to have_css("li", text: /#{method}.*this job's/m)
   end
 
+  # The step that was sent is answered: the next one is known.
+  def answered
+    expect(session).to have_no_css("[data-busy=true]")
+  end
+
   def run(ml, out: nil)
     session.fill_in "run", with: "#{ml}\n"
     session.fill_in "out", with: "#{out}\n" if out
@@ -67,16 +72,20 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     expect(session).to have_button("Push the lower, pull the upper: enter the mL", exact: false)
     run 14, out: 13
     expect(session).to have_css("li [aria-current=step]", text: "3 times")
-    press :space, :space, :space
+    3.times do
+      press :space
+      answered
+    end
     expect(session).to have_css("li [aria-current=step]", text: "Push the lower")
     expect(session).to have_css("[role=alert]", text: "Refill the syringe now, nipple shut.")
     run 9, out: 9
     expect(session).to have_css("[role=alert]", text: "The syringe is at its end.")
     expect(session).to have_button("Count it", disabled: true)
     expect(session).to have_css("li [aria-current=step]", text: "3 times")
-    3.times { press :space }
-    expect(session).to have_button("Close", exact: false)
-    press :space
+    4.times do
+      answered
+      press :space
+    end
     expect(session).to have_css("li [aria-current=step]", text: "Push the lower")
     press "t"
     expect(session).to have_css("svg[aria-label^='Syringe: about 23 of 23 mL']")
@@ -125,6 +134,20 @@ RSpec.describe "Ways to bleed, by hand", :browser do
     expect(session).to have_button("Time 15 min")
     expect(axe_violations).to be_empty
     expect(browser_faults).to be_empty
+  end
+
+  it "sends a step once, however often its key is pressed before the server has answered" do
+    ready("haste", "scree-front")
+    open_page "/jobs/haste/bleed"
+    take "Reverse bleed with a syringe"
+    answer_looks "Before fluid moves"
+    expect(session).to have_button("Open", exact: false)
+    served.stop("KILL")
+    press :space, :space, :space
+    served.start
+    answered
+    expect(session).to have_button("Push slowly: enter the mL", exact: false)
+    expect(shown("haste", "bleed")["recent"].map { |entry| entry["kind"] }.count("beat")).to eq 1
   end
 
   it "a syringe from below on one caliper of a hand brake: open, push, shut, draw down, refill, by one key" do

@@ -129,7 +129,7 @@ class ByNow
     when "pull" then travel(card[:field][:entry][:data][:force])
     when "hung" then travel(card[:field][:entry][:data][:kg] * 9.80665)
     when "free_play" then (job.state.fit.free_play.row["tip"] || [2, 4]).sum / 2.0
-    when "run" then [job.state.bleed.count.reservoir.left_ml.floor, 5].min
+    when "run" then [job.state.bleed.count.reservoir.left_ml.floor(1), 5].min
     else READ.fetch(kind)
     end
   end

@@ -13,13 +13,15 @@ class Careless
   # How often a gate is not ticked again.
   TIRED = 0.05
 
-  attr_reader :job, :slips
+  # @return [Array<Hash>] what admission refused: the field, what is wrong and what would be accepted
+  attr_reader :job, :slips, :refused
 
   # @param seed [Integer]; the same seed does the same
   def initialize(seed)
     @chance = Random.new(seed)
     @job = Careless.nearly_signed(*pick(JOBS))
     @slips = []
+    @refused = []
   end
 
   # @return [Boolean] it was signed
@@ -52,8 +54,8 @@ class Careless
   def attempt(stage, kind, data = {}, corrects: nil)
     job.add(stage, kind, data, corrects: corrects)
     slips << [stage, kind, data, corrects].compact
-  rescue Sandbag::Refusal
-    nil
+  rescue Sandbag::Refusal => refusal
+    refused.concat(refusal.problems.map(&:to_h))
   end
 
   def slip

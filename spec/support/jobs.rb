@@ -3,6 +3,7 @@
 require "time"
 require_relative "cylinder_work"
 require_relative "fit_work"
+require_relative "plainly"
 
 # A job worked through its journal in memory, as the desk would.
 class JobInMemory
@@ -88,7 +89,7 @@ class JobInMemory
 
   # What a stage shows, its sentences in the core's units.
   def view(stage)
-    JSON.parse(Sandbag::Said.plain(JSON.generate(state.stage(stage).view)), symbolize_names: true)
+    Plainly.read(state.stage(stage).view, symbolize_names: true)
   end
 
   # Everything the job says: its headline and what each of its stages shows.

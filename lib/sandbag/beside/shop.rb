@@ -117,7 +117,7 @@ module Sandbag
     def read_lubricant(id)
       offered = Fluid::Lubricants.wetting.map { |row| row["id"] }
       return id if offered.include?(id)
-      raise Refusal.at("lubricant", "“#{id[0, 40]}” does not go on cups", offered.join(", "))
+      raise Refusal.at("lubricant", "#{Wording.quoted(id)} does not go on cups", offered.join(", "))
     end
 
     def read_schools(given)
@@ -126,7 +126,7 @@ module Sandbag
 
     def read_currency(text)
       return text if text.match?(/\A[A-Z]{3}\z/)
-      raise Refusal.at("currency", "“#{text[0, 10]}” is not a currency", "three letters, such as EUR")
+      raise Refusal.at("currency", "#{Wording.quoted(text)} is not a currency", "three letters, such as EUR")
     end
 
     def read_price(row, typed)

@@ -62,7 +62,7 @@ module Sandbag
 
     def self.known(typed, ids, name)
       return typed if typed.is_a?(String) && ids.include?(typed)
-      raise Refusal.at("", "#{name} “#{typed.to_s[0, 40]}” is not known", ids.join(", "))
+      raise Refusal.at("", "#{name} #{Wording.quoted(typed)} is not known", ids.join(", "))
     end
 
     def self.boolean(typed, name)

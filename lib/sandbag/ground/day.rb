@@ -33,9 +33,21 @@ module Sandbag
     end
 
     # @param iso [String] a day or a moment as it is stored, 2026-12-01T09:30:00Z
+    # @return [String] its day as it is stored: 2026-12-01
+    def self.iso(iso)
+      iso[0, 10]
+    end
+
+    # @param iso [String] as above
+    # @return [Date]
+    def self.on(iso)
+      Date.iso8601(iso(iso))
+    end
+
+    # @param iso [String] as above
     # @return [String] its day as it is said: 1 Dec 2026
     def self.of(iso)
-      said(Date.iso8601(iso[0, 10]))
+      said(on(iso))
     end
 
     # @param iso [String] as above

@@ -13,7 +13,7 @@ module Sandbag
     def self.parse(typed)
       return typed if typed.is_a?(Integer) && typed.between?(0, MOST_MINOR)
       match = TYPED.match(typed.strip) if typed.is_a?(String)
-      raise Refusal.at("", "“#{typed.to_s[0, 20]}” is not a sum of money", "a sum such as 45 or 45.50") unless match
+      raise Refusal.at("", "#{Wording.quoted(typed)} is not a sum of money", "a sum such as 45 or 45.50") unless match
       match[1].to_i * MINOR + match[2].to_s.ljust(2, "0").to_i
     end
   end

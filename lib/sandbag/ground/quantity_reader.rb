@@ -62,7 +62,7 @@ module Sandbag
 
     def choice(typed)
       return typed if @rules["choices"].include?(typed)
-      raise Refusal.at("", "#{@name} cannot be “#{typed.to_s[0, 40]}”", @rules["choices"].join(", "))
+      raise Refusal.at("", "#{@name} cannot be #{Wording.quoted(typed)}", @rules["choices"].join(", "))
     end
 
     EARLIEST_YEAR = 1970

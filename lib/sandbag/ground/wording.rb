@@ -29,6 +29,15 @@ module Sandbag
       format("%.4g", number)
     end
 
+    # A refusal quotes at most so many characters of what was typed.
+    LONGEST_QUOTED = 40
+
+    # @param typed [Object]
+    # @return [String] in quotation marks
+    def self.quoted(typed)
+      "“#{typed.to_s[0, LONGEST_QUOTED]}”"
+    end
+
     # @param id [String] such as cant_tell
     def self.spelled(id)
       id.tr("_", " ")

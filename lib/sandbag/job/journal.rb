@@ -50,7 +50,7 @@ module Sandbag
       # @return [Date, nil] day of the newest entry, taken back or not: today, for a job that is worked on; nil where
       #   there is none
       def newest_day
-        entries.last && Date.iso8601(entries.last.at[0, 10])
+        entries.last && Day.on(entries.last.at)
       end
 
       # @return [Journal] with one more entry; only one that corrects changes what earlier ones say

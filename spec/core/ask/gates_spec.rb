@@ -182,6 +182,11 @@ RSpec.describe Sandbag::Ask::Estimate do
     expect(estimate.total_minor).to eq 22_432
   end
 
+  it "asks nothing for fluid that stays in" do
+    labels = described_class.new(route("friction_work"), "road", 152.0, shop).lines.map { |line| line[:label] }
+    expect(labels).to eq [labels.first, "Pads", "Cleaner and cloths"]
+  end
+
   it "takes work and parts as often as the job has them" do
     twin = JobInMemory.new(sheet(twin_disc_plain))
     twin.answer_stops

@@ -22,6 +22,16 @@ RSpec.describe Sandbag::Ask::Now do
     expect(ids.index("intake.job_request")).to be < ids.index("route")
   end
 
+  it "asks where the repair works before anything else, where that is not known" do
+    job.answer_stops
+    job.add("ask", "route", {"route" => "slave_work"})
+    expect(ids).to eq ["where"]
+    expect(cards.first[:answers].map { |answer| answer[:label] })
+      .to eq ["Left caliper", "Right caliper", "All of them"]
+    job.add("ask", "at", {"places" => ["far_end.left_caliper"]})
+    expect(ids).not_to include "where"
+  end
+
   it "asks on under a stop, since an answer may lift it, and not once the machine was referred" do
     job.add("ask", "flag", {"flag" => "R01"})
     expect(job.state.stop).not_to be_nil

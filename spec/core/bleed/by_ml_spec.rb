@@ -96,6 +96,25 @@ RSpec.describe Sandbag::Bleed::Count, "by millilitres" do
     end
   end
 
+  it "refills the syringe and draws the reservoir down before it opens the next nipple" do
+    job = JobInMemory.of_template("road_front_single")
+    ByNow.new(job, "slave_work").work { |stage| break if stage == "bleed" }
+    job.add("bleed", "method", {"method" => "reverse_syringe"})
+    job.look_before_fluid
+    expect(count(job).points.size).to eq 2
+    first = ->(at) { job.view("bleed")[:now].first[at] }
+    until job.state.bleed.count.current.missing.empty?
+      job.add("bleed", "topped_up") if count(job).reservoir.spent?
+      job.add("bleed", "run", {"ml" => count(job).reservoir.left_ml})
+      job.add("bleed", "colour", {"colour" => "as_fresh"})
+    end
+    expect(count(job).reservoir).to be_spent
+    job.add("bleed", "point_done", {"point" => count(job).current_id})
+    expect(first[:id]).to eq "topped_up"
+    job.add("bleed", "topped_up")
+    expect(first[:id]).to eq "beat.open_flow"
+  end
+
   it "pushes up only as much as the reservoir has room for, whatever the syringe holds" do
     job = bleeding(clutch_plain, "reverse_syringe")
     usable = job.state.bleed.plan.usable_ml

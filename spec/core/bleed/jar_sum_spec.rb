@@ -7,6 +7,8 @@ RSpec.describe Sandbag::Bleed::JarSum do
     read = sum.read(21.0, 8)
     expect([read.stroke_ml, read.error_ml, read.bound]).to eq [2.625, 0.125, false]
     expect(read.read(31.5, 12).stroke_ml).to eq 2.625
+    expect(Sandbag::Said.plain(read.says))
+      .to eq "By the jar a stroke moves 2.62 mL ± 0.12 mL; the cylinder sweeps 3.00 mL."
   end
 
   it "reads on from an emptied jar" do

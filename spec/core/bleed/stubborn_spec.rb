@@ -25,6 +25,7 @@ RSpec.describe Sandbag::Bleed::Stubborn do
     expect(ladder(bled(remote))).to include "feed"
     clutch = ladder(bled(sheet(clutch_plain)))
     expect(clutch).to include("reverse")
+    expect(clutch).not_to include("one_line")
     expect(clutch).not_to include("caliper", "back")
   end
 

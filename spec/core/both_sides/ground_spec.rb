@@ -22,6 +22,16 @@ RSpec.describe "Limits of what is typed" do
     Sandbag::Money.parse(typed)
   end
 
+  both_sides "Wording::LONGEST_QUOTED", 40 => 40, 41 => 40 do |length|
+    Sandbag::Wording.quoted("x" * length).count("x")
+  end
+
+  both_sides "Shop::LIMIT_RULES", ["effort_hand", 1500] => true, ["effort_hand", 1500.5] => false,
+    ["effort_foot", 1500] => true, ["effort_foot", 1500.5] => false, ["effort_foot", 0] => false,
+    ["safe_gap", 0] => true, ["safe_gap", 100] => true, ["safe_gap", 100.5] => false do |(name, value)|
+    taken? { Sandbag::Shop.new("limits" => {name => value}) }
+  end
+
   both_sides "Shop::LONGEST_NAME", 120 => true, 121 => false do |length|
     taken? { Sandbag::Shop.new("name" => "x" * length) }
   end

@@ -41,7 +41,7 @@ RSpec.describe Sandbag::Choose::Balance do
     rejected(front: [bar], rear: [bar, ["caliper", "clearance", clearance]]).include?("at most 12°")
   end
 
-  both_sides "Choose::Balance::ROUNDING", 46 => true, 47 => false, 44 => true, 43 => false do |percent|
+  both_sides "Choose::Balance::ROUNDING", 46 => true, 46.05 => false, 44 => true, 43.95 => false do |percent|
     balance(rear: [["lever", "bar_share", percent]])[:recorded][:agree]
   end
 

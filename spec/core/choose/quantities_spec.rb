@@ -37,6 +37,14 @@ RSpec.describe "Quantities by hand" do
     expect(need(sheet(clutch_plain), opened: false)).to be_within(0.02).of(1.2 * (15 + 1.693 + 7.238 + 11.983 + 20))
   end
 
+  it "lays only the hose from the added master where one is added to a foot brake" do
+    job = JobInMemory.of_template("road_rear")
+    job.answer_stops
+    job.add("ask", "route", {"route" => "add_mc"})
+    expect(job.state.sheet.parts_of("line").map { |line| line["id"] }).to eq %w[added_feed hose]
+    expect(job.state.choose.laid_hoses.map { |line| line["id"] }).to eq ["added_feed"]
+  end
+
   it "never needs less for a purer flush" do
     for_all(purity: 0.5..0.98, more: 0.001..0.019) do |purity:, more:|
       poor, pure =

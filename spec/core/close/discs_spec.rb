@@ -29,6 +29,8 @@ RSpec.describe Sandbag::Close::Discs do
     measure("thickness", 3.99)
     expect(friction).to have_attributes(state: :open, computed?: true,
       why: a_string_including("left caliper: the disc is").and(end_with("a new disc")))
+    expect(Sandbag::Said.plain(friction.why))
+      .to eq "left caliper: the disc is 3.99 mm at its thinnest, at least 4.00 mm: a new disc"
     expect { job.add("close", "gate", {"gate" => "friction", "met" => true}) }
       .to raise_error(Sandbag::Refusal, /worked out/)
     measure("thickness", 4.0)

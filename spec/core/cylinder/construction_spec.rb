@@ -54,6 +54,11 @@ RSpec.describe Sandbag::Cylinder::Construction do
       expect(fault(odd)).to eq "#{line_of(odd, "- id: pivot_nut")}: pivot_nut is never removed"
     end
 
+    it "names the line of what should be a list" do
+      odd = good.sub(/^steps:.*\z/m, "steps: none\n")
+      expect(fault(odd)).to eq "#{line_of(odd, "steps:")}: is not a list of rows"
+    end
+
     it "names the part that two steps take out" do
       expect(fault(good.sub("takes: [pivot_nut]", "takes: [pivot_nut, boot]"))).to end_with "boot is removed 2 times"
     end

@@ -40,6 +40,9 @@ RSpec.describe Sandbag::Feel::History do
       expect(came["air_ml"]).to be_within(0.05).of(0.5)
       expect(went["air_ml"]).to be < 0.05
       expect(went["dead_mm"]).to be_within(1.0).of(came["dead_mm"])
+      lever = job.state.feel.report.fit.to_h
+      expect(lever[:dead_volume_ml]).to be_between(0, 1)
+      expect(went["dead_mm"]).to be_within(1e-9).of(lever[:dead_volume_ml] * lever[:mm_per_ml])
     end
 
     it "puts nothing on file of a job that read no lever" do

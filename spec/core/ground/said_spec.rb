@@ -19,6 +19,21 @@ RSpec.describe Sandbag::Said do
       .to eq "a kart's 1.00 in and 95 N"
   end
 
+  {
+    "torque" => {"N·m" => "12.3 N·m", "lbf·ft" => "9.1 lbf·ft", "lbf·in" => "109 lbf·in"},
+    "pressure" => {"MPa" => "12.34 MPa", "bar" => "123.4 bar", "psi" => "1790 psi"},
+    "length" => {"mm" => "12.34 mm", "in" => "0.4858 in"}, "volume" => {"mL" => "12 mL", "fl oz" => "0.42 fl oz"}
+  }.each do |dimension, units|
+    it "writes #{dimension} as finely in each unit that a shop may choose" do
+      decimals = {"torque" => 1, "volume" => 0}.fetch(dimension, 2)
+      shown = Sandbag::Units::SHOWN.fetch(dimension).keys.to_h do |unit|
+        display = Sandbag::Shop.new("units" => {dimension => unit}).display
+        [unit, written(described_class.figure(12.34, dimension, decimals), display)]
+      end
+      expect(shown).to eq units
+    end
+  end
+
   it "leaves the unit out where another figure has it, and noughts where a value needs none" do
     expect(written("#{described_class.mm(3, 0, bare: true)} or #{described_class.mm(4, 0)}")).to eq "3 or 4 mm"
     expect(written([17.46, 20, 0.5].map { |each| described_class.figure(each, :length, "g", bare: true) }.join(" ")))

@@ -64,6 +64,9 @@ RSpec.describe Sandbag::Tables do
       load_text("- {id: p, when: {lever_feel: [spongy]}, proves: [XX], note: n}\n", table: "proofs")
     }.to raise_error(described_class::Fault, /:1: p names unknown XX/)
     expect {
+      load_text("- {id: p, when: {lever_mood: [sad]}, proves: [AL], note: n}\n", table: "proofs")
+    }.to raise_error(described_class::Fault, /:1: p names unknown finding lever_mood/)
+    expect {
       load_text(
         "- {id: XX, label: l, prior_brake: 1, prior_clutch: 1, routes: [pray], if_stays: s, also: a}\n",
         table: "causes"

@@ -3,6 +3,7 @@ import { useEffect, useState } from "react";
 import { Choice } from "../kit/Choice";
 import { Loaded } from "../kit/Loaded";
 import { Column, Page, Panel, Quiet, Row, Split } from "../kit/layout";
+import { useArrived } from "../kit/useArrived";
 import { useTitle } from "../kit/useTitle";
 import { JobList } from "../pieces/JobList";
 import { pagesOf } from "../server/pagesOf";
@@ -83,8 +84,10 @@ export function Bench() {
 
 /** Jobs that are off the bench; nothing where there are none. */
 function OtherJobs({ state, title }: { state: "referred" | "closed"; title: string }) {
-  const { items, more } = pagesOf(useInfiniteQuery(jobsQuery(state)));
-  if (items.length === 0) return null;
+  const query = useInfiniteQuery(jobsQuery(state));
+  const { items, more } = pagesOf(query);
+  const isThere = useArrived(query.data);
+  if (!isThere || items.length === 0) return null;
   return (
     <>
       <h2>{title}</h2>

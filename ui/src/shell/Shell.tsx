@@ -1,9 +1,12 @@
-import { NavLink, Outlet, useNavigate } from "react-router";
+import { Suspense } from "react";
+import { ErrorBoundary } from "react-error-boundary";
+import { NavLink, Outlet, useLocation, useNavigate } from "react-router";
 import styled from "styled-components";
 import { Button } from "../kit/Button";
 import { PHONE } from "../kit/tokens";
 import { useBenchLight } from "../kit/useBenchLight";
 import { useHotkeys } from "../kit/useHotkeys";
+import { Lost } from "./Lost";
 import { OutboxFaults } from "./OutboxFaults";
 import { OutboxStatus } from "./OutboxStatus";
 
@@ -87,6 +90,7 @@ const Skip = styled.a`
 export function Shell() {
   const { name, turn } = useBenchLight();
   const navigate = useNavigate();
+  const { pathname } = useLocation();
   const lookUp = () => void navigate("/look-up");
   useHotkeys({ "/": lookUp });
   return (
@@ -121,7 +125,11 @@ export function Shell() {
       </Bar>
       <OutboxFaults />
       <div id="main" tabIndex={-1}>
-        <Outlet />
+        <ErrorBoundary FallbackComponent={Lost} resetKeys={[pathname]}>
+          <Suspense>
+            <Outlet />
+          </Suspense>
+        </ErrorBoundary>
       </div>
     </>
   );

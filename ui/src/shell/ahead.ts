@@ -1,4 +1,4 @@
-import type { LoaderFunction, LoaderFunctionArgs } from "react-router";
+import type { FetchQueryOptions, QueryKey } from "@tanstack/react-query";
 import { stageRooms } from "../job/stageRooms";
 import {
   dueQuery,
@@ -13,42 +13,41 @@ import {
 import { queryClient } from "../server/server";
 import type { Shown } from "../job/StageProps";
 
-type Params = LoaderFunctionArgs["params"];
+type Params = Record<string, string | undefined>;
 
-/**
- * What a room asks first, asked while its code is still on the way, and after the page has begun to draw; what fails is
- * asked again by the room.
- */
-const asked =
-  (ask: (params: Params) => unknown): LoaderFunction =>
-  ({ params }) => {
-    setTimeout(ask, 0, params);
-    return null;
-  };
+/** Asks what the room at an address asks first. It may be called at every drawing: nothing is asked twice. */
+export type Ask = (params: Params) => void;
+
+const isAsked = (query: { queryKey: QueryKey }) => queryClient.getQueryState(query.queryKey) !== undefined;
+
+const once = <Data>(query: FetchQueryOptions<Data, Error, Data, string[]>) => {
+  if (!isAsked(query)) void queryClient.prefetchQuery(query);
+};
 
 const tables = () => {
-  void queryClient.prefetchQuery(knowledgeQuery);
-  void queryClient.prefetchQuery(shopQuery);
+  once(knowledgeQuery);
+  once(shopQuery);
 };
 
 const isShown = (stage: string): stage is Shown => stage in stageRooms;
 
 export const ahead = {
-  bench: asked(() => {
-    void queryClient.prefetchInfiniteQuery(jobsQuery("open"));
-    void queryClient.prefetchQuery(dueQuery);
-  }),
-  job: asked(({ id = "", stage = "" }) => {
-    void queryClient.prefetchQuery(jobQuery(id));
+  bench: () => {
+    const open = jobsQuery("open");
+    if (!isAsked(open)) void queryClient.prefetchInfiniteQuery(open);
+    once(dueQuery);
+  },
+  job: ({ id = "", stage = "" }) => {
+    once(jobQuery(id));
     tables();
     if (!isShown(stage)) return;
     void stageRooms[stage]?.();
-    void queryClient.prefetchQuery(stageQuery(id, stage));
-    if (stage === "choose") void queryClient.prefetchQuery(suppliesQuery(id));
-  }),
-  machine: asked(({ id = "" }) => {
-    void queryClient.prefetchQuery(machineQuery(id));
+    once(stageQuery(id, stage));
+    if (stage === "choose") once(suppliesQuery(id));
+  },
+  machine: ({ id = "" }) => {
+    once(machineQuery(id));
     tables();
-  }),
-  tables: asked(tables),
-};
+  },
+  tables,
+} satisfies Record<string, Ask>;

@@ -21,7 +21,7 @@ module Sandbag
 
       # @return [String] the day it happened
       def on
-        at[0, 10]
+        Day.iso(at)
       end
     end
   end

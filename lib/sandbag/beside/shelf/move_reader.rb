@@ -9,7 +9,7 @@ module Sandbag
       # Refuses, at data/<name>, an unknown kind, a move the kind of thing does not make, and values outside their
       # limits.
       def self.read(move, item)
-        row = Tables.fetch("stock_moves", move.kind, "kind", "nothing on a shelf is “#{move.kind[0, 40]}”")
+        row = Tables.fetch("stock_moves", move.kind, "kind", "nothing on a shelf is #{Wording.quoted(move.kind)}")
         data = Refusal.within("data") { DataReader.read(row["data"], move.data) }
         kind = item ? item.kind : data["kind"]
         unless kind.nil? || row["for"].include?(kind)

@@ -40,7 +40,7 @@ module Sandbag
           row = open.find { |each| each["id"] == id }
           raise Refusal.at(id, "there is no such school", open.map { |each| each["id"] }.join(", ")) unless row
           unless row["answers"].key?(answer)
-            raise Refusal.at(id, "“#{answer.to_s[0, 40]}” is not one of the answers", row["answers"].keys.join(", "))
+            raise Refusal.at(id, "#{Wording.quoted(answer)} is not one of the answers", row["answers"].keys.join(", "))
           end
           [id, answer]
         end

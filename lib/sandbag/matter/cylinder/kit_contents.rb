@@ -12,7 +12,7 @@ module Sandbag
       def self.read(given)
         raise Refusal.at("", "an empty kit", "at least one part") unless given.is_a?(Hash) && given.any?
         given.to_h do |id, line|
-          row = Tables.fetch("kit_items", id, id, "no kit holds “#{id[0, 40]}”")
+          row = Tables.fetch("kit_items", id, id, "no kit holds #{Wording.quoted(id)}")
           [id, Refusal.within(id) { line(row, line) }]
         end
       end

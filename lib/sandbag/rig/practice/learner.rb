@@ -39,7 +39,7 @@ module Sandbag
       end
 
       def day(result)
-        result && result["at"][0, 10]
+        result && Day.iso(result["at"])
       end
     end
   end

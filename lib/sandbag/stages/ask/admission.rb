@@ -75,7 +75,7 @@ module Sandbag
       end
 
       def admit_place(finding, data)
-        possible = (data["value"] == finding["ordinary"]) ? [] : @ask.possible_at(finding).map(&:id)
+        possible = (data["value"] == finding["ordinary"]) ? [] : @ask.found_places.possible(finding).map(&:id)
         return if possible.include?(data["place"])
         raise Refusal.at("data/place", "#{finding["label"]}: “#{data["place"]}” is no such place",
           possible.empty? ? "no place" : possible.join(", "))

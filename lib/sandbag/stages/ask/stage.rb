@@ -121,7 +121,7 @@ module Sandbag
 
       # @return [Where] where the repair that was picked works, whatever stops it
       def where
-        @where ||= Where.new(picked, places_of(picked), named: named, found: all_found.values.flatten.map(&:id))
+        @where ||= Where.new(picked, places_of(picked), named: named, found: found_places.all.values.flatten.map(&:id))
       end
 
       # A job that opens a joint: the circuit is filled again and bled from the master outwards.
@@ -142,26 +142,9 @@ module Sandbag
         row if row && row["decision"] == "stop"
       end
 
-      # @param finding [String]
-      # @return [Array<Circuit::Place>] where it was found, until it was found ordinary or taken back
-      def found_at(finding)
-        row = Tables.find("findings", finding)
-        said = entries.of("finding", "finding_cleared").select { |entry| entry.data["finding"] == finding }
-        since = said.rindex { |entry| entry.kind == "finding_cleared" || entry.data["value"] == row["ordinary"] }
-        ids = said.drop((since || -1) + 1).filter_map { |entry| entry.data["place"] }
-        places.select { |place| ids.include?(place.id) && entered.known?(finding) }
-      end
-
-      # @param finding [Hash] row of findings.yml
-      # @return [Array<Circuit::Place>] where it could be found
-      def possible_at(finding)
-        places.of_kind(*finding["places"]).select(&:pressed?)
-      end
-
-      # @return [Hash{String => Array<Circuit::Place>}] finding => where it was found
-      def all_found
-        @all_found ||= Tables.rows("findings").select { |row| row["places"] }
-          .to_h { |row| [row["id"], found_at(row["id"])] }.reject { |_, at| at.empty? }
+      # @return [FoundPlaces] where the findings were found, and could be
+      def found_places
+        @found_places ||= FoundPlaces.new(entries, places, entered)
       end
 
       # @return [String, nil] what the owner asked for, where the route is another one

@@ -38,7 +38,7 @@ module Sandbag
           places: ask.where.places.map(&:to_h),
           where: where,
           may_be_at: may_be_at,
-          found_at: ask.all_found.transform_values { |at| at.map(&:id) },
+          found_at: ask.found_places.all.transform_values { |at| at.map(&:id) },
           parts: ask.parts.map { |part| {id: part["id"], label: Circuit::Places.name(part)} },
           flags: ask.flags.map { |flag| flag_view(flag) },
           opened: ask.opened?
@@ -62,8 +62,8 @@ module Sandbag
 
       # @return [Hash{String => Array<String>}] finding => where it may be, if there is more than one such place
       def may_be_at
-        @ask.askable.select { |row| row["places"] }.to_h { |row| [row["id"], @ask.possible_at(row).map(&:id)] }
-          .select { |_, ids| ids.size > 1 }
+        @ask.askable.select { |row| row["places"] }
+          .to_h { |row| [row["id"], @ask.found_places.possible(row).map(&:id)] }.select { |_, ids| ids.size > 1 }
       end
 
       # @return [Hash, nil] stages of the whole job by the route in force, and why

@@ -62,6 +62,11 @@ module Sandbag
         open
       end
 
+      # One go is ended, and the next has not begun.
+      def between_goes?
+        phase == "cycle" && done.empty? && !open?
+      end
+
       # The nipple stays open from go to go.
       def runs_open?
         before.any? { |id| opens?(id) } && beats.none? { |id| shuts?(id) }

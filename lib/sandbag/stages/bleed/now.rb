@@ -62,6 +62,7 @@ module Sandbag
         point = count.current
         return [next_point] if point.done
         return [last_step(point) || shut_or_done(point)] if point.missing.empty?
+        return [refill] if count.reservoir.spent? && count.cycle.between_goes?
         return [stroke(point), colour] if moves_no_fluid? || (count.cycle.open? && !count.cycle.runs_open?)
         return [shut_first || refill] if count.reservoir.spent?
         return [shut_first || refill, stroke(point), colour] if count.reservoir.warning == "now"

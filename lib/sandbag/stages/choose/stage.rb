@@ -297,7 +297,7 @@ module Sandbag
 
       # @return [Date]
       def began_on
-        Date.iso8601(job.journal.entries.first.at[0, 10])
+        Day.on(job.journal.entries.first.at)
       end
 
       def lacking

@@ -97,7 +97,7 @@ module Sandbag
 
       def admit_recheck(entry)
         typed = entry.data["on"]
-        today = Date.iso8601(entry.at[0, 10])
+        today = Day.on(entry.at)
         day = Day.read(typed, after: today)
         raise Refusal.at("data/on", "“#{typed}” is no day", Day::ACCEPTED) unless day
         return if day.between?(today, today >> Rechecks::FAR_MONTHS)

@@ -119,7 +119,7 @@ module Sandbag
       # @return [Date, nil] the day of the first re-check
       def recheck_on
         entry = entries.last("recheck")
-        entry && Day.read(entry.data["on"], after: Date.iso8601(entry.at[0, 10]))
+        entry && Day.read(entry.data["on"], after: Day.on(entry.at))
       end
 
       # @return [Rechecks] what is looked at again, and when

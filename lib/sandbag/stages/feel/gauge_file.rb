@@ -89,7 +89,8 @@ module Sandbag
         return MILLISECOND if name == "time" && unit == "ms"
         units = Units::DIMENSIONS.fetch(COLUMNS[name][:dimension]).transform_keys(&:downcase)
         units.fetch(unit) do
-          raise GaugeFile.refusal(number, "#{name} is in “#{unit[0, 20]}”, which is not known", units.keys.join(", "))
+          raise GaugeFile.refusal(number, "#{name} is in #{Wording.quoted(unit)}, which is not known",
+            units.keys.join(", "))
         end
       end
 
@@ -123,7 +124,7 @@ module Sandbag
 
       def refuse_figure(cell, name, place)
         raise GaugeFile.refusal(@lines[place + 1].last,
-          "#{name} is “#{cell.to_s.strip[0, 20]}”, which is no figure", meant(cell.to_s))
+          "#{name} is #{Wording.quoted(cell.to_s.strip)}, which is no figure", meant(cell.to_s))
       end
 
       # 1,234.5 is asked about: the comma may stand before thousands, or between two figures.

@@ -41,7 +41,7 @@ module Sandbag
       def trend
         Trend.new(@points.map { |point|
           share = History.share(point)
-          Trend::Point.new(day: Date.iso8601(point["at"][0, 10]).jd, value: share.value, error: share.error,
+          Trend::Point.new(day: Day.on(point["at"]).jd, value: share.value, error: share.error,
             renewed: point["bled"] == true)
         })
       end

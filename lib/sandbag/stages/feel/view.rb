@@ -49,7 +49,8 @@ module Sandbag
 
       # How the lever is held, and when it is read.
       def hold_test
-        {force_n: @feel.job.sheet.kind.hold_n, seconds: HoldCheck::SECONDS, times_s: HoldCheck::TIMES_S}
+        {force_n: @feel.job.sheet.kind.hold_n, seconds: HoldCheck::SECONDS, times_s: HoldCheck::TIMES_S,
+         least: HoldSeries::LEAST}
       end
     end
   end

@@ -15,6 +15,8 @@ interface Props {
     finish: (() => void) | undefined;
     ears: () => void;
   };
+  /** The step before is still on its way, and the next one not known. */
+  isBusy: boolean;
   method: Bleed["method"];
   /** Every point ran clean: nothing has to be counted. */
   isFinished: boolean;
@@ -61,11 +63,12 @@ const How = styled.small`
 const EARS: Record<Ears, string> = { off: "Sound off", spoken: "Spoken", tones: "Tones" };
 
 export function BleedActions(given: Props) {
-  const { actions, method, isFinished, step, how, times, canFinish, undoWord, ears } = given;
+  const { actions, isBusy, method, isFinished, step, how, times, canFinish, undoWord, ears } = given;
   return (
     <Bar>
       <Button
         data-main
+        data-busy={isBusy}
         tone={actions.next && !isFinished ? "act" : "plain"}
         hotkey="Space"
         isDisabled={!actions.next}

@@ -62,7 +62,7 @@ interface Props extends Projected {
 }
 
 /** The count of a bleed, and all that belongs to it. */
-export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, point }: Props) {
+export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, isBehind, point }: Props) {
   const { add, undo, addAll } = useEntries(job, "bleed");
   const [mode, setMode] = useKept("beats", MODES);
   const { ears, next: nextEars } = useEars(bleed, point);
@@ -71,6 +71,8 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
   const isByBeat = mode === "beats" && bleed.cycle.beats.length > 0;
   const isEnough = (bleed.method.by_ml ? point.ml_to_go <= 0 : point.strokes_to_go === 0) && point.fresh;
   const next = nextStep(bleed, isEnough, isByBeat);
+  // sent twice, the same step would be out of turn; a stroke may follow a stroke
+  const isBusy = isBehind && (bleed.method.by_ml || (bleed.cycle.phase ?? "cycle") !== "cycle");
   const last = undoable[undoable.length - 1];
   const [card] = bleed.now ?? [];
   const times = card && timesOf(card);
@@ -82,7 +84,7 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
   const beat = (id: string) => add("beat", { beat: id });
   const actions = {
     // past the stroke that can uncover the port the count stops and asks
-    next: next && (() => doNext(next, add)),
+    next: next && (() => (isBusy ? undefined : doNext(next, add))),
     topUp: () => add("topped_up"),
     bubbles: () => add("bubbles"),
     colour: nextColour,
@@ -92,7 +94,7 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
     ears: nextEars,
   };
   useHotkeys(open ? keysOf(actions) : {});
-  useHotkeys(open && (isByBeat || bleed.method.by_ml) ? beatKeys(bleed.cycle.beats, beat) : {});
+  useHotkeys(open && !isBusy && (isByBeat || bleed.method.by_ml) ? beatKeys(bleed.cycle.beats, beat) : {});
 
   return (
     <>
@@ -135,6 +137,7 @@ export function BleedCount({ job, isOpen, colours, bleed, undoable, waiting, poi
         {open ? (
           <BleedActions
             actions={actions}
+            isBusy={isBusy}
             method={bleed.method}
             isFinished={bleed.finished}
             step={stepSaid(next, bleed)}

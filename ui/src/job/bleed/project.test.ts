@@ -99,7 +99,23 @@ describe("the projected count", () => {
     for (const kind of ["uncovered", "undo"]) {
       const ahead = [stroke("a"), { ...stroke("b"), kind, corrects: "stored" }, stroke("c")];
       expect(project(base, parcels(ahead), fresh).bleed.total_strokes).toBe(base.total_strokes + 1);
-      expect(project(base, parcels(ahead), fresh).waiting).toBe(3);
+      expect(project(base, parcels(ahead), fresh)).toMatchObject({ waiting: 3, isBehind: true });
+    }
+    expect(project(base, parcels([stroke("a")]), fresh)).toMatchObject({ waiting: 1, isBehind: false });
+  });
+
+  it("knows no next step of a method in millilitres before the core has answered", () => {
+    const byMl = own.filter(({ each }) => each.base.method.by_ml && each.base.cycle.turn);
+    expect(byMl.length).toBeGreaterThan(0);
+    for (const { each } of byMl) {
+      const beat = {
+        id: "a",
+        stage: "bleed",
+        kind: "beat",
+        data: { beat: each.base.cycle.turn },
+        at: "",
+      } as NewEntry;
+      expect(project(each.base, parcels([beat]), fresh).isBehind).toBe(true);
     }
   });
 });

@@ -13,6 +13,8 @@ export interface Projected {
   undoable: Bleed["recent"];
   /** Entered here and not yet confirmed by the server. */
   waiting: number;
+  /** What came of one of them only the core can say: which step is next is not known before. */
+  isBehind: boolean;
 }
 
 /**
@@ -30,12 +32,14 @@ export function project(bleed: Bleed, parcels: Parcel[], fresh: string[]): Proje
     ...ahead.flatMap(({ entry }) => (entry.kind === "undo" ? [] : [{ id: entry.id, kind: entry.kind }])),
   ];
   let counted = bleed;
+  let isBehind = false;
   for (const { entry } of ahead) {
     const next = step(counted, entry.kind, entry.data, fresh);
+    isBehind = !next;
     if (!next) break;
     counted = next;
   }
-  return { bleed: counted, undoable, waiting: parcels.length };
+  return { bleed: counted, undoable, waiting: parcels.length, isBehind };
 }
 
 /** An undo of an entry that is itself on the way: neither has happened. */

@@ -25,9 +25,6 @@ const Fields = styled.div`
   gap: 0.5rem;
 `;
 
-/** Fewer readings say nothing of a rate. */
-const LEAST = 4;
-
 /** Static hold: steady pull, creep read after a minute, or travel as time goes, which tells settling from sinking. */
 export function HoldTest({ control, hold, test, isOpen, onMeasure, onSeries }: Props) {
   return (
@@ -46,7 +43,7 @@ export function HoldTest({ control, hold, test, isOpen, onMeasure, onSeries }: P
           />
           <details>
             <summary>Or travel as time goes</summary>
-            <Series times={test.times_s} onSeries={onSeries} />
+            <Series test={test} onSeries={onSeries} />
           </details>
         </>
       ) : null}
@@ -70,14 +67,14 @@ function heldSaid(hold: Feel["hold"]): string | undefined {
   return hold.series ? "Sinks" : "Creeps";
 }
 
-function Series({ times, onSeries }: Pick<Props, "onSeries"> & { times: number[] }) {
+function Series({ test, onSeries }: Pick<Props, "test" | "onSeries">) {
   const units = useUnits();
   const [travels, setTravels] = useState<Record<number, string>>({});
-  const read = times.filter((time) => travels[time]);
+  const read = test.times_s.filter((time) => travels[time]);
   return (
     <>
       <Fields>
-        {times.map((time) => (
+        {test.times_s.map((time) => (
           <EntryField
             key={time}
             label={`${time} s`}
@@ -91,7 +88,7 @@ function Series({ times, onSeries }: Pick<Props, "onSeries"> & { times: number[]
       </Fields>
       <Row>
         <Button
-          isDisabled={read.length < LEAST}
+          isDisabled={read.length < (test.least ?? 0)}
           onPress={() =>
             onSeries(
               read,

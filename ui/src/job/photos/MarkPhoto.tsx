@@ -1,3 +1,4 @@
+import { useQuery } from "@tanstack/react-query";
 import { useState, type PointerEvent } from "react";
 import styled from "styled-components";
 import { PhotoMarks, type Mark } from "../../drawings/PhotoMarks";
@@ -6,6 +7,7 @@ import { Choice } from "../../kit/Choice";
 import { Row } from "../../kit/layout";
 import { Sheet } from "../../kit/Sheet";
 import type { Job, Stage } from "../../server/api";
+import { knowledgeQuery } from "../../server/queries";
 import { useEntries } from "../useEntries";
 import type { Photo } from "./pairs";
 
@@ -35,9 +37,6 @@ const SHAPES = [
   { id: "arrow", label: "Arrow" },
 ] as const;
 
-/** Less than this share of the picture is a tap and draws nothing (Job::Photos::LEAST_STROKE). */
-const LEAST = 0.02;
-
 interface Props {
   job: Job;
   /** Where a mark is written; nothing can be drawn without it. */
@@ -49,6 +48,7 @@ interface Props {
 /** A photo over the whole screen: a circle from its middle to its rim, an arrow from its tail to its tip. */
 export function MarkPhoto({ job, stage, photo, onClose }: Props) {
   const { add, undo } = useEntries(job, stage ?? photo.stage);
+  const least = useQuery(knowledgeQuery).data?.photos.least_stroke ?? 0;
   const [shape, setShape] = useState<Mark["shape"]>("circle");
   const [drawn, setDrawn] = useState<Mark>();
   const [size, setSize] = useState<{ width: number; height: number }>();
@@ -72,7 +72,7 @@ export function MarkPhoto({ job, stage, photo, onClose }: Props) {
     setDrawn({ ...drawn, to_x, to_y });
   };
   const end = () => {
-    if (drawn && Math.max(Math.abs(drawn.to_x - drawn.x), Math.abs(drawn.to_y - drawn.y)) >= LEAST)
+    if (drawn && Math.max(Math.abs(drawn.to_x - drawn.x), Math.abs(drawn.to_y - drawn.y)) >= least)
       add("mark", { photo: photo.entry, ...drawn });
     setDrawn(undefined);
   };
