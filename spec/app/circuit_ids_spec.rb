@@ -4,7 +4,7 @@
 RSpec.describe "Part ids", :api do
   # @return [Hash{String => String}] every part's id => another one
   def renamed(plain, random)
-    plain["parts"].to_h { |part| [part["id"], "p#{random.hex(random.rand(1..12))}"] }
+    plain["parts"].to_h { |part| [part["id"], "part_#{SecureRandom.hex}"] }
   end
 
   def with_ids(plain, ids)

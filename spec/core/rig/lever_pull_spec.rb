@@ -60,14 +60,12 @@ RSpec.describe Sandbag::Rig::LeverPull do
       lesson = Sandbag::Rig::Lesson.free(row["id"], "dry")
       next if lesson.sheet.clutch?
       assembled = Sandbag::Circuit::Assembly.build(lesson.sheet)
-      (1..3).each do |seed|
-        csv = described_class.new(lesson.start, top_n: 100, seed: seed.to_s).csv
-        readings = Sandbag::Feel::GaugeCurve.new(csv).readings
-          .map { |each| [Sandbag::Feel::Reading.new(**each, gauge: true), false] }
-        expect(Sandbag::Feel::LeverReport.new(lesson.sheet, assembled, readings).to_h).to have_key :expected
-      rescue Sandbag::Refusal => refusal
-        expect(refusal.problems.map(&:message)).to eq ["line 2: the lever only pushes its spring: no pressure is built"]
-      end
+      csv = described_class.new(lesson.start, top_n: 100, seed: row["id"]).csv
+      readings = Sandbag::Feel::GaugeCurve.new(csv).readings
+        .map { |each| [Sandbag::Feel::Reading.new(**each, gauge: true), false] }
+      expect(Sandbag::Feel::LeverReport.new(lesson.sheet, assembled, readings).to_h).to have_key :expected
+    rescue Sandbag::Refusal => refusal
+      expect(refusal.problems.map(&:message)).to eq ["line 2: the lever only pushes its spring: no pressure is built"]
     end
   end
 

@@ -39,6 +39,7 @@ module Sandbag
         @of = @parts.group_by { |part| part["part"] }.freeze
         @values = @parts.to_h { |part| [part["id"], resolve(part)] }.freeze
         @made = {}
+        @changed = {}
         freeze
       end
 
@@ -102,20 +103,13 @@ module Sandbag
       end
 
       # @param typed [String, Numeric, Array, nil] nil or "" takes an entered value back to its default
-      # @return [Sheet] judged in what was changed only
+      # @return [Sheet] judged in what was changed only; the same sheet again where this value was the last to change
+      #   here in this way, so that what was worked out from it is known
       def change(part_id, field, typed, source)
-        part =
-          part(part_id) ||
-          raise(
-            Refusal.at("parts/#{part_id}", "no such part on this circuit", parts.map { |each| each["id"] }.join(", "))
-          )
-        values = part["values"].except(field)
-        if typed.nil? || typed == ""
-          Refusal.within("parts/#{part_id}") { PartFields.of(part["part"], kind.id).fetch(field) }
-        else
-          values = values.merge(SheetReader.values({field => {"value" => typed, "source" => source}}, part, kind.id))
-        end
-        dup.replace(part, part.merge("values" => values.freeze).freeze)
+        given = [typed, source]
+        known, sheet = @changed[[part_id, field]]
+        return sheet if known.eql?(given)
+        changed(part_id, field, typed, source).tap { |made| @changed[[part_id, field]] = [given, made] }
       end
 
       # The same for a part that stands once, whatever it is called.
@@ -130,6 +124,7 @@ module Sandbag
         @of = @parts.group_by { |part| part["part"] }.freeze
         @values = @values.merge(new["id"] => resolve(new)).freeze
         @made = {}
+        @changed = {}
         freeze
       end
 
@@ -144,6 +139,21 @@ module Sandbag
       end
 
       private
+
+      def changed(part_id, field, typed, source)
+        part =
+          part(part_id) ||
+          raise(
+            Refusal.at("parts/#{part_id}", "no such part on this circuit", parts.map { |each| each["id"] }.join(", "))
+          )
+        values = part["values"].except(field)
+        if typed.nil? || typed == ""
+          Refusal.within("parts/#{part_id}") { PartFields.of(part["part"], kind.id).fetch(field) }
+        else
+          values = values.merge(SheetReader.values({field => {"value" => typed, "source" => source}}, part, kind.id))
+        end
+        dup.replace(part, part.merge("values" => values.freeze).freeze)
+      end
 
       def resolve(part)
         PartFields.of(part["part"], kind.id).resolve(part["values"], part["defaults"])

@@ -14,7 +14,12 @@ module Sandbag
       # @param switch [Boolean] a switch sits on the unit
       # @param at [Array<Circuit::Place>] far ends that the job works on; none while it is not said which
       # @param counts [Hash{String => Integer}] part => how many were seen, see Setup.counts
-      def initialize(sheet, route, switch: true, at: [], counts: {})
+      # @return [Work] made once for each sheet
+      def self.of(sheet, route, switch: true, at: [], counts: {})
+        sheet.made([:work, route, switch, at, counts]) { new(sheet, route, switch: switch, at: at, counts: counts) }
+      end
+
+      def initialize(sheet, route, switch:, at:, counts:)
         @sheet = sheet
         @route = route
         @switch = switch

@@ -7,18 +7,22 @@ module Sandbag
     # nipple.caliper.
     class TorqueTable
       # @param sheet [Circuit::Sheet]
+      # @return [TorqueTable] made once for each sheet
+      def self.of(sheet)
+        sheet.made(:torque_table) { new(sheet) }
+      end
+
+      # @param sheet [Circuit::Sheet]
       def initialize(sheet)
         @sheet = sheet
         @defaults = {}
+        @ranges = {}
         freeze
       end
 
       # @return [TorqueRange, nil] nil where something has to be known first, or there is no default
       def range(id)
-        figures = figures(id)
-        return TorqueRange.service(figures) if figures
-        row = row(id)
-        row && TorqueRange.default(row)
+        @ranges.fetch(id) { @ranges[id] = range_of(id) }
       end
 
       # @return [Hash, nil] row of torques.yml
@@ -38,6 +42,13 @@ module Sandbag
       end
 
       private
+
+      def range_of(id)
+        figures = figures(id)
+        return TorqueRange.service(figures) if figures
+        row = row(id)
+        row && TorqueRange.default(row)
+      end
 
       def fastener(id)
         Tables.find("fasteners", id.split(".", 2).first)

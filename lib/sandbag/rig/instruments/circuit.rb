@@ -53,7 +53,7 @@ module Sandbag
       # @return [Float] N·m that a hand came to which aimed at its figure
       # Refuses a fastener the circuit has not, or that has no figure.
       def torque_nm(fastener)
-        range = Fastening::TorqueTable.new(@sheet).range(fastener) if Fastening::Facts.figure_place(@sheet, fastener)
+        range = Fastening::TorqueTable.of(@sheet).range(fastener) if Fastening::Facts.figure_place(@sheet, fastener)
         unless range
           raise Refusal.at("place",
             "“#{fastener}” has no figure here", "a fastener of the torque list, with its figure")

@@ -84,7 +84,8 @@ module Sandbag
       # @param paths [Array<Plumbing::Path>]; flows [Array<Float>] mL/s outward on each
       # @param tapped [Boolean]; seconds [Float] that pass
       def move(paths, flows, tapped:, seconds:)
-        slugs.each { |slug| slug.at_mm = moved(slug, paths, flows, tapped, seconds) }
+        in_line = Hash.new { |known, line| known[line] = flow_in(line, paths, flows) }
+        slugs.each { |slug| slug.at_mm = moved(slug, paths[slug.path], in_line, tapped, seconds) }
         merge
       end
 
@@ -123,10 +124,9 @@ module Sandbag
         ml - left
       end
 
-      def moved(slug, paths, flows, tapped, seconds)
-        path = paths[slug.path]
+      def moved(slug, path, in_line, tapped, seconds)
         leg = path.leg_at(slug.at_mm)
-        flow = flow_in(leg, paths, flows)
+        flow = in_line[leg.line]
         nose = slug.fine ? 1.0 : Hydraulics::Bubble::NOSE
         speed = nose * 1000 * flow / leg.area_mm2 + leg.rise * drift(slug, leg, tapped)
         at = (slug.at_mm + speed * seconds).clamp(0.0, path.length_mm + END_ML * 1000 / path.legs.last.area_mm2)
@@ -140,10 +140,8 @@ module Sandbag
       end
 
       # Ways that share a line share its flow.
-      def flow_in(leg, paths, flows)
-        paths.each_with_index.sum do |path, index|
-          (path.legs.any? { |each| each.line == leg.line }) ? flows[index] : 0.0
-        end
+      def flow_in(line, paths, flows)
+        paths.each_with_index.sum { |path, index| (path.legs.any? { |leg| leg.line == line }) ? flows[index] : 0.0 }
       end
 
       def merge

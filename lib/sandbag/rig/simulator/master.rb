@@ -4,28 +4,26 @@ module Sandbag
   module Rig
     # Lever and master of a simulated circuit: where the piston stands, what it swept, and whether its port is open.
     class Master
-      attr_accessor :lever_mm
+      # @attr lever_mm [Float] mm at the finger; piston_mm [Float] that the piston stands in; swept_ml [Float] that it
+      #   pushed out past its port
+      attr_reader :lever_mm, :piston_mm, :swept_ml
 
       # @param circuit [Hydraulics::Circuit]; faults [Faults]
       def initialize(circuit, faults)
         @circuit = circuit
         @faults = faults
-        @lever_mm = 0.0
+        self.lever_mm = 0.0
+      end
+
+      def lever_mm=(finger_mm)
+        @lever_mm = finger_mm
+        @piston_mm = ((finger_mm - free_play_mm) / @circuit.lever.ratio).clamp(0.0, @circuit.master.stroke_mm)
+        @swept_ml = @circuit.master.area_mm2 * [piston_mm - @circuit.master.dead_stroke_mm, 0.0].max / 1000
       end
 
       # @return [Float] mm at the finger, all the way: until the cylinder, or the lever at the grip, is at its end
       def travel_mm
         @circuit.lever.travel_mm(@circuit.full_stroke_mm)
-      end
-
-      # @return [Float] mm that the piston stands in
-      def piston_mm
-        ((lever_mm - free_play_mm) / @circuit.lever.ratio).clamp(0.0, @circuit.master.stroke_mm)
-      end
-
-      # @return [Float] mL that it pushed out past its port
-      def swept_ml
-        @circuit.master.area_mm2 * [piston_mm - @circuit.master.dead_stroke_mm, 0.0].max / 1000
       end
 
       # The port is open to the reservoir.

@@ -48,7 +48,7 @@ module Sandbag
 
       # @return [Cylinder::Work] what the job takes apart: the units as they are, whatever goes on in their place
       def work
-        @work ||= Cylinder::Work.new(@chosen.stripped, @ask.route, switch: @ask.switch?, at: @ask.where.at,
+        @work ||= Cylinder::Work.of(@chosen.stripped, @ask.route, switch: @ask.switch?, at: @ask.where.at,
           counts: Cylinder::Setup.counts(set_up))
       end
 

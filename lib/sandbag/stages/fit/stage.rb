@@ -8,31 +8,51 @@ module Sandbag
       ASKS_LATER = {"bleed" => "whether fluid has moved since"}.freeze
       RESTS_ON = %w[choose strip build].freeze
 
-      attr_reader :scope, :put_back, :sequence, :torques, :washers, :hoses, :free_play, :checks, :reservoir, :electrics
+      def scope
+        @scope ||= Scope.new(job.sheet, job.route, switch: job.ask.switch?)
+      end
 
-      def initialize(job)
-        super
-        route = job.route
-        @scope = Scope.new(job.sheet, route, switch: job.ask.switch?)
-        @put_back = Cylinder::PutBack.new(entries, job.strip, job.strip.done_steps.select(&:fits?),
+      def put_back
+        @put_back ||= Cylinder::PutBack.new(entries, job.strip, job.strip.done_steps.select(&:fits?),
           fresh: job.measure.fresh_parts, counted_apart: %w[crush_washer olive hose_insert])
-        bled_at = bleeds? ? job.bleed.last_disturbed.to_i : nil
-        @sequence = Sequence.new(scope, put_back, entries, bled_at: bled_at)
-        joints = job.choose.joints
-        @torques = Torques.new(scope, entries, places: loosened(joints), removed: job.strip.method(:removed?),
+      end
+
+      def sequence
+        @sequence ||= Sequence.new(scope, put_back, entries, bled_at: bled_at)
+      end
+
+      def torques
+        @torques ||= Torques.new(scope, entries, places: loosened, removed: job.strip.method(:removed?),
           bled_at: bled_at)
-        @washers = Washers.new(entries, joints, job.strip.tray)
-        @hoses = Hoses.new(scope, entries, lines: laid)
-        @free_play = FreePlay.new(scope, entries, bled_at: bled_at)
-        @checks = Checks.new(scope, entries, bled_at: bled_at)
-        @reservoir = Reservoir.new(scope, entries, fluid_ml: job.sheet.value("reservoir", "usable"))
-        @electrics = Electrics.new(scope, entries, switch: job.ask.switch?, bled_at: bled_at)
+      end
+
+      def washers
+        @washers ||= Washers.new(entries, job.choose.joints, job.strip.tray)
+      end
+
+      def hoses
+        @hoses ||= Hoses.new(scope, entries, lines: laid)
+      end
+
+      def free_play
+        @free_play ||= FreePlay.new(scope, entries, bled_at: bled_at)
+      end
+
+      def checks
+        @checks ||= Checks.new(scope, entries, bled_at: bled_at)
+      end
+
+      def reservoir
+        @reservoir ||= Reservoir.new(scope, entries, fluid_ml: job.sheet.value("reservoir", "usable"))
+      end
+
+      def electrics
+        @electrics ||= Electrics.new(scope, entries, switch: job.ask.switch?, bled_at: bled_at)
       end
 
       # @return [Array<Float>] figures of what the whole job will tighten, N·m, where they are known
       def planned_torques
-        Torques.new(scope, entries, places: loosened(job.choose.joints), removed: job.strip.method(:planned?))
-          .lines.filter_map { |line| line.range&.aim }
+        Torques.new(scope, entries, places: loosened, removed: job.strip.method(:planned?)).aims
       end
 
       # Something is put back, set or proved.
@@ -128,6 +148,11 @@ module Sandbag
 
       private
 
+      # @return [Integer, nil] place of the last stroke; nil where there is no bleed
+      def bled_at
+        job.bleed.last_disturbed.to_i if bleeds?
+      end
+
       def open_in(phase)
         rooms = [sequence, hoses, washers, torques, free_play, checks, reservoir, electrics]
         return rooms.flat_map { |room| room.due(phase) } if bleeds? || phase == "after"
@@ -135,9 +160,9 @@ module Sandbag
       end
 
       # @return [Hash{String => Array<Circuit::Place>}] see Torques
-      def loosened(joints)
+      def loosened
         places = job.choose.places
-        {"joint" => joints, "nipple" => bleeds? ? places.of_kind("nipple") : [], "far_end" => far_ends(places)}
+        {"joint" => job.choose.joints, "nipple" => bleeds? ? places.of_kind("nipple") : [], "far_end" => far_ends(places)}
       end
 
       # Those that the job names; all, where it renews the rubber of all.

@@ -5,8 +5,6 @@ module Sandbag
     # The torque list: every fastener this job loosened or fitted, once each, in the order of tightening, with the
     # figure of the service information or else the trade's default, and what was read.
     class Torques
-      attr_reader :lines
-
       # @param scope [Scope]; entries [Job::Entries] of fit
       # @param places [Hash{String => Array<Circuit::Place>}] kind of place => those whose fasteners are loosened:
       #   joints this job opens, nipples opened for the bleed, far ends that come off
@@ -15,16 +13,21 @@ module Sandbag
       #   after another one; nil where there is none
       def initialize(scope, entries, places:, removed:, bled_at: nil)
         @scope = scope
-        @table = Fastening::TorqueTable.new(scope.sheet)
+        @table = Fastening::TorqueTable.of(scope.sheet)
         @entries = entries
         @places = places
         @removed = removed
         @bled_at = bled_at
-        loosened = @entries.values("loosened", "fastener")
-        @lines = at_places(Tables.rows("fasteners").select { |row| @scope.here?(row) })
-          .select { |row, id, place| out?(row, place) || loosened.include?(id) }
-          .map { |row, id, place| line_of(row, id, place) }.freeze
-        freeze
+      end
+
+      # @return [Array<TorqueLine>]
+      def lines
+        @lines ||= loosened.map { |row, id, place| line_of(row, id, place) }.freeze
+      end
+
+      # @return [Array<Float>] N·m, of those whose figure is known
+      def aims
+        loosened.filter_map { |_row, id| @table.range(id)&.aim }
       end
 
       def line(id)
@@ -81,6 +84,12 @@ module Sandbag
       end
 
       private
+
+      def loosened
+        said = @entries.values("loosened", "fastener")
+        at_places(Tables.rows("fasteners").select { |row| @scope.here?(row) })
+          .select { |row, id, place| out?(row, place) || said.include?(id) }
+      end
 
       # It was taken out; or the job takes no such part out and moves what it holds.
       def out?(row, place)
