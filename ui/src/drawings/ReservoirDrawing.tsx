@@ -13,11 +13,6 @@ const FLOOR = 214;
 const Drawing = styled.svg`
   width: 100%;
   max-height: 15rem;
-  rect[data-fluid] {
-    transition:
-      y 0.25s ease-out,
-      height 0.25s ease-out;
-  }
 `;
 
 /** The reservoir, or the syringe, as the count has drawn it down: full at the top mark, the port or its end at the bottom. */
@@ -36,7 +31,7 @@ export function ReservoirDrawing({ reservoir, supply }: Props) {
     >
       <path d="M10 26h118" stroke={theme.tube} strokeWidth="12" strokeLinecap="round" />
       <path d="M18 34h102v192H18Z" fill={theme.panel} />
-      <rect data-fluid x="18" y={level} width="102" height={FLOOR - level} fill={theme.fresh} />
+      <rect x="18" y={level} width="102" height={FLOOR - level} fill={theme.fresh} />
       <path d={`M18 ${FLOOR}h102v12H18Z`} fill={danger ? theme.stopSoft : theme.fresh} />
       <path d="M18 34v192h102V34" fill="none" stroke={theme.tube} strokeWidth="6" strokeLinejoin="round" />
       <path d="M58 226v18h22v-18" fill={theme.panel} stroke={theme.tube} strokeWidth="6" />

@@ -50,6 +50,15 @@ describe("the outbox", () => {
   const settle = () => vi.advanceTimersByTimeAsync(60_000);
   const jobsOf = (parcels: Parcel[]) => parcels.map((parcel) => parcel.jobId);
 
+  it("tells of an entry twice, when it is made and when it has arrived", async () => {
+    const outbox = box();
+    const told: number[] = [];
+    outbox.subscribe(() => told.push(outbox.snapshot().waiting.length));
+    outbox.add("a", stroke);
+    await settle();
+    expect(told).toEqual([1, 0]);
+  });
+
   it("sends in the order of entry and keeps nothing that has arrived", async () => {
     const outbox = box();
     for (const job of ["a", "b", "a"]) outbox.add(job, stroke);

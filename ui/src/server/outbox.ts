@@ -195,8 +195,11 @@ export class Outbox {
     };
   }
 
+  /** What is the same as before is not told again: whoever listens would draw the page for nothing. */
   #publish(): void {
-    this.#state = this.#read();
+    const now = this.#read();
+    if (JSON.stringify(now) === JSON.stringify(this.#state)) return;
+    this.#state = now;
     this.#listeners.forEach((listener) => listener());
   }
 }

@@ -162,7 +162,8 @@ module Sandbag
       # @return [Hash{String => Array<Circuit::Place>}] see Torques
       def loosened
         places = job.choose.places
-        {"joint" => job.choose.joints, "nipple" => bleeds? ? places.of_kind("nipple") : [], "far_end" => far_ends(places)}
+        {"joint" => job.choose.joints, "nipple" => bleeds? ? places.of_kind("nipple") : [],
+         "far_end" => far_ends(places)}
       end
 
       # Those that the job names; all, where it renews the rubber of all.
