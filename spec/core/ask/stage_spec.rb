@@ -31,6 +31,20 @@ RSpec.describe Sandbag::Ask::Stage do
     expect(dragging.next_tests.first(2).map { |offer| offer.finding["id"] }).to eq %w[free_play port_jet]
   end
 
+  it "forgets a wet joint once it was looked at again and found dry, or taken back" do
+    found = job
+    place = found.state.ask.places.of_kind("joint").find(&:pressed?).id
+    told = -> { found.state.ask.found_places.all.values.flatten.map(&:id) }
+    look = ->(value) { {"finding" => "wet_joint", "value" => value, "place" => place} }
+    found.add("ask", "finding", look["weep"])
+    expect(told.call).to eq [place]
+    found.add("ask", "finding", {"finding" => "wet_joint", "value" => "dry"})
+    expect(told.call).to eq []
+    found.add("ask", "finding", look["drip"])
+    found.add("ask", "finding_cleared", {"finding" => "wet_joint", "value" => "drip"})
+    expect(told.call).to eq []
+  end
+
   it "asks first what the rider's words call for" do
     {
       "Lever sinks at the lights" => "hold_sink",

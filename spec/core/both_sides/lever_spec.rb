@@ -144,6 +144,20 @@ RSpec.describe "Limits of Feel" do
       Sandbag::Feel::PlainFit.new(twin_disc, taken).outliers.size
     end
 
+    it "marks a reading over three typical residuals away, and none under it" do
+      judged = (20..80).map do |off|
+        taken = readings(forces)
+        taken.each_with_index { |reading, at| reading.travel_mm += 0.6 * (at.even? ? 1 : -1) }
+        taken[4].travel_mm += off / 20.0
+        fit = Sandbag::Feel::PlainFit.new(twin_disc, taken)
+        sizes = fit.residuals_mm.map(&:abs).sort
+        [sizes.last / sizes[sizes.size / 2], fit.outliers.any?]
+      end
+      marked, left = judged.partition(&:last).map { |each| each.map(&:first) }
+      expect(left.max).to be_between(2.9, 3.0)
+      expect(marked.min).to be_between(3.0, 3.1)
+    end
+
     # A firm pull, and the lightest one.
     asked = lambda do |found, circuit, pick, apart|
       report = ->(taken) { Sandbag::Feel::LeverReport.new(found, circuit, taken).to_h[:suggested_n] }

@@ -44,7 +44,7 @@ RSpec.describe "Limits of bubbles, files and lists" do
     leg = Sandbag::Airway::HeightProfile::Leg.new(from: points.first, to: points.last, bore_mm: 6.0)
     flow_ml_s = flow_mm_s * Math::PI * 9 / 1000
     drive = Struct.new(:flow_ml_s, :go_ml, :back_ml, :pause_s) { def flows? = true }.new(flow_ml_s, flow_ml_s, 0.0, 2.0)
-    Sandbag::Airway::Carriage.new(leg, drive, glycol, reverse: false).state
+    Sandbag::Airway::Carriage.new(leg, drive, glycol, reverse: false, spent_ml: 0.0).state
   end
 
   # 500 mm upright, at 0.139 mm/s or a little less: within the hour, or not.
@@ -52,7 +52,7 @@ RSpec.describe "Limits of bubbles, files and lists" do
     points = [500.0, 0.0].map { |height| Sandbag::Airway::HeightProfile::Point.new(at_mm: 500 - height, height_mm: height) }
     leg = Sandbag::Airway::HeightProfile::Leg.new(from: points.first, to: points.last, bore_mm: 4.0)
     drive = Struct.new(:flow_ml_s, :go_ml, :back_ml, :pause_s) { def flows? = false }.new(0.0, 0.0, 0.0, 0.0)
-    Sandbag::Airway::Carriage.new(leg, drive, glycol, reverse: false, onward_s: onward_s).state
+    Sandbag::Airway::Carriage.new(leg, drive, glycol, reverse: false, spent_ml: 0.0, onward_s: onward_s).state
   end
 
   # A slug that 42 strokes take past a loop of 5.5 mm, where 32 are planned, goes with twice as many; 163 of 5.6 mm not.

@@ -19,7 +19,7 @@ module Sandbag
       # @param reverse [Boolean] the fluid goes from the far end to the master
       # @param planned_ml [Float] that go through the leg; spent_ml [Float] that the legs before needed of it
       # @param onward_s [Float, nil] that air takes from the leg's upper end to an exit by itself; nil: it cannot
-      def initialize(leg, drive, fluid, reverse:, planned_ml: Float::INFINITY, spent_ml: 0.0, onward_s: nil)
+      def initialize(leg, drive, fluid, reverse:, spent_ml:, planned_ml: Float::INFINITY, onward_s: nil)
         @leg = leg
         @drive = drive
         @fluid = fluid
