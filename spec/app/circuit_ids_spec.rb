@@ -3,7 +3,7 @@
 # What a client calls the parts of its circuit is its own business: nothing may hang on an id.
 RSpec.describe "Part ids", :api do
   # @return [Hash{String => String}] every part's id => another one
-  def renamed(plain, random)
+  def renamed(plain)
     plain["parts"].to_h { |part| [part["id"], "part_#{SecureRandom.hex}"] }
   end
 
@@ -45,17 +45,15 @@ RSpec.describe "Part ids", :api do
   it "change nothing of what is computed" do
     [twin_disc_plain, bicycle_plain, clutch_plain].each do |plain|
       expected = computed(plain)
-      random = Random.new(Kernel.rand(2**32))
-      ids = renamed(plain, random)
+      ids = renamed(plain)
       expect(computed(with_ids(plain, ids)).map { |answer| with_former(answer, ids) }).to eq expected
     end
   end
 
   it "are kept by PUT and PATCH, whichever part they name" do
     add_circuit("front", twin_disc_plain)
-    random = Random.new(Kernel.rand(2**32))
     5.times do
-      ids = renamed(twin_disc_plain, random)
+      ids = renamed(twin_disc_plain)
       answer = ask(:put, "/circuits/front", {name: "Front brake", sheet: with_ids(twin_disc_plain, ids)})
       expect(last_response.status).to eq 200
       expect(answer["sheet"]["parts"].map { |part| part["id"] }).to match_array ids.values
@@ -80,7 +78,7 @@ RSpec.describe "Part ids", :api do
   end
 
   it "carry a job from route to reading" do
-    ids = renamed(twin_disc_plain, Random.new(Kernel.rand(2**32)))
+    ids = renamed(twin_disc_plain)
     add_circuit("front", with_ids(twin_disc_plain, ids))
     ask(:post, "/jobs", {id: "j", circuit_id: "front"})
     ready("j")

@@ -103,8 +103,8 @@ module Sandbag
       end
 
       # @param typed [String, Numeric, Array, nil] nil or "" takes an entered value back to its default
-      # @return [Sheet] judged in what was changed only; the same sheet again where this value was the last to change
-      #   here in this way, so that what was worked out from it is known
+      # @return [Sheet] judged in what was changed only. The latest change of each value is kept: changed once more in
+      #   the same way, it is the same sheet, with all that was worked out from it.
       def change(part_id, field, typed, source)
         given = [typed, source]
         known, sheet = @changed[[part_id, field]]

@@ -19,6 +19,7 @@ module Sandbag
         sheet.made([:work, route, switch, at, counts]) { new(sheet, route, switch: switch, at: at, counts: counts) }
       end
 
+      # See Work.of.
       def initialize(sheet, route, switch:, at:, counts:)
         @sheet = sheet
         @route = route
