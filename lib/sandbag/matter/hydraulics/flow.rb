@@ -32,15 +32,16 @@ module Sandbag
       # @return [Float] mL/s, none where nothing pushes
       def self.ml_s(pressure_mpa, segments, fluid)
         return 0.0 unless pressure_mpa.positive?
-        laminar = quadratic(pressure_mpa, resistance_mpa_s_ml(segments, fluid), kinetic_mpa_s2_ml2(segments, fluid))
+        kinetic = kinetic_mpa_s2_ml2(segments, fluid)
+        laminar = quadratic(pressure_mpa, resistance_mpa_s_ml(segments, fluid), kinetic)
         return laminar if segments.all? { |each| reynolds(laminar, each, fluid) <= TURBULENT }
-        Bisection.find(0.0, laminar) { |flow| drop_mpa(flow, segments, fluid) > pressure_mpa }
+        Bisection.find(0.0, laminar) { |flow| drop_mpa(flow, segments, fluid, kinetic) > pressure_mpa }
       end
 
+      # @param kinetic [Float] MPa for each (mL/s)²
       # @return [Float] MPa that a flow uses up
-      def self.drop_mpa(flow_ml_s, segments, fluid)
-        friction = segments.sum { |each| friction_mpa(flow_ml_s, each, fluid) }
-        friction + kinetic_mpa_s2_ml2(segments, fluid) * flow_ml_s**2
+      def self.drop_mpa(flow_ml_s, segments, fluid, kinetic = kinetic_mpa_s2_ml2(segments, fluid))
+        segments.sum { |each| friction_mpa(flow_ml_s, each, fluid) } + kinetic * flow_ml_s**2
       end
 
       # @return [Float] ρ U d / μ
