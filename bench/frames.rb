@@ -5,7 +5,7 @@
 # key went down its effect was drawn.
 require_relative "../app/boot"
 require_relative "../spec/support/served"
-require "selenium-webdriver"
+require_relative "../spec/support/browser"
 
 SECONDS = 8
 COUNT = <<~JS
@@ -23,12 +23,7 @@ COUNT = <<~JS
 JS
 
 served = Served.new
-options = Selenium::WebDriver::Chrome::Options.new(
-  args: %w[--headless=new --no-sandbox --disable-dev-shm-usage --window-size=1280,800]
-)
-options.binary = "/usr/bin/chromium"
-browser = Selenium::WebDriver.for(:chrome, options: options,
-  service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+browser = Browser.register.driver.browser
 browser.get("#{served.url}/practice")
 sleep 2
 browser.find_element(css: "[aria-label='Start: Twin discs']").click

@@ -4,7 +4,7 @@
 # OVER marks a missed aim. This machine is slowed down as bench/lighthouse.rb says; run nothing beside it.
 require_relative "../app/boot"
 require_relative "../spec/support/served"
-require "selenium-webdriver"
+require_relative "../spec/support/browser"
 
 AIM_MS = 50
 TIMES = 12
@@ -40,10 +40,7 @@ def opened(browser, address, focus)
 end
 
 served = Served.new
-options = Selenium::WebDriver::Chrome::Options.new(args: %w[--headless=new --no-sandbox --disable-dev-shm-usage])
-options.binary = "/usr/bin/chromium"
-browser = Selenium::WebDriver.for(:chrome, options: options,
-  service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+browser = Browser.register.driver.browser
 browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844, deviceScaleFactor: 2, mobile: true)
 browser.execute_cdp("Emulation.setCPUThrottlingRate", rate: (ARGV[0] || 4).to_f)
 ROOMS.each do |name, (path, focus, keys)|

@@ -195,7 +195,7 @@ export class Outbox {
     };
   }
 
-  /** What is the same as before is not told again: whoever listens would draw the page for nothing. */
+  /** Listeners hear of changes only: each time they draw the page again. */
   #publish(): void {
     const now = this.#read();
     if (JSON.stringify(now) === JSON.stringify(this.#state)) return;

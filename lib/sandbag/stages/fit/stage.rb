@@ -150,7 +150,7 @@ module Sandbag
 
       # @return [Integer, nil] place of the last stroke; nil where there is no bleed
       def bled_at
-        job.bleed.last_disturbed.to_i if bleeds?
+        @bled_at ||= (job.bleed.last_disturbed.to_i if bleeds?)
       end
 
       def open_in(phase)
