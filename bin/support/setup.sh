@@ -73,7 +73,7 @@ setup_page() {
 }
 
 setup_browser() {
-  debian chromium chromium-driver
+  debian chromium chromium-driver chromium-headless-shell
 }
 
 # Stops before anything is changed when another program, or this one, serves here already.

@@ -69,7 +69,7 @@ RSpec.describe "Bleeding by foot switch", :browser do
     expect(seen).to eq seen.sort
   end
 
-  it "keeps five strokes through a dead server and a reload, and sends each once" do
+  it "keeps five strokes through a dead server and a reload, and sends each once", worker: true do
     press "t"
     until_api { shown("job-tourer-front", "bleed")["reservoir"]["strokes_since_top_up"].zero? }
     before = api("/jobs/job-tourer-front/entries")["items"].size

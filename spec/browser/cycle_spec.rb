@@ -36,7 +36,7 @@ RSpec.describe "A cycle, step by step", :browser do
     expect(figure("strokes")).to eq 7
   end
 
-  it "keeps five cycles through a dead server and a reload, with its warnings in time" do
+  it "keeps five cycles through a dead server and a reload, with its warnings in time", worker: true do
     until_api { shown("job-tourer-front", "bleed")["reservoir"]["strokes_since_top_up"].zero? }
     wait_until_kept "/", "/api/jobs/job-tourer-front", "/api/jobs/job-tourer-front/stages/bleed"
     served.stop("KILL")

@@ -93,7 +93,7 @@ RSpec.describe "Releasing", :browser do
 end
 
 RSpec.describe "Without a server", :browser do
-  it "shows what was last known, and says what cannot be done" do
+  it "shows what was last known, and says what cannot be done", worker: true do
     open_page "/"
     wait_until_kept "/", "/api/jobs?state=open", "/api/machines?limit=6&retired=false"
     served.stop("KILL")
@@ -105,7 +105,7 @@ RSpec.describe "Without a server", :browser do
     start_a_second_job "Tarnbeck Scree 250, Clutch"
   end
 
-  it "shows a job as a job, although something else was opened by its address before" do
+  it "shows a job as a job, although something else was opened by its address before", worker: true do
     open_page "/jobs/job-kart/feel"
     wait_until_kept "/", "/api/jobs/job-kart", "/api/jobs/job-kart/stages/feel"
     session.visit("#{served.url}/api/knowledge")

@@ -139,7 +139,7 @@ RSpec.describe "Firm ground", :browser do
     release
   end
 
-  it "stops the count at the reservoir's last stroke and asks, by hand, by key and without the server" do
+  it "stops the count at the reservoir's last stroke and asks, by hand, by key and without the server", worker: true do
     open_page "/jobs/job-tourer-front/bleed"
     limit = stage_now("bleed")["reservoir"]["strokes_to_uncover"]
     expect(limit).to be_between(1, 10)

@@ -283,7 +283,8 @@ RSpec.configure do |config|
   config.around(:each, :browser) do |example|
     @served = Forked.new(demo: example.metadata.fetch(:demo, true))
     width, height = example.metadata.fetch(:window, [1280, 800])
-    @session = Browser.fresh(width: width, height: height, all_parts: example.metadata.fetch(:all_parts, true))
+    @session = Browser.fresh(width: width, height: height, all_parts: example.metadata.fetch(:all_parts, true),
+      worker: example.metadata.fetch(:worker, false))
     example.run
     if example.exception
       FileUtils.mkdir_p("#{ROOT}/var/failed")

@@ -12,7 +12,7 @@ RSpec.describe "A whole job", :browser do
   include CloseWorkByHand
   include BleedWorkByHand
 
-  it "goes from complaint to signed-off card, with one hand on the keys" do
+  it "goes from complaint to signed-off card, with one hand on the keys", worker: true do
     open_page "/"
     start_a_second_job "Corvane Ridgeline 900, Front brake"
 

@@ -1,5 +1,6 @@
 import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource-variable/atkinson-hyperlegible-mono";
+import "./fonts/plain-zero.css";
 import { startTransition, StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { readForWorker } from "./server/client";

@@ -29,7 +29,7 @@ const Face = styled(AriaButton)<{ $tone: string }>`
     box-shadow: inset 0 0 0 2px ${(p) => p.theme.focus};
   }
   &[data-pressed] {
-    transform: translateY(1px);
+    filter: brightness(0.92);
   }
   &[data-disabled] {
     border-color: ${(p) => p.theme.line};

@@ -15,7 +15,7 @@ const Global = createGlobalStyle`
   html { color-scheme: light dark; }
   body {
     margin: 0; background: ${(p) => p.theme.ground}; color: ${(p) => p.theme.ink};
-    font: 400 1.0625rem/1.45 "Atkinson Hyperlegible Next Variable", sans-serif;
+    font: 400 1.0625rem/1.45 "Plain Zero", "Atkinson Hyperlegible Next Variable", sans-serif;
     font-variant-numeric: tabular-nums;
   }
   h1, h2, h3, p, ul, ol, dl, dd, figure { margin: 0; padding: 0; }
