@@ -1,5 +1,6 @@
 import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import styled from "styled-components";
 import { Link, useSearchParams } from "react-router";
 import { Button } from "../kit/Button";
 import { Page, Panel, Quiet, Row } from "../kit/layout";
@@ -12,6 +13,12 @@ import { circuitQuery, comparisonQuery, machineQuery, machinesQuery } from "../s
 import { Sizer } from "./Sizer";
 
 const SHOWN = 6;
+
+/** Has its line before its words are there, so that nothing below moves. */
+const Named = styled(Quiet)`
+  flex: 1 1 18rem;
+  min-height: 1.45em;
+`;
 
 /** The sizing without a job: on any circuit, or a comparison that was saved. */
 export function SizerPage() {
@@ -35,7 +42,9 @@ export function SizerPage() {
       <Row>
         <h1>Sizer</h1>
         <Button onPress={() => setPicks(!picks)}>{picks ? "Keep this circuit" : "Another circuit"}</Button>
-        {circuit.data ? <CircuitName machineId={circuit.data.machine_id} name={circuit.data.name} /> : null}
+        <Named>
+          {circuit.data ? <CircuitName machineId={circuit.data.machine_id} name={circuit.data.name} /> : null}
+        </Named>
       </Row>
       {fault ? <Notice tone="stop">{fault.message}</Notice> : null}
       {picks || (first.data && !circuitId) ? (
@@ -73,5 +82,5 @@ export function SizerPage() {
 
 function CircuitName({ machineId, name }: { machineId: string; name: string }) {
   const machine = useQuery(machineQuery(machineId)).data;
-  return <Quiet>{machine ? `${machine.name}: ${name}` : name}</Quiet>;
+  return machine ? `${machine.name}: ${name}` : name;
 }
