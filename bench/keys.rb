@@ -8,28 +8,20 @@ require_relative "../spec/support/browser"
 
 AIM_MS = 50
 TIMES = 12
+SHORTEST_MS = 16
 # Name => path, what has the focus (nil: nothing), and the keys pressed one after the other.
 ROOMS = {
-  "bleed: a stroke" => ["/jobs/job-tourer-front/bleed", nil, [" "]],
+  "bleed: a stroke, back" => ["/jobs/job-tourer-front/bleed", nil, [" ", "u"]],
   "bleed: topped up, back" => ["/jobs/job-tourer-front/bleed", nil, %w[t u]],
   "feel: a figure" => ["/jobs/job-kart/feel", "main input[type=text]", %w[1 2]],
   "look it up: a letter" => ["/look-up", "main input", %w[t o]],
   "sizer: a letter" => ["/sizer", "main input[type=text]", %w[1]]
 }.freeze
+# From the key to the next picture, as Chromium itself times it, to 8 ms. What it does not tell of took less than 16.
 WATCH = <<~JS
   window.keys = [];
-  const root = document.querySelector("#root") ?? document.body;
-  let pressed = null;
-  addEventListener("keydown", (event) => { pressed = event.timeStamp; }, { capture: true });
-  const seen = () => {
-    if (pressed === null) return;
-    const from = pressed;
-    pressed = null;
-    requestAnimationFrame(() => { const drawn = new MessageChannel(); drawn.port1.onmessage = () =>
-      window.keys.push(performance.now() - from); drawn.port2.postMessage(0); });
-  };
-  new MutationObserver(seen).observe(root, { attributes: true, subtree: true, childList: true, characterData: true });
-  root.addEventListener("input", seen);
+  new PerformanceObserver((list) => window.keys.push(...list.getEntries().filter((each) => each.name === "keydown")
+    .map((each) => each.duration))).observe({ type: "event", durationThreshold: 16 });
 JS
 
 def opened(browser, address, focus)
@@ -50,9 +42,9 @@ ROOMS.each do |name, (path, focus, keys)|
     sleep 0.8
   end
   seen = browser.execute_script("return window.keys").sort
-  next puts "#{name}: nothing was seen" if seen.empty?
-  middle = seen[seen.size / 2]
-  puts format("%-26s %3d seen, %4.0f ms at the median, %4.0f at the most   %s", name, seen.size, middle, seen.last,
+  times = Array.new([TIMES - seen.size, 0].max, SHORTEST_MS) + seen
+  middle = times[times.size / 2]
+  puts format("%-26s %4.0f ms at the median, %4.0f at the most   %s", name, middle, times.last,
     (middle <= AIM_MS) ? "within #{AIM_MS}" : "OVER #{AIM_MS}")
 end
 browser.quit

@@ -13,7 +13,7 @@ module Sandbag
       # @param foot [Sheet]; kind [Kind] of the circuit that it makes
       # @return [Sheet] made once for each foot circuit
       def self.sheet(foot, kind)
-        foot.made(:added_hand) { joined_to(foot, kind) }
+        foot.made([:added_hand, kind.id]) { joined_to(foot, kind) }
       end
 
       # @param from [Sheet] that was changed; to [Sheet] of the other control

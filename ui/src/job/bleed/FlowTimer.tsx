@@ -5,13 +5,14 @@ import { Button } from "../../kit/Button";
 import { Big, Quiet, Row } from "../../kit/layout";
 import { time } from "../../kit/time";
 import { clock, useSecondsLeft } from "../../kit/useSecondsLeft";
+import { unhurried } from "../../kit/unhurried";
 
 interface Props {
   run: NonNullable<Bleed["free_run"]>;
 }
 
 /** How long the open nipple may run before the reservoir is topped up: counted down from the tap, with a bell. */
-export function FlowTimer({ run }: Props) {
+export const FlowTimer = unhurried(function FlowTimer({ run }: Props) {
   const units = useUnits();
   const [until, setUntil] = useState<string>();
   const left = useSecondsLeft(until);
@@ -33,4 +34,4 @@ export function FlowTimer({ run }: Props) {
       )}
     </Row>
   );
-}
+});

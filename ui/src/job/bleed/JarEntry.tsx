@@ -4,10 +4,19 @@ import { useUnits } from "../../server/useUnits";
 import { Button } from "../../kit/Button";
 import { EntryField } from "../../kit/EntryField";
 import { Quiet, Row } from "../../kit/layout";
+import { unhurried } from "../../kit/unhurried";
 import { useEntries } from "../useEntries";
 
 /** What the jar holds says what a stroke really moves. */
-export function JarEntry({ job, bleed, isOpen }: { job: Job; bleed: Bleed; isOpen: boolean }) {
+export const JarEntry = unhurried(function JarEntry({
+  job,
+  bleed,
+  isOpen,
+}: {
+  job: Job;
+  bleed: Bleed;
+  isOpen: boolean;
+}) {
   const units = useUnits();
   const { add } = useEntries(job, "bleed");
   const [turn, setTurn] = useState(0);
@@ -41,4 +50,4 @@ export function JarEntry({ job, bleed, isOpen }: { job: Job; bleed: Bleed; isOpe
       </Quiet>
     </Row>
   );
-}
+});

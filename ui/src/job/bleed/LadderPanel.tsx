@@ -3,6 +3,7 @@ import type { Bleed, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Panel, Quiet, Row } from "../../kit/layout";
 import { Mark } from "../../kit/Mark";
+import { unhurried } from "../../kit/unhurried";
 import { useEntries } from "../useEntries";
 import { WaitTimer } from "./WaitTimer";
 
@@ -29,7 +30,7 @@ const List = styled.ol`
 `;
 
 /** Air that stays, rung by rung; what this circuit cannot do is left out. */
-export function LadderPanel({ job, bleed, isOpen }: Props) {
+export const LadderPanel = unhurried(function LadderPanel({ job, bleed, isOpen }: Props) {
   if (bleed.stubborn.length === 0) return null;
   const ahead = bleed.stubborn.filter((rung) => !rung.outcome && !rung.turn);
   return (
@@ -60,7 +61,7 @@ export function LadderPanel({ job, bleed, isOpen }: Props) {
       ) : null}
     </Panel>
   );
-}
+});
 
 function Heading({ rung }: { rung: Rung }) {
   return (

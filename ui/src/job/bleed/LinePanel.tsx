@@ -8,6 +8,7 @@ import { FoldingPanel } from "../../kit/FoldingPanel";
 import { Saved } from "../../kit/Saved";
 import { Quiet, Row, Split } from "../../kit/layout";
 import { Notice } from "../../kit/Notice";
+import { unhurried } from "../../kit/unhurried";
 import { AtHand } from "./AtHand";
 import { MethodList } from "./MethodList";
 import { Supposed } from "./Supposed";
@@ -18,7 +19,7 @@ interface Props {
 }
 
 /** Before the first stroke: which method carries the air of this line out, where another would leave it, and why. */
-export function LinePanel({ job, bleed }: Props) {
+export const LinePanel = unhurried(function LinePanel({ job, bleed }: Props) {
   const [supposed, setSupposed] = useState(asItStands);
   const verdicts = useQuery(bleedVerdictsQuery(job.id, bleed, supposed));
   const [shown, setShown] = useState<string>();
@@ -67,7 +68,7 @@ export function LinePanel({ job, bleed }: Props) {
       )}
     </FoldingPanel>
   );
-}
+});
 
 function atHand(verdicts: BleedVerdicts, id: string) {
   return verdicts.methods.find((each) => each.id === id) ?? verdicts.methods[0];

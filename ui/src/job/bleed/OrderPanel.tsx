@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Bleed, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Panel, Quiet, Row } from "../../kit/layout";
+import { unhurried } from "../../kit/unhurried";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -11,7 +12,7 @@ interface Props {
 }
 
 /** Linked brakes: the points in the order of the service information, confirmed one by one before fluid moves. */
-export function OrderPanel({ job, bleed, isOpen }: Props) {
+export const OrderPanel = unhurried(function OrderPanel({ job, bleed, isOpen }: Props) {
   const { add } = useEntries(job, "bleed");
   const [picked, setPicked] = useState<string[]>([]);
   if (!bleed.order_wanted) return null;
@@ -55,4 +56,4 @@ export function OrderPanel({ job, bleed, isOpen }: Props) {
       ) : null}
     </Panel>
   );
-}
+});

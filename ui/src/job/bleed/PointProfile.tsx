@@ -5,6 +5,7 @@ import { HeightProfile } from "../../drawings/HeightProfile";
 import { Quiet } from "../../kit/layout";
 import { fluidColours } from "../../kit/tokens";
 import { Mark } from "../../kit/Mark";
+import { unhurried } from "../../kit/unhurried";
 import { VERDICTS } from "./verdictSaid";
 
 interface Props {
@@ -16,7 +17,7 @@ interface Props {
 }
 
 /** The line of the point at hand, and what becomes of its air by the method at hand. */
-export function PointProfile({ job, bleed, point, isOpen }: Props) {
+export const PointProfile = unhurried(function PointProfile({ job, bleed, point, isOpen }: Props) {
   const verdicts = useQuery({ ...bleedVerdictsQuery(job.id, bleed, asItStands), enabled: isOpen });
   const found = verdicts.data;
   if (!found) return <div />;
@@ -42,4 +43,4 @@ export function PointProfile({ job, bleed, point, isOpen }: Props) {
       ) : null}
     </figure>
   );
-}
+});

@@ -1,5 +1,6 @@
 import type { Bleed, Job } from "../../server/api";
 import { Choice } from "../../kit/Choice";
+import { unhurried } from "../../kit/unhurried";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -8,7 +9,7 @@ interface Props {
 }
 
 /** What the jar shows of the point at hand, set against the others. */
-export function SampleChoice({ job, bleed }: Props) {
+export const SampleChoice = unhurried(function SampleChoice({ job, bleed }: Props) {
   const { add } = useEntries(job, "bleed");
   const kinds = bleed.sample_kinds ?? [];
   const seen = bleed.samples?.[bleed.current];
@@ -30,4 +31,4 @@ export function SampleChoice({ job, bleed }: Props) {
       ))}
     </details>
   );
-}
+});

@@ -1,6 +1,7 @@
 import type { Bleed, Job } from "../../server/api";
 import { Button } from "../../kit/Button";
 import { Row } from "../../kit/layout";
+import { unhurried } from "../../kit/unhurried";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -9,7 +10,7 @@ interface Props {
 }
 
 /** What can go wrong by this method: one tap says that it did, and the bubbles are counted again. */
-export function SlipList({ job, bleed }: Props) {
+export const SlipList = unhurried(function SlipList({ job, bleed }: Props) {
   const { add } = useEntries(job, "bleed");
   const slips = bleed.method.slips ?? [];
   if (slips.length === 0) return null;
@@ -25,4 +26,4 @@ export function SlipList({ job, bleed }: Props) {
       </Row>
     </details>
   );
-}
+});

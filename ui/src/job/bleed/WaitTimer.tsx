@@ -4,6 +4,7 @@ import { knowledgeQuery } from "../../server/queries";
 import { Big, Row } from "../../kit/layout";
 import { Button } from "../../kit/Button";
 import { clock, useSecondsLeft } from "../../kit/useSecondsLeft";
+import { unhurried } from "../../kit/unhurried";
 import { useEntries } from "../useEntries";
 
 interface Props {
@@ -16,7 +17,7 @@ interface Props {
 }
 
 /** A wait that cannot be hurried: started here, running on the Bench as well, with a sound at its end. */
-export function WaitTimer({ job, running, wait, isOpen }: Props) {
+export const WaitTimer = unhurried(function WaitTimer({ job, running, wait, isOpen }: Props) {
   const { add } = useEntries(job, "ask");
   const row = useQuery(knowledgeQuery).data?.waits.find((each) => each.id === wait);
   const left = useSecondsLeft(running?.label === row?.label ? running?.until : undefined);
@@ -34,4 +35,4 @@ export function WaitTimer({ job, running, wait, isOpen }: Props) {
       ) : null}
     </Row>
   );
-}
+});
