@@ -9,6 +9,7 @@ say() { printf '\033[1m· %s\033[0m\n' "$*" >&2; }
 
 as_root() { if [ "$(id -u)" = 0 ]; then "$@"; else sudo "$@"; fi; }
 
+# All of them once one is missing: packages of one source have to be of one version.
 debian() {
   local missing=()
   for package in "$@"; do
@@ -17,7 +18,7 @@ debian() {
   [ ${#missing[@]} -eq 0 ] && return
   say "Debian packages: ${missing[*]}"
   as_root apt-get update -qq
-  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}" >&2
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$@" >&2
 }
 
 setup_gems() {

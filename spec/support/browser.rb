@@ -29,7 +29,7 @@ module Browser
   ALL_PARTS = "if (location.protocol !== 'about:') localStorage['sandbag.rooms'] ||= 'all'"
 
   # As over the shop's plain http, where no browser lets a page have a worker. It fetches every room and keeps every
-  # answer, which costs as much as drawing them.
+  # answer, a quarter of what the browser has to do.
   NO_WORKER = "delete Navigator.prototype.serviceWorker"
 
   def self.register(width: 1280, height: 800)
