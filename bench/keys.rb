@@ -42,7 +42,8 @@ ROOMS.each do |name, (path, focus, keys)|
     sleep 0.8
   end
   seen = browser.execute_script("return window.keys").sort
-  times = Array.new([TIMES - seen.size, 0].max, SHORTEST_MS) + seen
+  next puts "#{name}: nothing was seen" if seen.empty?
+  times = Array.new(TIMES - seen.size, SHORTEST_MS) + seen
   middle = times[times.size / 2]
   puts format("%-26s %4.0f ms at the median, %4.0f at the most   %s", name, middle, times.last,
     (middle <= AIM_MS) ? "within #{AIM_MS}" : "OVER #{AIM_MS}")

@@ -41,7 +41,7 @@ module AtTheBench
   JS
 
   def stop_time
-    session.driver.browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: TIME)
+    Browser.before_pages(TIME)
   end
 
   # Everything that the page does in so many seconds is done, and answered, when this returns.

@@ -73,8 +73,8 @@ module Browser
     @session
   end
 
+  # Runs a script in every page of the window before the page's own.
   def self.before_pages(script)
     @session.driver.browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: script)
   end
-  private_class_method :before_pages
 end

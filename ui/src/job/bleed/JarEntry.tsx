@@ -7,16 +7,14 @@ import { Quiet, Row } from "../../kit/layout";
 import { unhurried } from "../../kit/unhurried";
 import { useEntries } from "../useEntries";
 
-/** What the jar holds says what a stroke really moves. */
-export const JarEntry = unhurried(function JarEntry({
-  job,
-  bleed,
-  isOpen,
-}: {
+interface Props {
   job: Job;
   bleed: Bleed;
   isOpen: boolean;
-}) {
+}
+
+/** What the jar holds says what a stroke really moves. */
+export const JarEntry = unhurried(function JarEntry({ job, bleed, isOpen }: Props) {
   const units = useUnits();
   const { add } = useEntries(job, "bleed");
   const [turn, setTurn] = useState(0);
