@@ -42,7 +42,8 @@ export function placeLabels(
       return UNREADABLE * (cutOff(box, frame) + covered(box, written)) + covered(box, [...shapes, ...hoses]);
     };
     const labels = spots.map((spot) => ({ ...spot, lines }));
-    const [best] = labels.sort((a, b) => cost(a) - cost(b));
+    const costs = labels.map(cost);
+    const best = labels[costs.indexOf(Math.min(...costs))];
     if (best) placed.set(part.id, best);
   };
   for (const part of parts) {

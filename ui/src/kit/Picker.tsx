@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { Button, Label, ListBox, ListBoxItem, Popover, Select, SelectValue } from "react-aria-components";
 import styled from "styled-components";
 import type { Option } from "./Choice";
@@ -59,8 +60,10 @@ const Item = styled(ListBoxItem)`
   }
 `;
 
-/** One of many, in a list that opens. */
+/** One of many, in a list that opens. Until it is reached it knows the picked one only: long lists take time to build. */
 export function Picker({ label, options, value, onChange, isLabelHidden, placeholder }: Props) {
+  const [isReached, setReached] = useState(false);
+  const known = isReached ? options : options.filter(({ id }) => id === value);
   return (
     <Frame
       $hidden={isLabelHidden ?? false}
@@ -69,14 +72,14 @@ export function Picker({ label, options, value, onChange, isLabelHidden, placeho
       onChange={(key) => (key === null || key === value ? undefined : onChange(String(key)))}
     >
       <Label>{label}</Label>
-      <Face>
+      <Face onFocus={() => setReached(true)}>
         <SelectValue />
         <svg width="14" height="10" viewBox="0 0 14 10" aria-hidden focusable="false">
           <path d="M1 2l6 6 6-6" fill="none" stroke="currentColor" strokeWidth="2.5" />
         </svg>
       </Face>
       <Sheet>
-        <ListBox items={options}>{(option) => <Item id={option.id}>{option.label}</Item>}</ListBox>
+        <ListBox items={known}>{(option) => <Item id={option.id}>{option.label}</Item>}</ListBox>
       </Sheet>
     </Frame>
   );
