@@ -4,6 +4,8 @@ import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import react from "@vitejs/plugin-react";
 import { defineConfig } from "vite";
 import type { Plugin } from "vite";
+import { dark, light } from "./src/kit/tokens";
+import type { Tokens } from "./src/kit/tokens";
 
 const BEST = { params: { [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY } };
 
@@ -33,6 +35,22 @@ const filesForWorker: Plugin = {
   },
 };
 
+const coloursOf = ({ ground, panel, line, ink }: Tokens) =>
+  `:root{--first-ground:${ground};--first-panel:${panel};--first-line:${line};--first-ink:${ink}}`;
+
+/** The colours of what is seen before the first script, from the tokens of the page. */
+const firstColours: Plugin = {
+  name: "first-colours",
+  transformIndexHtml: () => [
+    {
+      tag: "style",
+      injectTo: "head",
+      attrs: { nonce: "__NONCE__" },
+      children: `${coloursOf(light)}@media (prefers-color-scheme:dark){${coloursOf(dark)}}`,
+    },
+  ],
+};
+
 /**
  * What most rooms share comes with the page in one file: a request for each small part of it would take longer than the
  * part. What is large and wanted by few stays with those who want it.
@@ -44,7 +62,7 @@ const SHARED = {
 };
 
 export default defineConfig({
-  plugins: [react(), filesForWorker, compressed],
+  plugins: [react(), firstColours, filesForWorker, compressed],
   build: {
     assetsInlineLimit: 0,
     chunkSizeWarningLimit: 900,

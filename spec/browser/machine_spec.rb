@@ -48,6 +48,22 @@ RSpec.describe "A machine's circuit", :browser do
     expect(browser_faults).to be_empty
   end
 
+  it "has its lists worked by key: an arrow changes a closed one, Enter opens one at what is picked" do
+    list = session.find("li[data-field='bore'] button[aria-haspopup=listbox]")
+    expect(list).to have_content("part marking")
+    list.send_keys(:right)
+    expect(list).to have_content("measured")
+    list.send_keys(:enter)
+    expect(session.all("[role=option]", minimum: 6).map(&:text))
+      .to eq ["service info", "part marking", "measured", "shop setting", "estimate", "trade default"]
+    expect(session).to have_css("[role=option][data-focused]", text: "measured")
+    press :down, :enter
+    until_closed
+    expect(list).to have_content("shop setting")
+    expect(api("/circuits/ridgeline-front")["sheet"]["parts"].find { |part| part["id"] == "master" }["values"]["bore"])
+      .to include("source" => "shop_setting")
+  end
+
   it "goes back to the default when a value is emptied" do
     session.fill_in "Full stroke", with: "", fill_options: {clear: :backspace}
     press :tab

@@ -1,6 +1,7 @@
 import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource-variable/atkinson-hyperlegible-mono";
 import "./fonts/plain-zero.css";
+import "./shell/first.css";
 import { startTransition, StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { readForWorker } from "./server/client";
