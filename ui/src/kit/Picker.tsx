@@ -63,16 +63,20 @@ const Item = styled(ListBoxItem)`
 /** One of many, in a list that opens. Until it is reached it knows the picked one only: long lists take time to build. */
 export function Picker({ label, options, value, onChange, isLabelHidden, placeholder }: Props) {
   const [isReached, setReached] = useState(false);
-  const known = isReached ? options : options.filter(({ id }) => id === value);
+  const reach = () => setReached(true);
+  const picked = options.filter(({ id }) => id === value);
+  // a list without rows would not open
+  const known = isReached || picked.length === 0 ? options : picked;
   return (
     <Frame
       $hidden={isLabelHidden ?? false}
       placeholder={placeholder ?? "Pick one"}
       value={value}
+      onOpenChange={reach}
       onChange={(key) => (key === null || key === value ? undefined : onChange(String(key)))}
     >
       <Label>{label}</Label>
-      <Face onFocus={() => setReached(true)}>
+      <Face onFocus={reach}>
         <SelectValue />
         <svg width="14" height="10" viewBox="0 0 14 10" aria-hidden focusable="false">
           <path d="M1 2l6 6 6-6" fill="none" stroke="currentColor" strokeWidth="2.5" />
