@@ -97,7 +97,7 @@ class Faults < Prism::Visitor
   end
 end
 
-# Which specs see a file: those of its room, and those that name its class.
+# Which specs see a file: those of its room, and those that name its class or its room.
 class Specs
   # Rooms whose work is seen in the specs of others.
   ALSO = {
@@ -123,7 +123,8 @@ class Specs
     name = File.basename(path, ".rb").split("_").map(&:capitalize).join
     rooms = ALSO.fetch(room, [room])
     near, far = @texts.partition { |file, _| rooms.any? { |each| file.include?("/spec/core/#{each}/") } }
-    [*near.map(&:first), *far.select { |_, text| text.match?(/\b#{name}\b/) }.map(&:first), *TOLD].uniq
+    named = /\b#{name}\b|"#{room}"|\.#{room}\b/
+    [*near.map(&:first), *far.select { |_, text| text.match?(named) }.map(&:first), *TOLD].uniq
       .sort_by { |file| seconds.fetch(file, USUAL_S) }
   end
 

@@ -12,12 +12,13 @@ class ByNow
 
   attr_reader :job
 
-  # What a mechanic owns. means: what a lever is judged with; wrenches: full scales, N·m.
+  # What a mechanic owns. means: what a lever is judged with; wrenches: full scales, N·m; abs_tool: the machine's own.
   OWNED = {
     "a full bench" => {means: "gauge", wrenches: [5, 25, 100]},
     "a luggage scale and a ruler" => {means: "gauge", wrenches: [25, 100]},
     "bottles and a ruler" => {means: "hung", wrenches: [25, 100]},
-    "hands only" => {means: "hand", wrenches: [25, 100]}
+    "hands only" => {means: "hand", wrenches: [25, 100]},
+    "the machine's ABS tool" => {means: "gauge", wrenches: [5, 25, 100], abs_tool: true}
   }.freeze
 
   # @param job [JobInMemory]; route [String]; owns [Hash] of OWNED
@@ -101,6 +102,7 @@ class ByNow
   end
 
   def intake(question)
+    return "yes" if question == "abs_tool" && @owns[:abs_tool]
     JobInMemory.safe(question, job.state.ask.intake.value("fluid_marked")) if JobInMemory::SAFE.key?(question)
   end
 
@@ -155,6 +157,7 @@ class ByNow
     when "pump" then job.add("feel", "pump", {"travels" => [20, 20, 19.5, 19.5, 19.5]})
     when "count" then count(stage)
     when "verdict" then judge
+    when "report" then job.add("bleed", "tool_report", {"lamp" => "off", "report" => "all valves run"})
     else raise "#{card[:id]}: #{card[:title]}"
     end
   end

@@ -33,10 +33,12 @@ class JobInMemory
     Sandbag::Tables.rows("machine_kinds").find { |kind| kind["templates"].include?(template) }["id"]
   end
 
-  # @param template [String] of circuit_templates.yml
+  # @param template [String] of circuit_templates.yml; abs [Boolean] as its record has it
   # @return [JobInMemory] on its circuit, nothing answered yet
-  def self.of_template(template)
-    new(Sandbag::Circuit::Template.filled(template), careful: false, machine_kind: machine_of(template))
+  def self.of_template(template, abs: false)
+    sheet = Sandbag::Circuit::Template.filled(template)
+    sheet = sheet.set("vehicle", "abs", "fitted", "measured") if abs
+    new(sheet, careful: false, machine_kind: machine_of(template))
   end
 
   CARED_FOR = %w[ask choose strip].freeze

@@ -4,7 +4,7 @@ require_relative "plainly"
 
 # What each room tells of every circuit template at its defaults, and of what it holds itself.
 module ToldRooms
-  ROOMS = %w[circuits sizings bleeding levers lookup practice days].freeze
+  ROOMS = %w[circuits sizings bleeding levers lookup practice instruments days].freeze
   # Air in a lever, mL: none, some, too much.
   AIR_ML = [0.0, 0.4, 2.0].freeze
   FORCES_N = [5, 8, 12, 20, 35, 60, 90, 120].freeze
@@ -51,6 +51,12 @@ module ToldRooms
     Sandbag::Rig::Lesson.all.to_h do |lesson|
       rig = lesson.good_hand
       [lesson.id, [lesson.to_h, lesson.result(rig), rig.frame.except(:slugs, :hoses), rig.openings]]
+    end
+  end
+
+  def self.instruments
+    Sandbag::Rig::Instrument::KINDS.keys.to_h do |id|
+      [id, (1..10).map { |turn| Sandbag::Rig::Instrument.new(id, seed: "#{id}/#{turn}").read(13.984) }]
     end
   end
 

@@ -21,6 +21,18 @@ RSpec.describe Sandbag::Ask::Minutes do
     expect(minutes("flush", "kart", pace: ["abs"])).to eq minutes("flush", "kart")
   end
 
+  it "counts far ends and hoses by the circuit, and one unit where the master is renewed" do
+    times = %w[renew_mc slave_work renew_hose].to_h do |route|
+      job = JobInMemory.new(sheet(twin_disc_plain))
+      job.answer_stops
+      job.add("ask", "route", {"route" => route})
+      [route, job.work_everywhere.state.choose.times]
+    end
+    expect(times["renew_mc"]).to include("unit" => 1, "hose" => 1)
+    expect(times["slave_work"]).to include("slave" => 2, "slave_kit" => 2, "unit" => 2)
+    expect(times["renew_hose"]).to include("hose" => 2, "slave" => 1)
+  end
+
   it "takes its pace from who does it and from what is fitted" do
     job = JobInMemory.new(changed(twin_disc_plain, "vehicle", abs: "fitted"))
     expect(job.state.ask.pace).to eq ["abs"]

@@ -78,6 +78,15 @@ RSpec.describe Sandbag::Bleed::Checks do
     expect(refusal_at { other.add("bleed", "tool_report", {"lamp" => "off", "report" => "x"}) }).to eq ["kind"]
   end
 
+  it "come second where the next stroke may uncover the port" do
+    job = JobInMemory.new(sheet(twin_disc_plain))
+    job.ready_to_bleed("bleed")
+    job.look_before_fluid
+    expect(job.state.bleed.waits_for).not_to include "top-up"
+    job.strokes(job.state.bleed.count.reservoir.strokes_to_uncover)
+    expect(job.state.bleed.waits_for).to eq "a top-up: the next stroke may uncover the port"
+  end
+
   it "want that report by any method, where air went past the outlet of a master with ABS" do
     job = JobInMemory.new(changed(twin_disc_plain, "vehicle", abs: "fitted"))
     job.write("ask", "intake", {"question" => "abs_tool", "value" => "yes"})
@@ -89,6 +98,18 @@ RSpec.describe Sandbag::Bleed::Checks do
     expect([job.state.bleed.done?, job.state.bleed.waits_for]).to eq [false, "the tool's report, with its lamp off"]
     job.add("bleed", "tool_report", {"lamp" => "off", "report" => "all valves run"})
     expect(job.state.bleed).to be_done
+  end
+
+  it "want no report where no air went past the outlet, nor of a machine that turns out to have no ABS" do
+    job = JobInMemory.new(changed(twin_disc_plain, "vehicle", abs: "unknown"))
+    job.write("ask", "intake", {"question" => "abs", "value" => "fitted"})
+    job.add("ask", "finding", {"finding" => "abs_state", "value" => "clear"})
+    job.add("ask", "route", {"route" => "bleed"})
+    expect(job.state.bleed.report_wanted?).to be false
+    job.add("ask", "finding", {"finding" => "abs_state", "value" => "air_past_outlet"})
+    expect(job.state.bleed.report_wanted?).to be true
+    job.write("ask", "intake", {"question" => "abs", "value" => "none"})
+    expect(job.state.bleed.report_wanted?).to be false
   end
 
   it "refuse a stroke by a method that was allowed when it was chosen, and is not any more" do

@@ -120,6 +120,12 @@ RSpec.describe Sandbag::Bleed::Count do
     end
   end
 
+  it "changes nothing where the method that is chosen is the one at hand" do
+    same = count(topped_up(9), "bubbles", strokes(2), {"method" => {"method" => "hold_cycle"}})
+    expect(same.current.strokes_to_go).to eq 3
+    expect(same.log.changes).to be_empty
+  end
+
   it "lets an entry about a point that is no longer there change nothing" do
     counted = [count(strokes(2), {"point" => {"point" => "gone"}}), count(strokes(2))]
     one, other = counted.map { |each| [each.current_id, each.total_strokes, each.points.transform_values(&:to_h)] }

@@ -24,6 +24,17 @@ RSpec.describe Sandbag::Bleed::Cycle do
     expect([count.total_strokes, count.cycle.done]).to eq [1, []]
   end
 
+  it "is between two goes before a go begins and after it ends, never with the nipple open" do
+    between = [[], ["hold"], ["open"], ["close"], ["release"]].map do |beats|
+      beat(*beats)
+      count.cycle.between_goes?
+    end
+    expect(between).to eq [true, false, false, false, true]
+    valve = described_class.of(Sandbag::Tables.find("bleed_methods", "check_valve"))
+    stroking = %w[screw_in open_flow first_press slow_stroke].reduce(valve) { |cycle, each| cycle.after_beat(each) }
+    expect([valve.between_goes?, stroking.done, stroking.between_goes?]).to eq [false, [], false]
+  end
+
   it "catches a lever that comes back with the nipple open: the cycle does not count and the last ones are not clean" do
     job.strokes(3)
     beat("hold", "open", "release")

@@ -27,6 +27,7 @@ RSpec.describe Sandbag::Choose::PullList do
   it "wants pads for each caliper, and the cleaner for the disc, where the hydraulics are left alone" do
     pads = lines(twin_disc_plain, "friction_work")
     expect(pads["pads"]).to have_attributes(count: 2, needed: true, thing: "pads")
+    expect(pads["disc"]).to have_attributes(count: 1, needed: false)
     expect(pads.keys).to include("disc", "brake_cleaner", "eye_shield").and exclude_line("fluid")
     expect(lines(clutch_plain, "friction_work").keys).to include("clutch_plates").and exclude_line("pads")
   end

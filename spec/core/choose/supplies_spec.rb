@@ -142,11 +142,21 @@ RSpec.describe Sandbag::Choose::Supplies do
   it "opens no second bottle for the last few millilitres, and says how many are done without" do
     reseal
     need = line(supplies, "fluid")[:count]
-    near = supplies(added_bottle("a", size: need - 5), added_bottle("b", size: 500)).to_h[:bottles]
-    expect(near).to include(short_ml: 0.0, trim_ml: 5.0, picked: [a_hash_including(item: "a")])
+    shelf = supplies(added_bottle("a", size: need - 5), added_bottle("b", size: 500))
+    expect(shelf.to_h[:bottles]).to include(short_ml: 0.0, trim_ml: 5.0, picked: [a_hash_including(item: "a")])
+    expect(line(supplies(added_bottle("a", size: need - 5)), "fluid")[:short]).to eq 0
     far = supplies(added_bottle("a", size: need - 6), added_bottle("b", size: 500)).to_h[:bottles]
     expect(far).to include(short_ml: 0.0, picked: [a_hash_including(item: "b")])
     expect(far).not_to include(:trim_ml)
+  end
+
+  it "buys nothing of a line that was bought without the shelf, nor of one of which the shelf has more than enough" do
+    reseal
+    expect(line(supplies, "washers")[:short]).to be_positive
+    job.add("choose", "pulled", {"line" => "washers", "reason" => "bought for this job"})
+    expect(line(supplies, "washers")[:short]).to eq 0
+    expect(line(supplies(added_kit(count: 3)), "kit")[:short]).to eq 0
+    expect(line(supplies, "kit")[:short]).to eq 1
   end
 
   it "names the fluid that was chosen on the list of what to buy" do

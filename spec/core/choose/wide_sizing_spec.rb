@@ -74,6 +74,11 @@ RSpec.describe Sandbag::Choose::School do
     expect(rows.map { |row| row[:distance] }).to eq rows.map { |row| row[:distance] }.sort
   end
 
+  it "takes ratios of 20 to 30 where the shop has named none" do
+    school = described_class.new(id: "ratio_band")
+    expect([20, 25, 30].map { |ratio| school.distance({volume_ratio: ratio}, nil) }).to eq [1.0, 0.0, 1.0]
+  end
+
   it "names the band a ratio falls in" do
     expect([10, 20, 29.9, 30, 80].map { |ratio| described_class.band_of(ratio)["id"] }).to eq %w[
       firm

@@ -16,6 +16,12 @@ RSpec.describe Sandbag::Circuit::PartFields do
     end
   end
 
+  it "stands at one default on every kind of circuit where its row has one" do
+    row = Sandbag::Tables.rows("circuit_fields").find { |each| each["default"].is_a?(Numeric) }
+    field = Sandbag::Circuit::Field.new(row)
+    expect([field.by, field.default(nil)&.value]).to eq [nil, row["default"].to_f]
+  end
+
   it "stands at the trade's default of the kind of circuit" do
     expect(values("master", "brake_kart")["bore"]).to eq 19.05
     expect(values("master", "brake_hand")["bore"]).to eq 16.0

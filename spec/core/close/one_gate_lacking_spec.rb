@@ -51,6 +51,18 @@ RSpec.describe "A job that lacks one gate" do
       .to eq(labels.map { |label| "cannot be signed: still open: #{label}" })
   end
 
+  # As a record may have it that was brought in.
+  it "cannot be signed with a fluid of a lower class than the cap's" do
+    whole = Careless.nearly_signed("kart_front_rear", "bleed")
+    entries = whole.entries.map do |entry|
+      (entry.stage == "choose" && entry.kind == "fluid") ? entry.with(data: {**entry.data, "fluid" => "dot3"}) : entry
+    end
+    job = JobInMemory.new(whole.fitted, careful: false, entries: entries)
+    expect_refused_for(job, "fluid")
+    expect(job.state.close.gates.find { |gate| gate.id == "fluid" }.why)
+      .to eq "DOT 3 glycol is a lower class than the cap's DOT 4 glycol"
+  end
+
   jobs.each do |name|
     it "of those that somebody confirms cannot be signed: #{name.tr("_", " ").sub(".", ", ")}" do
       closing = Careless.nearly_signed(*name.split(".")).state.journal.of("close")

@@ -26,6 +26,7 @@ RSpec.describe Sandbag::Fit::Stage do
       job.add("fit", "clash", {"clash" => "banjo"})
       expect(job.state.waits_for).to eq "what goes on instead: banjo angle clashed at the dry trial"
       expect(job.view("choose")[:clash]).to include(label: "Banjo angle")
+      expect(job.view("choose")[:now]).to match [a_hash_including(title: "Say what goes on instead", detail: "Banjo angle")]
       expect(refused(job, "step", {"step" => "dry_trial"})).to include "settled under Choose"
       expect(problems { job.add("bleed", "stroke") }.first.message).to include "under Fit"
       expect(refusal_at { job.add("choose", "clash_solved", {"clash" => "bracket", "how" => "x"}) }).to eq [
@@ -124,6 +125,16 @@ RSpec.describe Sandbag::Fit::Stage do
       {"part" => "lever", "field" => "bar", "value" => "carbon"}]).each do |kind, data|
       expect(refusal_at { job.add("fit", kind, data) }).to eq ["kind"]
     end
+  end
+
+  it "says of a gap that is wide enough and under 25 mm that it is near" do
+    job = tried(built)
+    near = [9.9, 10, 24.9, 25].map do |gap|
+      job.add("fit", "gap", {"check" => "lock_right_pulled", "value" => gap})
+      check = fit(job).checks.all.find { |each| each.row["id"] == "lock_right_pulled" }
+      [check.pass, check.near?]
+    end
+    expect(near).to eq [[false, false], [true, true], [true, true], [true, false]]
   end
 
   it "fails by name what is too near or does not work, and holds the release" do

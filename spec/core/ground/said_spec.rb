@@ -13,6 +13,11 @@ RSpec.describe Sandbag::Said do
     expect(described_class.plain("#{described_class.ml(0.126, 2)}, #{described_class.n(95)}")).to eq "0.13 mL, 95 N"
   end
 
+  it "writes as many decimals as a value needs, up to three" do
+    shown = [14.0, 17.46, 0.1236, 12.3456].map { |value| described_class.plain(described_class.mm(value, "g")) }
+    expect(shown).to eq ["14 mm", "17.46 mm", "0.124 mm", "12.346 mm"]
+  end
+
   it "writes it in the shop's unit, as finely as it was" do
     expect(written("needs #{described_class.mm(12.7)}", inches)).to eq "needs 0.500 in"
     expect(written("a kart's #{described_class.mm(25.4, 0)} and #{described_class.n(95)}", inches))

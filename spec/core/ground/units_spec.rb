@@ -34,6 +34,12 @@ RSpec.describe Sandbag::Units do
     expect(described_class.parse("2 fl oz", :volume)).to be_within(1e-4).of(59.1471)
   end
 
+  it "reads what hangs on a lever by its weight, or by the water in a bottle" do
+    {"1.5 kg" => 1.5, "1.5 L" => 1.5, "500 mL" => 0.5, "250 g" => 0.25, "10 lb" => 4.5359237}.each do |typed, kg|
+      expect(described_class.parse(typed, :load)).to be_within(1e-9).of(kg), typed
+    end
+  end
+
   it "reads a torque however its unit is spelled" do
     {
       7.9089 => ["70 in-lb", "70 in·lb", "70 in.lb", "70 inlb", "70 lbf·in", "70 in lbf", "70 LB-IN"],

@@ -19,6 +19,13 @@ RSpec.describe Sandbag::Job::Journal do
     expect(journal.in_force.map(&:id)).to eq ["b"]
   end
 
+  it "tells what came after an entry and before it, neither of which is the entry itself" do
+    entries = %w[a b c].each_with_index.map { |id, place| entry(id).with(position: place + 1) }
+    bleed = described_class.new(entries).of("bleed")
+    expect([bleed.after(2), bleed.before(2), bleed.after(nil)].map { |each| each.map(&:id) })
+      .to eq [["c"], ["a"], %w[a b c]]
+  end
+
   it "gives a stage its own" do
     journal = described_class.new([entry("a"), entry("b", stage: "ask", kind: "note")])
     expect(journal.of("ask").map(&:id)).to eq ["b"]

@@ -104,6 +104,19 @@ RSpec.describe Sandbag::Job::Ledger do
     expect { job.add("feel", "hold", {"creep" => 0}) }.to raise_error(Sandbag::Refusal, /\Akind: .*a nipple is open/)
   end
 
+  it "refuses to leave a caliper apart, by its name, where the job goes on at the other one" do
+    job = JobInMemory.new(Sandbag::Circuit::Template.filled("road_front_twin"))
+    job.answer_stops
+    route(job, "slave_work")
+    job.work_everywhere.choose_what_is_wanted
+    job.set_up
+    job.add("strip", "step", {"step" => "pad_pin@caliper_left"})
+    expect(job.state.ledger.faults).to be_empty
+    expect { job.add("ask", "at", {"places" => ["far_end.caliper_right"]}) }
+      .to raise_error(Sandbag::Refusal, /\Adata: .*off and not back: pad pins out/)
+    expect { job.add("ask", "at", {"places" => ["far_end.caliper_left"]}) }.not_to raise_error
+  end
+
   it "refuses to leave a joint behind that was opened and not tightened" do
     job = JobInMemory.new(sheet(twin_disc_plain))
     route(job, "remake_joint")

@@ -188,6 +188,18 @@ RSpec.describe "Strip and Build" do
     expect(renew.state.stages.keys).to eq %w[ask choose measure strip fit bleed feel close]
   end
 
+  it "has removed what a step took out, and a hose end that stays, once the step is done" do
+    caliper = JobInMemory.new(Sandbag::Circuit::Template.filled("road_front_twin"))
+    caliper.answer_stops
+    caliper.laid_out(route: "slave_work").set_up
+    asked = -> { %w[hose_end cal_piston piston].map { |part| caliper.state.strip.removed?([part]) } }
+    expect(asked.call).to eq [false, false, nil]
+    caliper.add("strip", "step", {"step" => caliper.state.strip.step.id}) until asked.call.first
+    expect(asked.call).to eq [true, false, nil]
+    caliper.strip_all
+    expect(asked.call).to eq [true, true, nil]
+  end
+
   it "climbs the ladder for a stuck piston and gives the cylinder up at the end of it" do
     expect(job.view("strip")[:ladder].map { |rung| rung[:id] }).to eq %w[
       spring

@@ -3,16 +3,20 @@
 require_relative "../../support/told_job"
 
 RSpec.describe "The figures of a whole job" do
-  jobs = [
-    ["kart_front_rear", "reseal_mc", "a full bench"], ["road_front_twin", "reseal_mc", "a luggage scale and a ruler"],
-    ["road_clutch", "slave_work", "a full bench"], ["bike_front", "bleed", "bottles and a ruler"],
-    ["snow_jackshaft", "bleed", "hands only"], ["combined", "bleed", "a full bench"],
-    ["scooter_rear", "renew_mc", "a full bench"]
-  ]
+  def stay_what_they_were(name, told)
+    expect(told.parts).to tell_as_held("jobs/#{name}")
+    expect(told).to be_signed
+  end
 
-  jobs.each do |template, route, owned|
+  ToldJob::JOBS.each do |template, route, owned|
     it "stay what they were: #{template.tr("_", " ")}, #{Sandbag::Job::Route.find(route).label}, with #{owned}" do
-      expect(ToldJob.new(template, route, owned).parts).to tell_as_held("jobs/#{template}")
+      stay_what_they_were(template, ToldJob.new(template, route, owned))
+    end
+  end
+
+  ToldJob::WITH_ABS.each do |template, route, owned|
+    it "stay what they were with ABS: #{template.tr("_", " ")}, #{Sandbag::Job::Route.find(route).label}" do
+      stay_what_they_were("#{template}.abs", ToldJob.new(template, route, owned, abs: true))
     end
   end
 end

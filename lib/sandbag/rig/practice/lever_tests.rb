@@ -210,10 +210,12 @@ module Sandbag
         (leaked("far_end") < WEEP_ML) ? "dry" : "fluid"
       end
 
-      # Under pressure for a minute.
+      # Under a steady pull for a minute.
       def leaked(place)
         return 0.0 unless @mystery.faults.leak_at == place
-        pressed(@mystery.start, @firm_n).act("do" => "wait", "s" => 60).leaked_ml
+        rig = pressed(@mystery.start, @firm_n)
+        sinks(rig)
+        rig.leaked_ml
       end
 
       # Five light strokes, the ports watched.

@@ -16,16 +16,16 @@ module Sandbag
       # volume that hoses and calipers should take; knocked_back: times the running clearance that pads stand further
       # off until they are pumped up; gap: times the running clearance, for good; free_play_mm: too much at the finger;
       # return_s: that the lever takes to come back by itself; hose_shut [Boolean]: nothing comes back through the hose;
-      # outlet_high [Boolean]: the master's outlet stands higher than its port, and keeps its air; lifts: share of what
-      # it is given that a clutch's slave goes; spring: times the return spring's force; rubs_n: at the finger, in and
-      # out; give: of seals and pads before they are firm, times the running clearance
+      # outlet_high [Boolean]: the master's outlet stands higher than its port, and keeps its air; slave_stuck
+      # [Boolean]: a clutch's slave stays where it is; spring: times the return spring's force; rubs_n: at the finger,
+      # in and out; give: of seals and pads before they are firm, times the running clearance
       attributes :bypass_ml_s_mpa, :leak_ml_s_mpa, :leak_at, :port_blocked, :no_free_play, :softer, :knocked_back, :gap,
-        :free_play_mm, :return_s, :hose_shut, :outlet_high, :lifts,
-        :spring, :rubs_n, :give
+        :free_play_mm, :return_s, :hose_shut, :outlet_high,
+        :slave_stuck, :spring, :rubs_n, :give
 
       def initialize(bypass_ml_s_mpa: 0.0, leak_ml_s_mpa: 0.0, leak_at: "joint", port_blocked: false,
         no_free_play: false, softer: 1.0, knocked_back: 0.0, gap: 1.0, free_play_mm: 0.0, return_s: 0.0,
-        hose_shut: false, outlet_high: false, lifts: 1.0, spring: 1.0,
+        hose_shut: false, outlet_high: false, slave_stuck: false, spring: 1.0,
         rubs_n: 0.0, give: 0.0)
         @bypass_ml_s_mpa = Measures.finite("bypass", bypass_ml_s_mpa)
         @leak_ml_s_mpa = Measures.finite("leak", leak_ml_s_mpa)
@@ -40,7 +40,7 @@ module Sandbag
         @return_s = Measures.finite("return", return_s)
         @hose_shut = hose_shut
         @outlet_high = outlet_high
-        @lifts = Measures.finite("lifts", lifts)
+        @slave_stuck = slave_stuck
         @spring = Measures.finite("spring", spring)
         @rubs_n = Measures.finite("rubs", rubs_n)
         @give = Measures.finite("give", give)

@@ -14,7 +14,7 @@ module Sandbag
       # @param circuit [Hydraulics::Circuit]; faults [Faults]
       def initialize(circuit, faults)
         budget = circuit.budget
-        @slave = (circuit.slave if faults.lifts.positive?)
+        @slave = (circuit.slave unless faults.slave_stuck)
         @gap_ml = budget.gap_ml * faults.gap * faults.felt
         @early_ml = budget.gap_ml * faults.give
         @stiffness_ml_mpa = budget.stiffness_ml_mpa * faults.softer * faults.felt

@@ -172,7 +172,7 @@ module Sandbag
       end
 
       def short(line, options, pulled)
-        return 0 if line.id == "tool" || pulled.any? { |each| each[:item].nil? }
+        return 0 if pulled.any? { |each| each[:item].nil? }
         return (bottles ? bottles.short_ml : 0) if line.kind == "bottle"
         return 0 if line.kind.nil? || !wanted?(line) || (line.kind == "tool" && found?(options, pulled))
         have = options.reject { |option| option[:wrong] }.sum { |option| option[:free] }

@@ -260,8 +260,9 @@ module Sandbag
         "still to fetch: #{Wording.inside(line.label)}#{", and #{wanting.size - 1} more" if wanting.size > 1}" if line
       end
 
-      def fluid_right?
-        !fluid.nil? && FluidChoice.refusal(fluid, stamped).nil?
+      # @return [String, nil] why the fluid that was chosen may not go in
+      def fluid_refusal
+        FluidChoice.refusal(fluid, stamped) if fluid
       end
 
       # @return [Float] mL to have on the bench

@@ -35,8 +35,7 @@ module Sandbag
         when "stop" then @job.stop || uncured
         when "sessions" then @close.sessions.fault
         when "fluid_age" then FluidAge.fault(@job)
-        when "fluid" then ("no fluid chosen" unless @job.choose.fluid) ||
-          ("it is not of the family stamped on the cap" unless @job.choose.fluid_right?)
+        when "fluid" then @job.choose.fluid ? @job.choose.fluid_refusal : "no fluid chosen"
         when "batch" then ("type the batch, or take the bottle off the Shelf" unless @close.batch)
         when "feel" then (feel.unresolved || feel.waits_for unless feel.passed?)
         when "hold" then ("the hold test is still to do, or failed" unless feel.held?)
