@@ -26,7 +26,8 @@ RSpec.describe Sandbag::Fit::Stage do
       job.add("fit", "clash", {"clash" => "banjo"})
       expect(job.state.waits_for).to eq "what goes on instead: banjo angle clashed at the dry trial"
       expect(job.view("choose")[:clash]).to include(label: "Banjo angle")
-      expect(job.view("choose")[:now]).to match [a_hash_including(title: "Say what goes on instead", detail: "Banjo angle")]
+      expect(job.view("choose")[:now])
+        .to match [a_hash_including(title: "Say what goes on instead", detail: "Banjo angle")]
       expect(refused(job, "step", {"step" => "dry_trial"})).to include "settled under Choose"
       expect(problems { job.add("bleed", "stroke") }.first.message).to include "under Fit"
       expect(refusal_at { job.add("choose", "clash_solved", {"clash" => "bracket", "how" => "x"}) }).to eq [
