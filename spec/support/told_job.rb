@@ -6,7 +6,7 @@ require_relative "held"
 # What a whole job tells, from complaint to signature: each stage as it stands when it is first come to, each card, and
 # each stage once the job is signed.
 class ToldJob
-  # Template, route and what the mechanic owns.
+  # Template, route and what the mechanic owns. Where that is the ABS tool, the machine has ABS.
   JOBS = [
     ["kart_front_rear", "reseal_mc", "a full bench"], ["road_front_twin", "reseal_mc", "a luggage scale and a ruler"],
     ["road_clutch", "slave_work", "a full bench"], ["bike_front", "bleed", "bottles and a ruler"],
@@ -16,20 +16,24 @@ class ToldJob
     ["offroad_clutch", "renew_slave", "bottles and a ruler"], ["kart_bar_front", "renew_circuit", "a full bench"],
     ["bike_rear", "reend_hose", "hands only"], ["snow_driveshaft", "friction_work", "hands only"],
     ["road_front_single", "reservoir_fitting", "a luggage scale and a ruler"],
-    ["atv_rear", "renew_rubber", "bottles and a ruler"]
+    ["atv_rear", "renew_rubber", "bottles and a ruler"], ["offroad_front", "flush", "the machine's ABS tool"],
+    ["trike_rear", "slave_work", "the machine's ABS tool"], ["scooter_front", "piston_mc", "the machine's ABS tool"],
+    ["road_front_twin", "remake_joint", "the machine's ABS tool"]
   ].freeze
-  # The same on machines with ABS.
-  WITH_ABS = [
-    %w[offroad_front flush], %w[trike_rear slave_work], %w[scooter_front piston_mc], %w[road_front_twin remake_joint]
-  ].map { |template, route| [template, route, "the machine's ABS tool"].freeze }.freeze
 
   # Shown with every stage alike.
   ELSEWHERE = %i[now recent cautions].freeze
 
-  # @param template [String]; route [String]; owned [String] of ByNow::OWNED; abs [Boolean] the machine has ABS
-  def initialize(template, route, owned, abs: false)
+  # @return [String] what it is held under: the template, and .abs on a machine with ABS
+  attr_reader :name
+
+  # @param template [String]; route [String]; owned [String] of ByNow::OWNED
+  def initialize(template, route, owned)
+    owns = ByNow::OWNED.fetch(owned)
+    abs = owns.fetch(:abs_tool, false)
+    @name = abs ? "#{template}.abs" : template
     @job = JobInMemory.of_template(template, abs: abs)
-    @hand = ByNow.new(@job, route, ByNow::OWNED.fetch(owned))
+    @hand = ByNow.new(@job, route, owns)
   end
 
   def signed?

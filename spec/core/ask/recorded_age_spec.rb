@@ -3,7 +3,7 @@
 require "date"
 
 RSpec.describe Sandbag::Ask::RecordedAge do
-  let(:row) { Sandbag::Tables.find("intake", "fluid_date") || raise("no such question") }
+  let(:row) { Sandbag::Tables.find("intake", "fluid_date") }
 
   def age(day)
     described_class.new(changed(twin_disc_plain, "fluid", changed_on: day), Date.new(2026, 3, 14))
