@@ -8,11 +8,12 @@ require_relative "../app/boot"
 require "rspec/matchers"
 require_relative "../spec/support/sheets"
 require_relative "../spec/support/told_job"
+require_relative "../spec/support/told_practice"
 require_relative "../spec/support/told_rooms"
 require_relative "../spec/support/told_slips"
 
 parts = case ARGV
-in ["rooms", room] then ToldRooms.parts(room)
+in ["rooms", room] then [ToldRooms, ToldPractice].find { |told| told::ROOMS.include?(room) }.parts(room)
 in ["slips"] then ToldSlips.parts
 in [template, route, owned] then ToldJob.new(template, route, owned).parts
 end

@@ -1,10 +1,11 @@
 # frozen_string_literal: true
 
+require_relative "altered_sheets"
 require_relative "plainly"
 
-# What each room tells of every circuit template at its defaults, and of what it holds itself.
+# What each room tells of every circuit template, at its defaults and altered, and of what it holds itself.
 module ToldRooms
-  ROOMS = %w[circuits sizings bleeding levers lookup practice instruments days].freeze
+  ROOMS = %w[circuits sizings bleeding levers lookup searches practice days].freeze
   # Air in a lever, mL: none, some, too much.
   AIR_ML = [0.0, 0.4, 2.0].freeze
   FORCES_N = [5, 8, 12, 20, 35, 60, 90, 120].freeze
@@ -47,16 +48,18 @@ module ToldRooms
     Sandbag::Lookup::Book.found("").to_h { |group| [group[:id], group] }
   end
 
+  # What is found by the titles of two entries that have nothing to do with one another.
+  def self.searches
+    titles = Sandbag::Lookup::Book.entries.map(&:title)
+    titles.zip(titles.rotate(titles.size / 2)).each_slice(4).map(&:first).to_h do |pair|
+      [pair.join(" "), Sandbag::Lookup::Book.search.find(pair.join(" ")).map(&:id)]
+    end
+  end
+
   def self.practice
     Sandbag::Rig::Lesson.all.to_h do |lesson|
       rig = lesson.good_hand
       [lesson.id, [lesson.to_h, lesson.result(rig), rig.frame.except(:slugs, :hoses), rig.openings]]
-    end
-  end
-
-  def self.instruments
-    Sandbag::Rig::Instrument::KINDS.keys.to_h do |id|
-      [id, (1..10).map { |turn| Sandbag::Rig::Instrument.new(id, seed: "#{id}/#{turn}").read(13.984) }]
     end
   end
 
@@ -71,8 +74,9 @@ module ToldRooms
   class << self
     private
 
-    def sheets
-      Sandbag::Tables.ids("circuit_templates").to_h { |id| [id, yield(Sandbag::Circuit::Template.filled(id))] }
+    def sheets(&)
+      defaults = Sandbag::Tables.ids("circuit_templates").to_h { |id| [id, Sandbag::Circuit::Template.filled(id)] }
+      defaults.merge(AlteredSheets.all).transform_values(&)
     end
 
     def lever(sheet, air_ml)

@@ -47,6 +47,15 @@ RSpec.describe Sandbag::Bleed::JarSum do
       expect(after.reservoir.left_ml).to eq 28.0 - 10.0
     end
 
+    it "leaves the stroke as it was where the jar is only emptied, after too few strokes" do
+      before = job.state.bleed.count.stroke_ml
+      few = JobInMemory.new(sheet(twin_disc_plain))
+      few.add("ask", "route", {"route" => "bleed"})
+      few.strokes(2)
+      emptied = few.state.bleed.count.send(:jar_read, {"ml" => 5, "emptied" => true})
+      expect([emptied.stroke_ml, emptied.reservoir.stroke_ml]).to eq [before, few.state.bleed.count.reservoir.stroke_ml]
+    end
+
     it "is refused before three strokes and where millilitres are read anyway" do
       job.add("bleed", "jar", {"ml" => 10})
       expect(refusal_at { job.add("bleed", "jar", {"ml" => 12}) }).to eq ["data/ml"]

@@ -30,6 +30,20 @@ RSpec.describe Sandbag::Choose::Balance do
     expect([at.front.brake_n, at.rear.brake_n]).to match [be_within(1e-6).of(900), be_within(1e-6).of(500)]
   end
 
+  it "finds the push for as much as a foot gives, and none for more" do
+    front, rear = sheets.values.map { |sheet| Sandbag::Circuit::Assembly.build(sheet) }
+    bar = Sandbag::Hydraulics::BalanceBar.new(front: front, rear: rear, share: 0.55, length_mm: 60.0)
+    most = bar.at(Sandbag::Hydraulics::BalanceBar::MOST_N)
+    most_n = most.front.brake_n + most.rear.brake_n
+    expect(bar.force_for_n(most_n)).to be_within(0.01).of(Sandbag::Hydraulics::BalanceBar::MOST_N)
+    expect(bar.force_for_n(most_n + 0.1)).to be_nil
+  end
+
+  it "says at which share a bar would have to stand that cannot be used" do
+    said = rejected(front: [["target", "deceleration", wanting(0.3)]])
+    expect(said).to include "the bar would stand at 30 % to the front; 35 to 65 % can be used"
+  end
+
   both_sides "Choose::Balance::LEAST_SHARE", "Choose::Balance::MOST_SHARE", 0.349 => true, 0.351 => false,
     0.649 => false, 0.651 => true do |share|
     rejected(front: [["target", "deceleration", wanting(share)]]).include?("35 to 65 % can be used")

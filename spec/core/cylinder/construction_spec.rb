@@ -69,6 +69,12 @@ RSpec.describe Sandbag::Cylinder::Construction do
       expect(fault(good.sub("together: pivot", "together: all"))).to include "unknown"
     end
 
+    it "names a part whose way has no feature, or faces where nothing does" do
+      way = good[/way: \{[^}]*\}/] || raise("no part with a way on one line")
+      expect(fault(good.sub(way, "way: {faces: inward}"))).to end_with "has a way without its feature"
+      expect(fault(good.sub(way, "way: {feature: lip, faces: nowhere}"))).to include "directions has none such"
+    end
+
     it "names an id that stands twice, and where it stood first" do
       odd = good.sub("- id: pivot_bolt\n  label: Pivot bolt", "- id: pivot_nut\n  label: Pivot bolt")
       expect(fault(odd)).to match(/\A\d+: pivot_nut stands already at line #{line_of(odd, "- id: pivot_nut")}\z/)

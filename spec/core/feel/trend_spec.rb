@@ -18,6 +18,9 @@ RSpec.describe Sandbag::Feel::Trend do
     expect(found.due.first.jd).to eq 2_460_450
     expect(found.due[1]).to be < found.due[0]
     expect(found.due[2]).to be > found.due[0]
+    month = 100 * Sandbag::Feel::History::MONTH
+    expect(found.to_h).to include(percent_month: be_within(1e-9).of(0.002 * month),
+      percent_month_error: be_within(1e-9).of(0.05 * Math.sqrt(2) / 200 * month))
   end
 
   it "takes one rate for every stretch, each from where it was left" do

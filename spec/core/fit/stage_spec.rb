@@ -18,6 +18,7 @@ RSpec.describe Sandbag::Fit::Stage do
       expect(refused(job, "free_play", {"at" => "tip", "value" => 3})).to include "the trial fit, dry, comes first"
       expect(refused(job, "step", {"step" => "clamp"})).to include "the trial fit, dry, comes first"
       tried(job)
+      expect(refused(job, "step", {"step" => "weld"})).to include "“weld” is no step here"
       expect(job.add("fit", "free_play", {"at" => "tip", "value" => 3})).not_to be_nil
     end
 

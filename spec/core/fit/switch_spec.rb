@@ -19,6 +19,14 @@ RSpec.describe Sandbag::Fit::Stage do
       ]
     end
 
+    it "has a lamp to be looked at after the bleed, until it comes on in time" do
+      bled = built.fit_all
+      bled.run_all_clean
+      expect(%w[before after].map { |phase| fit(bled).electrics.lamp_due?(phase) }).to eq [false, true]
+      bled.add("fit", "lamp", {"travel" => fit(bled).electrics.bite_mm - 1})
+      expect(%w[before after].map { |phase| fit(bled).electrics.lamp_due?(phase) }).to eq [false, false]
+    end
+
     it "has its lamp on before the bite of the bled circuit, or has none" do
       bled = built.fit_all
       bled.run_all_clean

@@ -206,6 +206,14 @@ RSpec.describe Sandbag::Rig::Simulation do
     expect(right.events).to be_empty
   end
 
+  it "notices three quarters of a turn, and less than that not" do
+    [0.75, 0.74].zip([%w[opened_far], []]).each do |turns, noticed|
+      gently = rig
+      gently.act("do" => "nipple", "end" => "left_caliper", "turns" => turns)
+      expect(gently.events.map(&:what)).to eq noticed
+    end
+  end
+
   it "gives old fluid until what the line holds has gone through, then fresh" do
     old = rig(old: true)
     fresh = Array.new(12) {

@@ -12,6 +12,12 @@ RSpec.describe Sandbag::Shelf::Stock do
     expect(stock_of(added_kit(count: 2), move("kit", "counted", {"count" => "5"})).find("kit").free).to eq 5
   end
 
+  it "has of one kind what was not thrown away" do
+    stock = stock_of(added_kit, move("kit", "counted", {"count" => 1}))
+    expect([stock.of("kit").map(&:id), stock.of("bottle")]).to eq [["kit"], []]
+    expect(stock_of(added_kit, move("kit", "discarded", {"reason" => "wet"})).of("kit")).to eq []
+  end
+
   it "promises no more than is free, and says who has the rest" do
     stock = stock_of(added_kit, move("kit", "reserved", {"job" => "first", "count" => 1}))
     refused = problems { stock.admit(move("kit", "reserved", {"job" => "second", "count" => 1})) }.first

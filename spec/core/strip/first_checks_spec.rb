@@ -19,6 +19,7 @@ RSpec.describe Sandbag::Build::Stage, "before the first part goes in" do
 
   it "asks whether parts are clean, then whether cups are soaked, with a clock, and takes no step before" do
     expect(now).to include(kind: "question", id: "check.wiped")
+    expect(job.state.build.waits_for).to start_with "clean, dry and wiped"
     expect(problems { job.add("build", "step", {"step" => job.state.build.step.id}) }.first.message)
       .to start_with "not yet: clean, dry and wiped"
     job.add("build", "check", {"check" => "wiped", "pass" => true})
