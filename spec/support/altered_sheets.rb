@@ -25,9 +25,9 @@ module AlteredSheets
     end
   end
 
-  # What its limits refuse stays as it was.
+  # What its limits refuse, or what no circuit can be built of, stays as it was.
   def self.changed(sheet, part, field, typed)
-    sheet.change(part, field, typed, "measured")
+    sheet.change(part, field, typed, "measured").tap { |other| Sandbag::Circuit::Assembly.build(other) }
   rescue Sandbag::Refusal
     sheet
   end
