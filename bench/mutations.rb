@@ -103,7 +103,8 @@ class Specs
   ALSO = {
     "job" => %w[job ask],
     "cylinder" => %w[cylinder strip measure fit], "airway" => %w[airway bleed], "fluid" => %w[fluid choose],
-    "fastening" => %w[fit], "build" => %w[strip], "strip" => %w[strip cylinder], "ground" => %w[ground cylinder],
+    "fastening" => %w[fit], "build" => %w[strip], "strip" => %w[strip cylinder],
+    "measure" => %w[measure strip], "ground" => %w[ground cylinder],
     "shop" => %w[shop shelf]
   }.freeze
 

@@ -25,6 +25,12 @@ RSpec.describe Sandbag::Feel::Baseline do
     Sandbag::Feel::Memory.new(front, taken, reference, baseline, Sandbag::Feel::Doubt.new(front))
   end
 
+  it "wants three light readings, and one less where there is a baseline" do
+    taken = readings(front, eight, slips)
+    fits = [nil, baseline].map { |each| Sandbag::Feel::LeverFit.new(front, taken, baseline: each) }
+    expect(fits.map(&:low_wanted)).to eq [3, 2]
+  end
+
   it "lets four quick pulls say what they could not by themselves" do
     four = readings(front, [6, 12, 45, 105], [0.08, -0.1, 0.06, -0.04])
     alone, held = [nil, baseline].map { |each| memory(four, each).fit }

@@ -247,4 +247,19 @@ RSpec.describe Sandbag::Rig::Simulation do
       expect(refusal_at { now.act(action) }).to eq [pointer]
     end
   end
+
+  # Most that a hand does in one go.
+  {"lever" => {"to" => 0, "s" => 60}, "wait" => {"s" => 3600}, "nipple" => {"turns" => 3}, "pour" => {"ml" => 500},
+   "take" => {"ml" => 500}, "push" => {"ml" => 100, "s" => 60}, "feed" => {"ml" => 100, "s" => 60},
+   "draw" => {"mpa" => 0.1, "s" => 600}, "crack" => {"to" => 0, "s" => 10}, "press" => {"ml" => 20, "s" => 60},
+   "cycle" => {"s" => 120}, "descend" => {"s" => 900}}.each do |name, most|
+    it "does no more of #{name} in one go than #{most.map { |figure, value| "#{figure} #{value}" }.join(", ")}" do
+      limits = Sandbag::Rig::Hands::FIGURES.fetch(name).transform_values { |between| between&.max || 0 }
+      expect(limits).to eq most
+      most.except("to").each do |figure, value|
+        action = {"do" => name, "end" => "left_caliper", **most, figure => value + 0.001}
+        expect(refusal_at { rig.act(action) }).to eq [figure]
+      end
+    end
+  end
 end

@@ -65,7 +65,6 @@ module Sandbag
       # How far a number moved against the last good lever, or the one before; 0 within its errors.
       # @param place [Integer] of the number in the covariance
       def moved(name, place)
-        return 0.0 unless against
         moved = @now[name] - against[name]
         (moved.abs > SURE * Math.hypot(error(against, place), error(@now, place))) ? moved : 0.0
       end
