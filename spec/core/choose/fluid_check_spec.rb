@@ -12,6 +12,12 @@ RSpec.describe Sandbag::Fluid::BoilingPoint do
     end
   end
 
+  it "is drawn from dry to the most water that is ever estimated, by quarters of a percent" do
+    curve = described_class.curve(dot4)
+    expect(curve.map { |point| point[:water] }).to eq (0..24).map { |quarter| quarter / 4.0 }
+    expect(curve.first[:boils_c]).to be_within(0.05).of(230)
+  end
+
   it "only falls as water comes in" do
     for_all(water: 0.0..6.0, more: 0.01..1.0) do |water:, more:|
       expect(described_class.c(dot4, water + more)).to be < described_class.c(dot4, water)

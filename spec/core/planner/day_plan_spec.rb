@@ -82,6 +82,7 @@ RSpec.describe Sandbag::Planner::DayPlan do
     expect(refusal_at { plan([], minutes: 0) }).to eq ["minutes"]
     expect(refusal_at { work("none") }).to eq ["pieces"]
     expect(refusal_at { work("none", [0]) }).to eq ["pieces/0"]
+    expect(work("least", [1]).pieces.map(&:minutes)).to eq [1]
     expect(plan([]).slots).to eq []
   end
 
