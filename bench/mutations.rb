@@ -6,8 +6,9 @@
 #   AGAIN=survivors.txt bundle exec ruby bench/mutations.rb        those of an earlier run, as it printed them
 #
 # A fault is one number changed, one comparison or one && and || turned round, or one guard left out. It is put into a
-# fork that has everything loaded, so that it costs what its specs cost. Prints each survivor when it is found, and at
-# the end all of them and how many there are.
+# fork that has the core loaded, so that it costs what its specs cost. They are loaded after it, since a class that is
+# made once more is another one. Prints each survivor when it is found, and at the end all of them and how many there
+# are.
 require "prism"
 require "timeout"
 
@@ -172,9 +173,8 @@ def outcome(mutation, files)
 end
 
 def run_specs(files)
-  groups = RSpec.world.example_groups.select { |group| files.include?(File.expand_path(group.metadata[:file_path])) }
-  groups = groups.sort_by { |group| files.index(File.expand_path(group.metadata[:file_path])) }
-  groups.all? { |group| group.run(RSpec.configuration.reporter) }
+  files.each { |path| load path }
+  RSpec.world.example_groups.all? { |group| group.run(RSpec.configuration.reporter) }
 rescue SystemExit, StandardError, ScriptError
   false
 end
@@ -187,7 +187,6 @@ RSpec.configuration.fail_fast = 1
 RSpec.configuration.filter_run_excluding(slow: true)
 Sandbag::LOADER.eager_load
 Sandbag::Tables.load_all
-Dir["spec/core/**/*_spec.rb"].sort.each { |path| load path }
 
 files = File.file?(under) ? [under] : Dir["#{under}/**/*.rb"].sort.grep_v(/schemas\.rb\z/)
 places = files.flat_map { |path| Faults.new(path).tap { |faults| Prism.parse_file(path).value.accept(faults) }.all }

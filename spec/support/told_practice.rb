@@ -5,7 +5,7 @@ require_relative "plainly"
 
 # What the simulated circuits of Practice and the instruments of the bench tell, worked by good and by clumsy hands.
 module ToldPractice
-  ROOMS = %w[methods clumsy_hands mysteries bench_readings].freeze
+  ROOMS = %w[bleeding_methods clumsy_hands mysteries bench_readings].freeze
   TEMPLATES = %w[
     road_front_twin road_front_single road_rear road_clutch kart_rear bike_front snow_jackshaft scooter_front
     hand_rear_added
@@ -26,7 +26,7 @@ module ToldPractice
   end
 
   # Every bleeding method with air in the hoses, on the first template that it suits.
-  def self.methods
+  def self.bleeding_methods
     pairs = Sandbag::Rig::Mechanic.ways.map { |way| [TEMPLATES.find { |template| suits?(template, way) }, way] }
     pairs.to_h do |template, way|
       rig = Sandbag::Rig::Mechanic.new(Sandbag::Rig::Lesson.free(template, "spongy").start, way: way).bleed
@@ -69,7 +69,7 @@ module ToldPractice
 
     # @return [Hash{String => Object}] what a block tells of every combination, by the combination's words
     def each_of(*lists)
-      lists.first.product(*lists.drop(1).map(&:to_a)).to_h { |given| [given.join(" "), yield(*given)] }.compact
+      lists.first.product(*lists.drop(1).map(&:to_a)).to_h { |given| [given.join(" "), yield(*given)] }
     end
 
     def clumsy(lesson, random)

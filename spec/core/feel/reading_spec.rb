@@ -8,6 +8,7 @@ RSpec.describe Sandbag::Feel::Reading do
   it "is known to 0.15 mm by a ruler, to 0.05 by a gauge, and to its step over √12 where that is coarser" do
     expect(reading.travel_error_mm).to eq 0.15
     expect(reading(gauge: true).travel_error_mm).to eq 0.05
+    expect(reading(gauge: true, step_mm: 1.0).travel_error_mm).to eq 0.05
     expect(reading(step_mm: 0.5).travel_error_mm).to eq 0.15
     expect(reading(step_mm: 1.0).travel_error_mm).to be_within(1e-4).of(0.2887)
   end
