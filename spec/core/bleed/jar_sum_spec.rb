@@ -47,13 +47,12 @@ RSpec.describe Sandbag::Bleed::JarSum do
       expect(after.reservoir.left_ml).to eq 28.0 - 10.0
     end
 
-    it "leaves the stroke as it was where the jar is only emptied, after too few strokes" do
-      before = job.state.bleed.count.stroke_ml
-      few = JobInMemory.new(sheet(twin_disc_plain))
-      few.add("ask", "route", {"route" => "bleed"})
-      few.strokes(2)
-      emptied = few.state.bleed.count.send(:jar_read, {"ml" => 5, "emptied" => true})
-      expect([emptied.stroke_ml, emptied.reservoir.stroke_ml]).to eq [before, few.state.bleed.count.reservoir.stroke_ml]
+    it "leaves the stroke as it was where strokes before the reading are taken back, until too few are left" do
+      before = job.state.bleed.count
+      job.add("bleed", "jar", {"ml" => 10})
+      job.entries.select { |entry| entry.kind == "stroke" }.last(3).each { |entry| job.undo("bleed", entry.id) }
+      after = job.state.bleed.count
+      expect([after.stroke_ml, after.reservoir.stroke_ml]).to eq [before.stroke_ml, before.reservoir.stroke_ml]
     end
 
     it "is refused before three strokes and where millilitres are read anyway" do

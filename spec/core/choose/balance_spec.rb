@@ -5,6 +5,8 @@ RSpec.describe Sandbag::Choose::Balance do
     {front: "kart_bar_front", rear: "kart_bar_rear"}.transform_values { |id| Sandbag::Circuit::Template.filled(id) }
   end
 
+  let(:circuits) { sheets.values.map { |sheet| Sandbag::Circuit::Assembly.build(sheet) } }
+
   # @param changed [Hash{Symbol => Array}] :front or :rear => part, field and value of each change
   def balance(front_percent: nil, **changed)
     these = sheets.to_h do |name, sheet|
@@ -17,21 +19,21 @@ RSpec.describe Sandbag::Choose::Balance do
 
   # What the front has to give for a place of the bar, beside 3 m/s² behind.
   def wanting(share)
-    front, rear = sheets.values.map { |sheet| Sandbag::Circuit::Assembly.build(sheet) }
-    per_mpa = [front, rear].map { |circuit| circuit.vehicle.brake_n_mpa(circuit.clamp_area_mm2) }
+    front, rear = circuits
+    per_mpa = circuits.map { |circuit| circuit.vehicle.brake_n_mpa(circuit.clamp_area_mm2) }
     behind_n = 3 * 240 / per_mpa.last * rear.master.area_mm2 + 20
     (behind_n * share / (1 - share) - 20) / front.master.area_mm2 * per_mpa.first / 240
   end
 
   it "finds the place of the bar and the push that give two brake forces at once" do
-    front, rear = sheets.values.map { |sheet| Sandbag::Circuit::Assembly.build(sheet) }
+    front, rear = circuits
     share, foot_n = Sandbag::Hydraulics::BalanceBar.for(front, rear, 900.0, 500.0)
     at = Sandbag::Hydraulics::BalanceBar.new(front: front, rear: rear, share: share, length_mm: 60.0).at(foot_n)
     expect([at.front.brake_n, at.rear.brake_n]).to match [be_within(1e-6).of(900), be_within(1e-6).of(500)]
   end
 
   it "finds the push for as much as a foot gives, and none for more" do
-    front, rear = sheets.values.map { |sheet| Sandbag::Circuit::Assembly.build(sheet) }
+    front, rear = circuits
     bar = Sandbag::Hydraulics::BalanceBar.new(front: front, rear: rear, share: 0.55, length_mm: 60.0)
     most = bar.at(Sandbag::Hydraulics::BalanceBar::MOST_N)
     most_n = most.front.brake_n + most.rear.brake_n

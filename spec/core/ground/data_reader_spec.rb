@@ -1,14 +1,11 @@
 # frozen_string_literal: true
 
 RSpec.describe Sandbag::DataReader do
-  def read(rule, typed, name: "note") = described_class.read({name => rule}, {"note" => typed})["note"]
+  def read(rule, typed) = described_class.read({"note" => rule}, {"note" => typed})["note"]
 
-  # What is refused, and what would be accepted.
+  # Where it is refused, and what would be accepted.
   def refused(rule, typed)
-    read(rule, typed)
-    nil
-  rescue Sandbag::Refusal => refusal
-    refusal.problems.first.then { |problem| [problem.pointer, problem.accepted] }
+    problems { read(rule, typed) }.first.then { |problem| [problem.pointer, problem.accepted] }
   end
 
   let(:text) { {"type" => "text", "max" => 5} }

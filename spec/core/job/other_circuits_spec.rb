@@ -28,6 +28,6 @@ RSpec.describe Sandbag::Job::OtherCircuits do
     front = described_class.new([row("Front", "brake_hand")])
     expect(front == described_class.new([row("Front", "brake_hand")])).to be true
     expect(front == described_class.new([row("Front", "brake_hand", abs: "none")])).to be false
-    expect(front.nil?).to be false
+    expect(front == front.lines).to be false
   end
 end
